@@ -1,0 +1,10 @@
+export { barPulses, lengthInSeconds, VOICES, type Pulse, type Voice } from "./pattern";
+export {
+  loopMap,
+  loopSeconds,
+  type BeatMap,
+  type LoopRequest,
+  type MapBar,
+  type MapClick,
+  type MapMarker,
+} from "./beat-map";

@@ -1,0 +1,108 @@
+import { unreachable } from "~/core/result";
+import type { Gate } from "./gate";
+
+/** Plays that a gate takes. */
+export interface GateCost {
+  readonly mean: number;
+  readonly variance: number;
+}
+
+/** Beyond this many plays a gate is called out of reach rather than summed to the end. */
+export const OUT_OF_REACH_PLAYS = 2000;
+const SETTLED = 1e-12;
+const RAREST_CLEAN = 1e-3;
+
+/**
+ * r in a row, a flawed play resets: E = (1 − pʳ) / ((1 − p) pʳ),
+ * Var = (1 − (2r+1)(1−p)pʳ − p²ʳ⁺¹) / ((1−p)² p²ʳ) (craft, 6).
+ */
+function inARow(r: number, p: number): GateCost {
+  if (p === 1) return { mean: r, variance: 0 };
+  const q = 1 - p;
+  const pr = p ** r;
+  return {
+    mean: (1 - pr) / (q * pr),
+    variance: Math.max(0, (1 - (2 * r + 1) * q * pr - p ** (2 * r + 1)) / (q * q * pr * pr)),
+  };
+}
+
+/** r clean in all: the negative binomial, E = r / p, Var = r (1 − p) / p². */
+const inAll = (r: number, p: number): GateCost => ({
+  mean: r / p,
+  variance: (r * (1 - p)) / (p * p),
+});
+
+/**
+ * Moments of the time to absorption of a chain, by carrying its distribution forward.
+ * `step(state, clean)` gives the next state, or undefined when the gate has opened.
+ */
+function absorbed(
+  states: number,
+  p: number,
+  step: (state: number, clean: boolean) => number | undefined,
+): GateCost {
+  let now = new Float64Array(states);
+  now[0] = 1;
+  let alive = 1;
+  let mean = 0;
+  let square = 0;
+  let n = 1;
+  for (; n <= OUT_OF_REACH_PLAYS && alive > SETTLED; n++) {
+    const next = new Float64Array(states);
+    let passed = 0;
+    for (let state = 0; state < states; state++) {
+      const mass = now[state]!;
+      if (mass === 0) continue;
+      for (const clean of [true, false]) {
+        const share = mass * (clean ? p : 1 - p);
+        const to = step(state, clean);
+        if (to === undefined) passed += share;
+        else next[to]! += share;
+      }
+    }
+    mean += n * passed;
+    square += n * n * passed;
+    alive -= passed;
+    now = next;
+  }
+  const rest = Math.max(0, alive);
+  mean += rest * n;
+  square += rest * n ** 2;
+  return { mean, variance: Math.max(0, square - mean * mean) };
+}
+
+const minusOne = (r: number, p: number) =>
+  absorbed(r, p, (count, clean) => {
+    const next = clean ? count + 1 : Math.max(0, count - 1);
+    return next >= r ? undefined : next;
+  });
+
+/** The state is the last `window` verdicts as bits, newest lowest. */
+function ofLast(r: number, window: number, p: number): GateCost {
+  const mask = (1 << window) - 1;
+  return absorbed(1 << window, p, (bits, clean) => {
+    const next = ((bits << 1) | (clean ? 1 : 0)) & mask;
+    let count = 0;
+    for (let rest = next; rest; rest &= rest - 1) count++;
+    return count >= r ? undefined : next;
+  });
+}
+
+/**
+ * Mean and variance of the plays that a gate costs at clean probability `p` per play (0–1; held
+ * to at least one in a thousand). Closed forms where there are any, else an exact chain that is
+ * cut at {@link OUT_OF_REACH_PLAYS}.
+ */
+export function gateCost(gate: Gate, p: number): GateCost {
+  const clean = Math.min(1, Math.max(RAREST_CLEAN, p));
+  switch (gate.kind) {
+    case "in-a-row":
+      return gate.afterFlawed === "reset" ? inARow(gate.plays, clean) : minusOne(gate.plays, clean);
+    case "in-all":
+      return inAll(gate.plays, clean);
+    case "of-last":
+      return ofLast(gate.plays, gate.window, clean);
+    default:
+      return unreachable(gate);
+  }
+}

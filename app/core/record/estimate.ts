@@ -1,0 +1,139 @@
+import type { Verdict } from "~/core/gate";
+import { TEMPO_LIMITS, type Bpm } from "~/core/units";
+import {
+  CEILING_PROBABILITY,
+  cleanProbability,
+  COMFORTABLE_PROBABILITY,
+  LAPSE,
+  tempoAt,
+  type CleanCurve,
+} from "./model";
+
+/** One judged play, seen from the day of the estimate. */
+export interface RecordedRep {
+  readonly tempo: Bpm;
+  readonly verdict: Verdict;
+  readonly daysAgo: number;
+}
+
+/** A value with the span that holds it with probability 0.8. */
+export interface Span {
+  readonly value: number;
+  readonly low: number;
+  readonly high: number;
+}
+
+export interface Estimate {
+  readonly comfortable: Span;
+  readonly ceiling: Span;
+  /** Plays behind it, each counted by its recency weight. */
+  readonly weight: number;
+  /** P(clean) at a tempo, averaged over what is still uncertain. */
+  readonly cleanAt: (tempo: number) => number;
+}
+
+/** A play loses half its weight in ten days: skill moves, and old plays tell of an older player. */
+const HALF_LIFE_DAYS = 10;
+
+/**
+ * The stated prior: before anything was played, the ceiling is expected around the target times
+ * 0.85, within a factor of about 1.5 either way (log s.d. 0.4); the fall is about 0.08 wide, within a factor
+ * of about 1.6 (log s.d. 0.5).
+ */
+const PRIOR = { ceilingShare: 0.85, centreSd: 0.4, width: 0.08, widthSd: 0.5 } as const;
+
+const CENTRE_STEPS = 161;
+const WIDTHS = [0.03, 0.045, 0.06, 0.08, 0.11, 0.15, 0.2];
+const LOWEST = Math.log(TEMPO_LIMITS.lowest);
+const HIGHEST = Math.log(TEMPO_LIMITS.highest);
+
+interface Tally {
+  tempo: number;
+  clean: number;
+  flawed: number;
+}
+
+function tallied(reps: readonly RecordedRep[]): Tally[] {
+  const byTempo = new Map<number, Tally>();
+  for (const { tempo, verdict, daysAgo } of reps) {
+    const weight = 0.5 ** (Math.max(0, daysAgo) / HALF_LIFE_DAYS);
+    const tally = byTempo.get(tempo) ?? { tempo, clean: 0, flawed: 0 };
+    tally[verdict] += weight;
+    byTempo.set(tempo, tally);
+  }
+  return [...byTempo.values()];
+}
+
+const square = (x: number) => x * x;
+
+function logPrior({ centre, width }: CleanCurve, target: number): number {
+  const expected = Math.log(target * PRIOR.ceilingShare);
+  return (
+    -0.5 * square((centre - expected) / PRIOR.centreSd) -
+    0.5 * square(Math.log(width / PRIOR.width) / PRIOR.widthSd)
+  );
+}
+
+const logLikelihood = (curve: CleanCurve, tallies: readonly Tally[]): number =>
+  tallies.reduce((sum, { tempo, clean, flawed }) => {
+    const p = Math.max(1e-9, cleanProbability(curve, tempo));
+    return sum + clean * Math.log(p) + flawed * Math.log(Math.max(LAPSE, 1 - p));
+  }, 0);
+
+interface Weighted {
+  readonly curve: CleanCurve;
+  readonly share: number;
+}
+
+function posterior(tallies: readonly Tally[], target: number): Weighted[] {
+  const curves: { curve: CleanCurve; log: number }[] = [];
+  for (const width of WIDTHS) {
+    for (let i = 0; i < CENTRE_STEPS; i++) {
+      const centre = LOWEST + ((HIGHEST - LOWEST) * i) / (CENTRE_STEPS - 1);
+      const curve = { centre, width };
+      curves.push({ curve, log: logPrior(curve, target) + logLikelihood(curve, tallies) });
+    }
+  }
+  const top = curves.reduce((max, { log }) => Math.max(max, log), -Infinity);
+  const weights = curves.map(({ curve, log }) => ({ curve, share: Math.exp(log - top) }));
+  const total = weights.reduce((sum, { share }) => sum + share, 0);
+  return weights.map(({ curve, share }) => ({ curve, share: share / total }));
+}
+
+const playable = (tempo: number) =>
+  Math.min(TEMPO_LIMITS.highest, Math.max(TEMPO_LIMITS.lowest, tempo));
+
+/** Mean (in ln-tempo) and 10–90 % span of the tempo at which P(clean) is `probability`. */
+function spanOf(curves: readonly Weighted[], probability: number): Span {
+  const tempi = curves
+    .map(({ curve, share }) => ({ tempo: tempoAt(curve, probability), share }))
+    .sort((a, b) => a.tempo - b.tempo);
+  const mean = tempi.reduce((sum, { tempo, share }) => sum + share * Math.log(tempo), 0);
+  const quantile = (at: number) => {
+    let below = 0;
+    return tempi.find(({ share }) => (below += share) >= at)?.tempo ?? tempi.at(-1)!.tempo;
+  };
+  const value = playable(Math.exp(mean));
+  return {
+    value,
+    low: Math.min(value, playable(quantile(0.1))),
+    high: Math.max(value, playable(quantile(0.9))),
+  };
+}
+
+/**
+ * Comfortable tempo and ceiling of one student on one passage, from the judged plays, by Bayes on
+ * a grid of {@link CleanCurve}s. With no plays it is the prior; every value lies in 10–400 bpm.
+ */
+export function estimate(reps: readonly RecordedRep[], target: Bpm): Estimate {
+  const tallies = tallied(reps);
+  const curves = posterior(tallies, target);
+  const likely = curves.filter(({ share }) => share > 1e-6);
+  return {
+    comfortable: spanOf(likely, COMFORTABLE_PROBABILITY),
+    ceiling: spanOf(likely, CEILING_PROBABILITY),
+    weight: tallies.reduce((sum, { clean, flawed }) => sum + clean + flawed, 0),
+    cleanAt: (tempo) =>
+      likely.reduce((sum, { curve, share }) => sum + share * cleanProbability(curve, tempo), 0),
+  };
+}

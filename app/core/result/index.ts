@@ -1,0 +1,1 @@
+export { assert, err, ok, unreachable, type Result } from "./result";

@@ -1,0 +1,19 @@
+export {
+  beatUnitSchema,
+  metreAt,
+  metreRegionsSchema,
+  MOST_BARS,
+  pieceShapeSchema,
+  tempoSchema,
+  usualBeatUnit,
+  type MetreRegion,
+  type PieceShape,
+} from "./piece";
+export {
+  barsOf,
+  passageRangeOf,
+  passageRangeSchema,
+  playLength,
+  type PassageRange,
+} from "./passage";
+export { PASSAGE_STATES, suggestedState, type PassageState } from "./state";

@@ -1,0 +1,96 @@
+import * as v from "valibot";
+import { bpm, TEMPO_LIMITS } from "~/core/units";
+
+export const FLAWS = ["notes", "rhythm", "tone", "tension", "memory", "coordination"] as const;
+export type Flaw = (typeof FLAWS)[number];
+
+const LONGEST_PLAY_SECONDS = 24 * 3600;
+const LONGEST_NOTE = 500;
+
+const id = v.pipe(v.string(), v.uuid("An id is a UUID."));
+const bar = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(9999));
+const tempo = v.pipe(
+  v.number(),
+  v.minValue(TEMPO_LIMITS.lowest),
+  v.maxValue(TEMPO_LIMITS.highest),
+  v.transform(bpm),
+);
+const seconds = v.pipe(v.number(), v.minValue(0), v.maxValue(LONGEST_PLAY_SECONDS));
+
+export const ENDINGS = ["finished", "ended-well", "left", "pain"] as const;
+export type Ending = (typeof ENDINGS)[number];
+
+/** What can happen at the stand, by kind. */
+const payloads = {
+  /** The stand was opened for the first time. */
+  opened: v.object({}),
+  /** The bars were played; `complete` is false when the player stopped at a flaw. */
+  played: v.object({ tempo, seconds, fromBar: bar, toBar: bar, complete: v.boolean() }),
+  judged: v.object({ play: id, verdict: v.picklist(["clean", "flawed"]) }),
+  /** Where and what went wrong; either may be unsaid. */
+  detailed: v.object({
+    play: id,
+    bar: v.optional(bar),
+    what: v.optional(v.picklist(FLAWS)),
+  }),
+  undone: v.object({ event: id }),
+  "tempo-set": v.object({ tempo }),
+  /** The rung begins again with its count at zero. */
+  repeated: v.object({}),
+  skipped: v.object({}),
+  lowered: v.object({ steps: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(50)) }),
+  /** Only these bars until the gate passes on them. */
+  narrowed: v.object({ fromBar: bar, toBar: bar }),
+  "offer-declined": v.object({}),
+  "rest-began": v.object({ seconds }),
+  "rest-ended": v.object({}),
+  noted: v.object({ text: v.pipe(v.string(), v.minLength(1), v.maxLength(LONGEST_NOTE)) }),
+  /** On to the next block. */
+  "moved-on": v.object({}),
+  /** One slow play, then the end. */
+  "end-well-began": v.object({ tempo }),
+  ended: v.object({ how: v.picklist(ENDINGS) }),
+} as const;
+
+export type EventKind = keyof typeof payloads;
+export type Payload<K extends EventKind> = v.InferOutput<(typeof payloads)[K]>;
+
+/** An event of a session: appended, never changed; the id is made where it happened. */
+export type SessionEvent = {
+  readonly [K in EventKind]: {
+    readonly id: string;
+    /** Position in the session, from 0 without gaps. */
+    readonly seq: number;
+    /** When it happened, in milliseconds since 1970. */
+    readonly at: number;
+    readonly kind: K;
+    readonly payload: Payload<K>;
+  };
+}[EventKind];
+
+const MOST_EVENTS = 100_000;
+const EARLIEST = Date.UTC(2000, 0);
+const LATEST = Date.UTC(2200, 0);
+
+const kindSchema = v.picklist(Object.keys(payloads) as [EventKind, ...EventKind[]]);
+
+/** Reads one event from outside; the payload is read by the schema of its kind. */
+export const sessionEventSchema = v.pipe(
+  v.object({
+    id,
+    seq: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(MOST_EVENTS)),
+    at: v.pipe(v.number(), v.integer(), v.minValue(EARLIEST), v.maxValue(LATEST)),
+    kind: kindSchema,
+    payload: v.unknown(),
+  }),
+  v.rawTransform(({ dataset, addIssue, NEVER }): SessionEvent => {
+    const { kind, payload, ...rest } = dataset.value;
+    const read = v.safeParse(payloads[kind], payload);
+    if (!read.success) {
+      addIssue({ message: `An event "${kind}" can't be read: ${read.issues[0].message}` });
+      return NEVER;
+    }
+    // The table pairs each kind with its payload; TypeScript can't follow a looked-up pair.
+    return { ...rest, kind, payload: read.output } as SessionEvent;
+  }),
+);

@@ -1,0 +1,41 @@
+import * as v from "valibot";
+import { ladderSchema } from "~/core/ladder";
+import { BEAT_UNIT_NAMES, bpm, metreSchema, TEMPO_LIMITS } from "~/core/units";
+
+const wholeNumber = v.pipe(v.number(), v.integer(), v.minValue(0));
+
+/** What happens when the breather ends without a verdict. Never a silent "clean". */
+export const NO_VERDICT_CHOICES = ["wait", "again"] as const;
+export type NoVerdict = (typeof NO_VERDICT_CHOICES)[number];
+
+export const blockSchema = v.object({
+  passageId: v.pipe(v.string(), v.uuid()),
+  pieceTitle: v.string(),
+  /** The passage's own name; empty when it has none. */
+  passageName: v.string(),
+  focus: v.string(),
+  fromBar: wholeNumber,
+  toBar: wholeNumber,
+  pickupBeats: wholeNumber,
+  endBeats: wholeNumber,
+  bars: v.pipe(v.array(v.object({ number: wholeNumber, metre: metreSchema })), v.minLength(1)),
+  beatUnit: v.picklist(BEAT_UNIT_NAMES),
+  ladder: ladderSchema,
+  /** Today's start, by the ladder's start rule. */
+  start: v.pipe(
+    v.number(),
+    v.minValue(TEMPO_LIMITS.lowest),
+    v.maxValue(TEMPO_LIMITS.highest),
+    v.transform(bpm),
+  ),
+});
+
+/** What a session is going to be; fixed when it is opened, so that replaying it never changes. */
+export const sessionPlanSchema = v.object({
+  version: v.literal(1),
+  noVerdict: v.picklist(NO_VERDICT_CHOICES),
+  blocks: v.pipe(v.array(blockSchema), v.minLength(1)),
+});
+
+export type SessionPlan = v.InferOutput<typeof sessionPlanSchema>;
+export type Block = SessionPlan["blocks"][number];

@@ -1,0 +1,45 @@
+import { currentBlock, type BlockState, type StandState } from "./state";
+
+/** What came of one block; everything that the desk counts is derived from this and the plays. */
+export interface BlockSummary {
+  readonly passageId: string;
+  readonly startTempo: number;
+  /** The tempo that would have come next: where it ended. */
+  readonly endTempo: number;
+  /** The fastest tempo whose gate passed. */
+  readonly reachedTempo: number | undefined;
+  readonly plays: number;
+  readonly clean: number;
+  readonly activeSeconds: number;
+  readonly toppedOut: boolean;
+}
+
+const fastest = ({ passed }: BlockState) => (passed.length ? Math.max(...passed) : undefined);
+
+/** A line per block that was begun. */
+export function summarise(state: StandState): BlockSummary[] {
+  return state.plan.blocks.flatMap((plan, index) => {
+    const block = state.blocks[index]!;
+    const judged = state.plays.filter((play) => play.blockIndex === index && play.verdict);
+    if (judged.length === 0 && block.activeSeconds === 0) return [];
+    return [
+      {
+        passageId: plan.passageId,
+        startTempo: plan.start,
+        endTempo: block.tempo,
+        reachedTempo: fastest(block),
+        plays: judged.length,
+        clean: judged.filter(({ verdict }) => verdict === "clean").length,
+        activeSeconds: block.activeSeconds,
+        toppedOut: block.toppedOut,
+      },
+    ];
+  });
+}
+
+const SLOW_SHARE = 0.7;
+
+/** The tempo of the slow correct finish: seven tenths of what was worked on, at least 10 bpm. */
+export function endWellTempo(state: StandState): number {
+  return Math.max(10, Math.round(currentBlock(state).state.tempo * SLOW_SHARE));
+}

@@ -1,0 +1,3 @@
+export { Learner, type LearnerTraits } from "./learner";
+export { simulateSitting, type Sitting } from "./player";
+export { seeded, seededUuid, type Random } from "./random";

@@ -1,0 +1,56 @@
+import type { Verdict } from "~/core/gate";
+import { cleanProbability } from "~/core/record";
+import type { Bpm } from "~/core/units";
+import type { Random } from "./random";
+
+/**
+ * A learner on one passage: a model, not a person. Success falls with tempo relative to ability;
+ * clean plays near the limit teach most; days off cost a share of what was gained; a long sitting
+ * tires.
+ */
+export interface LearnerTraits {
+  /** The ceiling before any practice, in bpm. */
+  readonly ability: number;
+  /** Ability is never driven above this, in bpm. */
+  readonly plateau: number;
+  /** Gain in ln-tempo from one clean play at the limit; 0.002 is ordinary. */
+  readonly learning: number;
+  /** Share of the gain above the starting ability lost in one day off; 0.02 is ordinary. */
+  readonly forgetting: number;
+  /** Loss in ln-tempo per play within a sitting; 0.0005 is ordinary. */
+  readonly fatigue: number;
+  readonly width: number;
+}
+
+export class Learner {
+  private gain = 0;
+  private playsToday = 0;
+
+  constructor(
+    private readonly traits: LearnerTraits,
+    private readonly random: Random,
+  ) {}
+
+  private get centre(): number {
+    return Math.log(this.traits.ability) + this.gain - this.traits.fatigue * this.playsToday;
+  }
+
+  /** One play at a tempo, with what it teaches. */
+  play(tempo: Bpm): Verdict {
+    const chance = cleanProbability({ centre: this.centre, width: this.traits.width }, tempo);
+    const clean = this.random() < chance;
+    this.playsToday++;
+    if (clean) {
+      const distance = Math.abs(Math.log(tempo) - this.centre);
+      const room = Math.log(this.traits.plateau / this.traits.ability) - this.gain;
+      this.gain += this.traits.learning * Math.exp(-distance / 0.2) * Math.max(0, Math.min(1, room * 6));
+    }
+    return clean ? "clean" : "flawed";
+  }
+
+  /** Nights between sittings; the first restores, the others cost. */
+  sleep(days: number): void {
+    this.playsToday = 0;
+    if (days > 1) this.gain *= (1 - this.traits.forgetting) ** (days - 1);
+  }
+}

@@ -1,0 +1,131 @@
+import {
+  advance,
+  currentBlock,
+  endWellTempo,
+  FLAWS,
+  initialState,
+  nextTempo,
+  offersAnotherWay,
+  secondsOfLoop,
+  type Payload,
+  type EventKind,
+  type SessionEvent,
+  type SessionPlan,
+  type StandState,
+} from "~/core/session";
+import { bpm } from "~/core/units";
+import type { Learner } from "./learner";
+import { seededUuid, type Random } from "./random";
+
+export interface Sitting {
+  readonly plan: SessionPlan;
+  /** One learner per block, in order. */
+  readonly learners: readonly Learner[];
+  /** Milliseconds since 1970. */
+  readonly startsAt: number;
+  /** Minutes for each block, in order. */
+  readonly minutes: readonly number[];
+  /** Bars that go wrong more often than others. */
+  readonly weakBars?: readonly number[];
+  readonly note?: string;
+  /** Stops for pain after so many minutes. */
+  readonly painAfter?: number;
+  readonly random: Random;
+}
+
+/** Someone at the stand: reads the state, plays, judges, and answers what the stand offers. */
+class SimulatedPlayer {
+  readonly events: SessionEvent[] = [];
+  state: StandState;
+  private at: number;
+
+  constructor(private readonly sitting: Sitting) {
+    this.state = initialState(sitting.plan);
+    this.at = sitting.startsAt;
+    this.emit("opened", {});
+  }
+
+  get minutesIn(): number {
+    return (this.at - this.sitting.startsAt) / 60_000;
+  }
+
+  emit<K extends EventKind>(kind: K, payload: Payload<K>): string {
+    const id = seededUuid(this.sitting.random);
+    const event = { id, seq: this.events.length, at: Math.round(this.at), kind, payload };
+    this.state = advance(this.state, this.events, event as SessionEvent);
+    this.events.push(event as SessionEvent);
+    return id;
+  }
+
+  wait(seconds: number): void {
+    this.at += seconds * 1000;
+  }
+
+  private pick<T>(from: readonly T[]): T {
+    return from[Math.floor(this.sitting.random() * from.length)]!;
+  }
+
+  playOnce(learner: Learner): void {
+    const { plan, state: block } = currentBlock(this.state);
+    const tempo = nextTempo(this.state);
+    const seconds = secondsOfLoop(plan, tempo);
+    const verdict = learner.play(tempo);
+    const { fromBar, toBar } = block;
+    this.wait(seconds * 0.8);
+    const play = this.emit("played", { tempo, seconds, fromBar, toBar, complete: true });
+    this.wait(seconds * 0.2);
+    this.emit("judged", { play, verdict });
+    if (verdict === "flawed" && this.sitting.random() < 0.5) {
+      const weak = (this.sitting.weakBars ?? []).filter((bar) => bar >= fromBar && bar <= toBar);
+      const anywhere = fromBar + Math.floor(this.sitting.random() * (toBar - fromBar + 1));
+      const bar = weak.length && this.sitting.random() < 0.75 ? this.pick(weak) : anywhere;
+      this.emit("detailed", { play, bar, what: this.pick(FLAWS) });
+    }
+  }
+
+  answer(): void {
+    if (this.state.resting) {
+      this.wait(this.state.resting.seconds);
+      this.emit("rest-ended", {});
+    }
+    if (offersAnotherWay(this.state)) this.emit("lowered", { steps: 1 });
+  }
+
+  private outOfTime(blockEnds: number): boolean {
+    return this.at >= blockEnds || this.hurts;
+  }
+
+  private get hurts(): boolean {
+    return this.sitting.painAfter !== undefined && this.minutesIn >= this.sitting.painAfter;
+  }
+
+  run(): SessionEvent[] {
+    this.sitting.plan.blocks.forEach((_, index) => {
+      if (this.hurts) return;
+      if (index > 0) this.emit("moved-on", {});
+      const ends = this.at + this.sitting.minutes[index]! * 60_000;
+      while (!this.outOfTime(ends) && !currentBlock(this.state).state.toppedOut) {
+        this.playOnce(this.sitting.learners[index]!);
+        this.answer();
+      }
+    });
+    this.finish();
+    return this.events;
+  }
+
+  private finish(): void {
+    if (this.sitting.note) this.emit("noted", { text: this.sitting.note });
+    if (this.hurts) {
+      this.emit("ended", { how: "pain" });
+      return;
+    }
+    if (this.state.resting) this.emit("rest-ended", {});
+    this.emit("end-well-began", { tempo: bpm(endWellTempo(this.state)) });
+    this.playOnce(this.sitting.learners[this.state.blockIndex]!);
+    this.emit("ended", { how: "ended-well" });
+  }
+}
+
+/** The events of one whole sitting, made by the same reducer that the stand runs on. */
+export const simulateSitting = (sitting: Sitting): SessionEvent[] =>
+  new SimulatedPlayer(sitting).run();

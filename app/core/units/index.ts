@@ -1,0 +1,27 @@
+export {
+  bars,
+  beats,
+  milliseconds,
+  SAME_TIME,
+  seconds,
+  type Bars,
+  type Beats,
+  type Bpm,
+  type Milliseconds,
+  type Seconds,
+} from "./brand";
+export {
+  bpm,
+  MOST_CLICKS_A_MINUTE,
+  nearestPlayable,
+  notesPerSecond,
+  secondsPerBar,
+  secondsPerBeat,
+  tempo,
+  TEMPO_LIMITS,
+  wholeBpm,
+  type TempoRefused,
+} from "./tempo";
+export { BEAT_UNIT_NAMES, beatUnitValue, convertTempo, type BeatUnit } from "./beat-unit";
+export { markFrom, METRONOME_MARKS } from "./marks";
+export { barLength, formatMetre, metreSchema, parseMetre, type Metre } from "./metre";
