@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { barLength } from "~/core/units";
-import { metreAt, type PieceShape } from "./piece";
+import { metreAt, type MetreRegion, type PieceShape } from "./piece";
 
 const bar = v.pipe(v.number("Give a bar number."), v.integer("Bars are whole numbers."));
 
@@ -54,14 +54,14 @@ export const passageRangeOf = (piece: Pick<PieceShape, "bars" | "metres">) =>
   );
 
 /** The bars of a range with their metres. */
-export const barsOf = (metres: PieceShape["metres"], { fromBar, toBar }: PassageRange) =>
+export const barsOf = (metres: readonly MetreRegion[], { fromBar, toBar }: PassageRange) =>
   Array.from({ length: toBar - fromBar + 1 }, (_, i) => ({
     number: fromBar + i,
     metre: metreAt(metres, fromBar + i),
   }));
 
 /** Whole notes that one play of the range lasts, pickup and cut last bar included. */
-export function playLength(metres: PieceShape["metres"], range: PassageRange): number {
+export function playLength(metres: readonly MetreRegion[], range: PassageRange): number {
   const whole = barsOf(metres, range).reduce((sum, { metre }) => sum + barLength(metre), 0);
   const last = metreAt(metres, range.toBar);
   const pickup = range.pickupBeats / metreAt(metres, range.fromBar - 1).unit;

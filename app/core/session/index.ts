@@ -26,3 +26,4 @@ export {
 export { advance, initialState, lastUndoable, replay } from "./reducer";
 export { nextLoop, secondsOfLoop } from "./loop";
 export { endWellTempo, summarise, type BlockSummary } from "./summary";
+export { mergeEvents } from "./merge";

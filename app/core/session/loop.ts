@@ -6,8 +6,8 @@ import { currentBlock, nextTempo, type StandState } from "./state";
 
 type Played = Pick<
   Block,
-  "bars" | "fromBar" | "toBar" | "pickupBeats" | "endBeats" | "beatUnit" | "ladder"
->;
+  "fromBar" | "toBar" | "pickupBeats" | "endBeats" | "beatUnit" | "ladder"
+> & { readonly bars: LoopRequest["bars"] };
 
 function request(block: Played, range: { fromBar: number; toBar: number }, tempo: Bpm): LoopRequest {
   return {

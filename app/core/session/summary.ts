@@ -8,6 +8,7 @@ export interface BlockSummary {
   readonly endTempo: number;
   /** The fastest tempo whose gate passed. */
   readonly reachedTempo: number | undefined;
+  readonly targetTempo: number;
   readonly plays: number;
   readonly clean: number;
   readonly activeSeconds: number;
@@ -28,6 +29,7 @@ export function summarise(state: StandState): BlockSummary[] {
         startTempo: plan.start,
         endTempo: block.tempo,
         reachedTempo: fastest(block),
+        targetTempo: plan.ladder.target,
         plays: judged.length,
         clean: judged.filter(({ verdict }) => verdict === "clean").length,
         activeSeconds: block.activeSeconds,

@@ -1,0 +1,1 @@
+export { outputClock, type AudioClock } from "./audio-clock";

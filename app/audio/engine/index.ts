@@ -1,0 +1,1 @@
+export { ClickEngine, type MarkerPassed, type Scheduled } from "./click-engine";

@@ -1,0 +1,30 @@
+import type { MapMarker } from "~/core/click";
+
+/** What the main thread asks of the click worklet. Times are seconds of the audio context. */
+export type ToWorklet =
+  | {
+      readonly kind: "schedule";
+      readonly mapId: number;
+      /** When the map begins; everything in it is relative to this. */
+      readonly start: number;
+      readonly clicks: {
+        readonly at: Float64Array;
+        /** Index into VOICES. */
+        readonly voice: Uint8Array;
+        readonly level: Float32Array;
+      };
+      readonly markers: readonly MapMarker[];
+    }
+  /** Drops every click and marker from this time on. */
+  | { readonly kind: "cut"; readonly from: number }
+  /** Silence at once, faded so that it does not pop. */
+  | { readonly kind: "stop" }
+  | { readonly kind: "volume"; readonly volume: number };
+
+/** What the worklet tells: a marker of a map has come by. */
+export interface FromWorklet {
+  readonly kind: "marker";
+  readonly mapId: number;
+  readonly name: MapMarker["name"];
+  readonly time: number;
+}

@@ -1,0 +1,23 @@
+import { ClickRenderer } from "../engine/click-renderer";
+import type { ToWorklet } from "../engine/protocol";
+
+/** Thin: hands messages and quanta to the renderer. */
+class ClickProcessor extends AudioWorkletProcessor {
+  private readonly renderer = new ClickRenderer(sampleRate, (message) =>
+    this.port.postMessage(message),
+  );
+
+  constructor() {
+    super();
+    this.port.onmessage = ({ data }: MessageEvent<ToWorklet>) => this.renderer.receive(data);
+  }
+
+  process(_inputs: Float32Array[][], [output]: Float32Array[][]): boolean {
+    const [first, ...others] = output!;
+    this.renderer.render(first!, currentFrame);
+    for (const channel of others) channel.set(first!);
+    return true;
+  }
+}
+
+registerProcessor("fidus-click", ClickProcessor);

@@ -1,0 +1,6 @@
+export {
+  needsALook,
+  type Look,
+  type PassageTrend,
+  type StudentFacts,
+} from "./needs-a-look";

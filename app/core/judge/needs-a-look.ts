@@ -1,0 +1,73 @@
+import { daysBetween, type Day } from "~/core/units";
+
+/** One day of a passage, oldest first. */
+export interface ReachedDay {
+  readonly day: Day;
+  readonly reached: number | undefined;
+}
+
+export interface PassageTrend {
+  readonly title: string;
+  readonly fromBar: number;
+  readonly toBar: number;
+  readonly target: number | undefined;
+  readonly days: readonly ReachedDay[];
+}
+
+export interface StudentFacts {
+  readonly today: Day;
+  readonly lastDay: Day | undefined;
+  readonly painDay: Day | undefined;
+  readonly passages: readonly PassageTrend[];
+}
+
+/** Why a student needs a look, with the numbers behind it. */
+export type Look =
+  | { readonly kind: "pain"; readonly day: Day }
+  | { readonly kind: "silent"; readonly days: number }
+  | {
+      readonly kind: "stuck";
+      readonly title: string;
+      readonly fromBar: number;
+      readonly toBar: number;
+      readonly tempo: number;
+      readonly days: number;
+    }
+  | { readonly kind: "nothing-yet" };
+
+const SILENT_DAYS = 6;
+const PAIN_DAYS = 10;
+/** The same ceiling on so many days of practice asks for another way (craft, 11). */
+const STUCK_DAYS = 4;
+const RECENT_DAYS = 10;
+
+function stuck(today: Day, { target, days, ...passage }: PassageTrend): Look | undefined {
+  const recent = days.filter(({ day }) => daysBetween(day, today) <= RECENT_DAYS);
+  const reached = recent.slice(-STUCK_DAYS).map((each) => each.reached ?? 0);
+  if (reached.length < STUCK_DAYS) return undefined;
+  const tempo = Math.max(...reached);
+  const before = days
+    .slice(0, -STUCK_DAYS)
+    .map((each) => each.reached ?? 0)
+    .slice(-STUCK_DAYS);
+  const moved = tempo > Math.max(0, ...before);
+  const done = target !== undefined && tempo >= target;
+  if (moved || done || before.length === 0 || tempo === 0) return undefined;
+  return { kind: "stuck", ...passage, tempo, days: STUCK_DAYS };
+}
+
+/** What a teacher should look at first: pain, then silence, then a ceiling that stays. */
+export function needsALook({ today, lastDay, painDay, passages }: StudentFacts): Look[] {
+  const looks: Look[] = [];
+  if (painDay && daysBetween(painDay, today) <= PAIN_DAYS) {
+    looks.push({ kind: "pain", day: painDay });
+  }
+  if (!lastDay) return [...looks, { kind: "nothing-yet" }];
+  const silent = daysBetween(lastDay, today);
+  if (silent >= SILENT_DAYS) looks.push({ kind: "silent", days: silent });
+  for (const passage of passages) {
+    const look = stuck(today, passage);
+    if (look) looks.push(look);
+  }
+  return looks;
+}

@@ -1,0 +1,57 @@
+import path from "node:path";
+import { Worker } from "node:worker_threads";
+import type { Engine, EngineResult, SqlFailure } from "./engine";
+
+interface Waiting {
+  resolve(value: never): void;
+  reject(failure: SqlFailure): void;
+}
+
+type Reply =
+  | { readonly opened: true }
+  | { readonly id: number; readonly value: never }
+  | { readonly id: number; readonly failure: SqlFailure };
+
+type Request = { kind: "query"; sql: string; params: unknown[] } | { kind: "script"; sql: string } | { kind: "close" };
+
+/** Opens PGlite on a directory in a worker thread, from a dump when the directory is new. */
+export async function openThreadEngine(options: {
+  readonly dataDir: string;
+  readonly dumpFile: string | undefined;
+  readonly clientFolder: string;
+}): Promise<Engine> {
+  const { dataDir, dumpFile, clientFolder } = options;
+  const worker = new Worker(path.join(clientFolder, "pglite-thread.mjs"), {
+    workerData: { dataDir, dumpFile },
+  });
+  const waiting = new Map<number, Waiting>();
+  let lastId = 0;
+
+  await new Promise<void>((resolve, reject) => {
+    worker.once("message", () => resolve());
+    worker.once("error", reject);
+  });
+  worker.on("message", (reply: Reply) => {
+    if (!("id" in reply)) return;
+    const waiter = waiting.get(reply.id);
+    waiting.delete(reply.id);
+    if ("failure" in reply) waiter?.reject(reply.failure);
+    else waiter?.resolve(reply.value);
+  });
+  worker.on("error", (error) => {
+    for (const { reject } of waiting.values()) reject({ message: error.message });
+    waiting.clear();
+  });
+
+  const ask = <T>(request: Request): Promise<T> =>
+    new Promise<T>((resolve, reject) => {
+      const id = ++lastId;
+      waiting.set(id, { resolve, reject });
+      worker.postMessage({ id, ...request });
+    });
+  return {
+    query: (sql, params) => ask<EngineResult>({ kind: "query", sql, params: [...params] }),
+    script: (sql) => ask<void>({ kind: "script", sql }),
+    close: () => ask<void>({ kind: "close" }),
+  };
+}

@@ -1,0 +1,102 @@
+import type { Ladder } from "~/core/ladder";
+import type { PassageRange, PassageState } from "~/core/score";
+import type { Queries } from "~/db/client";
+import { passageRow } from "./rows";
+
+const PASSAGE = `
+  select passage.id, passage.person_id, passage.piece_id, passage.name, passage.focus,
+         passage.from_bar, passage.to_bar, passage.pickup_beats, passage.end_beats,
+         passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
+         latest.end_tempo as ended_tempo, estimate.reached_tempo,
+         estimate.comfortable, estimate.ceiling, latest.day as last_day
+  from passage
+  join piece on piece.id = passage.piece_id
+  left join lateral (
+    select ladder from ladder where passage_id = passage.id order by number desc limit 1
+  ) ladder on true
+  left join lateral (
+    select end_tempo, session_block.day from session_block
+    join session_outcome using (session_id)
+    where passage_id = passage.id and plays > 0
+    order by started_at desc limit 1
+  ) latest on true
+  left join lateral (
+    select reached_tempo, comfortable, ceiling from passage_day
+    where passage_id = passage.id order by day desc limit 1
+  ) estimate on true`;
+
+export const passageById = (db: Queries, studioId: string, passageId: string) =>
+  db.one(passageRow, `${PASSAGE} where passage.studio_id = $1 and passage.id = $2`, [
+    studioId,
+    passageId,
+  ]);
+
+/** A student's passages that are worked on, in the order of their pieces and bars. */
+export const passagesOfPerson = (db: Queries, studioId: string, personId: string) =>
+  db.many(
+    passageRow,
+    `${PASSAGE}
+     where passage.studio_id = $1 and passage.person_id = $2 and passage.retired_at is null
+     order by piece.created_at, piece.title, passage.from_bar, passage.to_bar, passage.created_at`,
+    [studioId, personId],
+  );
+
+export interface NewPassage extends PassageRange {
+  readonly id: string;
+  readonly personId: string;
+  readonly pieceId: string;
+  readonly name: string;
+  readonly focus: string;
+}
+
+export const insertPassage = (db: Queries, studioId: string, passage: NewPassage) =>
+  db.execute(
+    `insert into passage (id, studio_id, person_id, piece_id, name, focus,
+       from_bar, to_bar, pickup_beats, end_beats)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    [
+      passage.id,
+      studioId,
+      passage.personId,
+      passage.pieceId,
+      passage.name,
+      passage.focus,
+      passage.fromBar,
+      passage.toBar,
+      passage.pickupBeats,
+      passage.endBeats,
+    ],
+  );
+
+export const setPassageState = (
+  db: Queries,
+  studioId: string,
+  passageId: string,
+  state: PassageState | null,
+) =>
+  db.execute("update passage set state_set = $3 where studio_id = $1 and id = $2", [
+    studioId,
+    passageId,
+    state,
+  ]);
+
+export const retirePassage = (db: Queries, studioId: string, passageId: string) =>
+  db.execute("update passage set retired_at = now() where studio_id = $1 and id = $2", [
+    studioId,
+    passageId,
+  ]);
+
+/** Puts a new ladder in force; the earlier ones stay. */
+export const insertLadder = (
+  db: Queries,
+  studioId: string,
+  passageId: string,
+  id: string,
+  ladder: Ladder,
+) =>
+  db.execute(
+    `insert into ladder (id, studio_id, passage_id, number, ladder)
+     select $1, $2, $3, coalesce(max(number), 0) + 1, $4::jsonb
+     from ladder where passage_id = $3`,
+    [id, studioId, passageId, JSON.stringify(ladder)],
+  );

@@ -1,0 +1,49 @@
+import type { Queries } from "~/db/client";
+import { pieceRow, type Piece } from "./rows";
+
+const COLUMNS = "id, title, origin, kind, bars, pickup_beats, metres, mark_bpm, mark_unit";
+
+export const pieceById = (db: Queries, studioId: string, pieceId: string) =>
+  db.one(pieceRow, `select ${COLUMNS} from piece where studio_id = $1 and id = $2`, [
+    studioId,
+    pieceId,
+  ]);
+
+/** The pieces on a student's stand, newest first. */
+export const piecesOfPerson = (db: Queries, studioId: string, personId: string) =>
+  db.many(
+    pieceRow,
+    `select ${COLUMNS} from piece join person_piece on person_piece.piece_id = piece.id
+     where piece.studio_id = $1 and person_piece.person_id = $2
+     order by person_piece.added_at desc, title`,
+    [studioId, personId],
+  );
+
+
+export async function insertPiece(
+  db: Queries,
+  studioId: string,
+  personId: string,
+  piece: Piece,
+): Promise<void> {
+  await db.execute(
+    `insert into piece (studio_id, ${COLUMNS})
+     values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9, $10)`,
+    [
+      studioId,
+      piece.id,
+      piece.title,
+      piece.origin,
+      piece.kind,
+      piece.bars,
+      piece.pickupBeats,
+      JSON.stringify(piece.metres),
+      piece.markBpm,
+      piece.markUnit,
+    ],
+  );
+  await db.execute(
+    "insert into person_piece (studio_id, person_id, piece_id) values ($1, $2, $3)",
+    [studioId, personId, piece.id],
+  );
+}

@@ -1,0 +1,103 @@
+import * as v from "valibot";
+import type { Estimate } from "~/core/record";
+import type { BlockSummary, Play } from "~/core/session";
+import type { Day } from "~/core/units";
+import type { Queries } from "~/db/client";
+import { dayRow, tempoRow } from "./rows";
+
+export interface SessionProjection {
+  readonly studioId: string;
+  readonly sessionId: string;
+  readonly personId: string;
+  readonly day: Day;
+  readonly startedAt: Date;
+  readonly lastAt: Date;
+  readonly ended: string | undefined;
+  readonly notes: readonly string[];
+  readonly blocks: readonly BlockSummary[];
+  /** Judged plays with the passage they belong to. */
+  readonly reps: readonly (Play & { readonly passageId: string })[];
+}
+
+/** Replaces everything that is counted from one session. */
+export async function replaceSession(db: Queries, it: SessionProjection): Promise<void> {
+  await db.execute("delete from rep where session_id = $1", [it.sessionId]);
+  await db.execute("delete from session_block where session_id = $1", [it.sessionId]);
+  await db.execute(
+    `insert into session_outcome
+       (session_id, studio_id, person_id, day, started_at, last_at, ended, notes)
+     values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb)
+     on conflict (session_id) do update set last_at = excluded.last_at,
+       ended = excluded.ended, notes = excluded.notes`,
+    [
+      it.sessionId,
+      it.studioId,
+      it.personId,
+      it.day,
+      it.startedAt,
+      it.lastAt,
+      it.ended ?? null,
+      JSON.stringify(it.notes),
+    ],
+  );
+  await db.execute(
+    `insert into session_block (session_id, position, studio_id, person_id, passage_id, day,
+       start_tempo, end_tempo, reached_tempo, target_tempo, plays, clean, active_seconds, topped_out)
+     select $1, ordinality, $2, $3, "passageId", $4, "startTempo", "endTempo", "reachedTempo",
+       "targetTempo", plays, clean, "activeSeconds", "toppedOut"
+     from rows from (jsonb_to_recordset($5::jsonb) as ("passageId" uuid, "startTempo" numeric,
+       "endTempo" numeric, "reachedTempo" numeric, "targetTempo" numeric, plays integer, clean integer,
+       "activeSeconds" numeric, "toppedOut" boolean)) with ordinality`,
+    [it.sessionId, it.studioId, it.personId, it.day, JSON.stringify(it.blocks)],
+  );
+  await db.execute(
+    `insert into rep (id, session_id, studio_id, passage_id, day, at, tempo, verdict,
+       from_bar, to_bar, flaw_bar, flaw_what)
+     select id, $1, $2, "passageId", $3, to_timestamp(at / 1000.0), tempo, verdict,
+       "fromBar", "toBar", bar, what
+     from jsonb_to_recordset($4::jsonb) as rep (id uuid, "passageId" uuid, at numeric,
+       tempo numeric, verdict text, "fromBar" integer, "toBar" integer, bar integer, what text)`,
+    [it.sessionId, it.studioId, it.day, JSON.stringify(it.reps)],
+  );
+}
+
+/** The days on which a passage was played, from a day on, each with the target it then had. */
+export const playedDays = (db: Queries, studioId: string, passageId: string, from: Day) =>
+  db.many(
+    v.object({ day: dayRow, target: tempoRow }),
+    `select distinct on (session_block.day) session_block.day, target_tempo as target
+     from session_block join session_outcome using (session_id)
+     where session_block.studio_id = $1 and passage_id = $2 and session_block.day >= $3
+     order by session_block.day, started_at desc`,
+    [studioId, passageId, from],
+  );
+
+/** Stores what was reached and estimated on a day; the fastest gate passed comes from the blocks. */
+export const putPassageDay = (
+  db: Queries,
+  studioId: string,
+  passageId: string,
+  day: Day,
+  { comfortable, ceiling }: Estimate,
+) =>
+  db.execute(
+    `insert into passage_day (studio_id, passage_id, day, reached_tempo,
+       comfortable, comfortable_low, comfortable_high, ceiling, ceiling_low, ceiling_high)
+     select $1, $2, $3, max(reached_tempo), $4, $5, $6, $7, $8, $9
+     from session_block where studio_id = $1 and passage_id = $2 and day = $3
+     on conflict (passage_id, day) do update set reached_tempo = excluded.reached_tempo,
+       comfortable = excluded.comfortable, comfortable_low = excluded.comfortable_low,
+       comfortable_high = excluded.comfortable_high, ceiling = excluded.ceiling,
+       ceiling_low = excluded.ceiling_low, ceiling_high = excluded.ceiling_high`,
+    [
+      studioId,
+      passageId,
+      day,
+      comfortable.value,
+      comfortable.low,
+      comfortable.high,
+      ceiling.value,
+      ceiling.low,
+      ceiling.high,
+    ],
+  );

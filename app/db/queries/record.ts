@@ -1,0 +1,189 @@
+import * as v from "valibot";
+import { beatUnitSchema } from "~/core/score";
+import { FLAWS } from "~/core/session";
+import type { Day } from "~/core/units";
+import type { Queries } from "~/db/client";
+import { dayRow, idRow, tempoRow } from "./rows";
+
+const verdictRow = v.picklist(["clean", "flawed"]);
+
+/** Judged plays of a passage between two days, both included: what an estimate is made from. */
+export const repsOfPassage = (
+  db: Queries,
+  studioId: string,
+  passageId: string,
+  from: Day,
+  to: Day,
+) =>
+  db.many(
+    v.object({ tempo: tempoRow, verdict: verdictRow, day: dayRow, count: v.number() }),
+    `select tempo, verdict, day, count(*) as count from rep
+     where studio_id = $1 and passage_id = $2 and day between $3 and $4
+     group by tempo, verdict, day order by day, tempo, verdict`,
+    [studioId, passageId, from, to],
+  );
+
+/** Where flaws fell in a piece, for one student: bar by bar, since a day. */
+export const flawsByBar = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  pieceId: string,
+  since: Day,
+) =>
+  db.many(
+    v.object({ bar: v.number(), flawed: v.number() }),
+    `select flaw_bar as bar, count(*) as flawed from rep join passage on passage.id = passage_id
+     where rep.studio_id = $1 and person_id = $2 and piece_id = $3 and rep.day >= $4
+       and flaw_bar is not null
+     group by flaw_bar order by flaw_bar`,
+    [studioId, personId, pieceId, since],
+  );
+
+export const passageDayRow = v.object({
+  day: dayRow,
+  reached_tempo: v.nullable(v.number()),
+  comfortable: v.number(),
+  comfortable_low: v.number(),
+  comfortable_high: v.number(),
+  ceiling: v.number(),
+  plays: v.number(),
+  clean: v.number(),
+  minutes: v.number(),
+});
+export type PassageDay = v.InferOutput<typeof passageDayRow>;
+
+/** Day by day: reached, comfortable, ceiling, and what was played. */
+export const passageDays = (db: Queries, studioId: string, passageId: string) =>
+  db.many(
+    passageDayRow,
+    `select passage_day.day, passage_day.reached_tempo, comfortable, comfortable_low,
+       comfortable_high, ceiling, sum(plays)::integer as plays, sum(clean)::integer as clean,
+       sum(active_seconds) / 60 as minutes
+     from passage_day join session_block using (passage_id, day)
+     where passage_day.studio_id = $1 and passage_id = $2
+     group by passage_day.passage_id, passage_day.day order by passage_day.day`,
+    [studioId, passageId],
+  );
+
+const minutesRow = v.object({ person_id: idRow, day: dayRow, minutes: v.number() });
+
+/** Minutes at the stand by student and day. */
+export const minutesByDay = (db: Queries, studioId: string, from: Day, to: Day) =>
+  db.many(
+    minutesRow,
+    `select person_id, day, sum(active_seconds) / 60 as minutes from session_block
+     where studio_id = $1 and day between $2 and $3 group by person_id, day`,
+    [studioId, from, to],
+  );
+
+export const logRow = v.object({
+  session_id: idRow,
+  person_id: idRow,
+  day: dayRow,
+  started_at: v.date(),
+  ended: v.nullable(v.string()),
+  notes: v.array(v.string()),
+  blocks: v.array(
+    v.object({
+      passageId: idRow,
+      title: v.string(),
+      name: v.string(),
+      fromBar: v.number(),
+      toBar: v.number(),
+      beatUnit: beatUnitSchema,
+      start: v.number(),
+      end: v.number(),
+      reached: v.nullable(v.number()),
+      plays: v.number(),
+      clean: v.number(),
+      minutes: v.number(),
+    }),
+  ),
+});
+export type LogEntry = v.InferOutput<typeof logRow>;
+
+const LOG = `
+  select o.session_id, o.person_id, o.day, o.started_at, o.ended, o.notes,
+    coalesce(jsonb_agg(jsonb_build_object(
+      'passageId', passage.id, 'title', piece.title, 'name', passage.name,
+      'fromBar', passage.from_bar, 'toBar', passage.to_bar, 'beatUnit', piece.mark_unit,
+      'start', b.start_tempo, 'end', b.end_tempo, 'reached', b.reached_tempo,
+      'plays', b.plays, 'clean', b.clean, 'minutes', b.active_seconds / 60
+    ) order by b.position) filter (where b.position is not null), '[]'::jsonb) as blocks
+  from session_outcome o
+  left join session_block b using (session_id)
+  left join passage on passage.id = b.passage_id
+  left join piece on piece.id = passage.piece_id`;
+const LOG_GROUP = "group by o.session_id order by o.started_at desc";
+
+/** A student's sessions, newest first. */
+export const logOf = (db: Queries, studioId: string, personId: string, limit: number) =>
+  db.many(logRow, `${LOG} where o.studio_id = $1 and o.person_id = $2 ${LOG_GROUP} limit $3`, [
+    studioId,
+    personId,
+    limit,
+  ]);
+
+/** One session as the log tells it; nothing while no event has arrived. */
+export const logEntry = (db: Queries, studioId: string, sessionId: string) =>
+  db.maybeOne(logRow, `${LOG} where o.studio_id = $1 and o.session_id = $2 ${LOG_GROUP}`, [
+    studioId,
+    sessionId,
+  ]);
+
+/** The newest session of every student of the studio. */
+export const latestOfEach = (db: Queries, studioId: string) =>
+  db.many(
+    logRow,
+    `${LOG} where o.session_id in (
+       select distinct on (person_id) session_id from session_outcome
+       where studio_id = $1 order by person_id, started_at desc
+     ) ${LOG_GROUP}`,
+    [studioId],
+  );
+
+/** What went wrong in a session, most frequent first. */
+export const flawsOfSession = (db: Queries, studioId: string, sessionId: string) =>
+  db.many(
+    v.object({ what: v.picklist(FLAWS), times: v.number() }),
+    `select flaw_what as what, count(*) as times from rep
+     where studio_id = $1 and session_id = $2 and flaw_what is not null
+     group by flaw_what order by times desc, what`,
+    [studioId, sessionId],
+  );
+
+/** Reached tempi by passage of the whole studio since a day, for what needs a look. */
+export const reachedSince = (db: Queries, studioId: string, since: Day) =>
+  db.many(
+    v.object({
+      person_id: idRow,
+      passage_id: idRow,
+      day: dayRow,
+      reached_tempo: v.nullable(v.number()),
+      ceiling: v.number(),
+      target: v.nullable(v.number()),
+      title: v.string(),
+      from_bar: v.number(),
+      to_bar: v.number(),
+    }),
+    `select passage.person_id, passage_id, day, reached_tempo, ceiling,
+       (ladder.ladder ->> 'target')::numeric as target, piece.title, from_bar, to_bar
+     from passage_day join passage on passage.id = passage_id
+     join piece on piece.id = passage.piece_id
+     left join lateral (
+       select ladder from ladder where passage_id = passage.id order by number desc limit 1
+     ) ladder on true
+     where passage_day.studio_id = $1 and day >= $2 and passage.retired_at is null
+     order by passage_id, day`,
+    [studioId, since],
+  );
+
+/** Sessions since a day that ended for pain. */
+export const painSince = (db: Queries, studioId: string, since: Day) =>
+  db.many(
+    v.object({ person_id: idRow, day: dayRow }),
+    `select distinct person_id, max(day) as day from session_outcome
+     where studio_id = $1 and day >= $2 and ended = 'pain' group by person_id`,
+    [studioId, since],
+  );

@@ -1,0 +1,93 @@
+import * as v from "valibot";
+import { ladderSchema } from "~/core/ladder";
+import { beatUnitSchema, metreRegionsSchema, PASSAGE_STATES, tempoSchema } from "~/core/score";
+import { NO_VERDICT_CHOICES } from "~/core/session";
+import { bpm } from "~/core/units";
+
+export const idRow = v.pipe(v.string(), v.uuid());
+export const dayRow = v.pipe(v.string(), v.isoDate());
+export const tempoRow = v.pipe(tempoSchema, v.transform(bpm));
+
+export const studioRow = v.object({
+  id: idRow,
+  name: v.string(),
+  time_zone: v.string(),
+  concert_name: v.string(),
+  concert_on: v.nullable(dayRow),
+});
+export type Studio = v.InferOutput<typeof studioRow>;
+
+export const personRow = v.object({
+  id: idRow,
+  name: v.string(),
+  role: v.picklist(["teacher", "student"]),
+  instrument: v.string(),
+  no_verdict: v.picklist(NO_VERDICT_CHOICES),
+});
+export type Person = v.InferOutput<typeof personRow>;
+
+export const PIECE_KINDS = ["piece", "etude", "scale", "drill"] as const;
+
+export const pieceRow = v.pipe(
+  v.object({
+    id: idRow,
+    title: v.string(),
+    origin: v.string(),
+    kind: v.picklist(PIECE_KINDS),
+    bars: v.number(),
+    pickup_beats: v.number(),
+    metres: metreRegionsSchema,
+    mark_bpm: tempoRow,
+    mark_unit: beatUnitSchema,
+  }),
+  v.transform(({ pickup_beats, mark_bpm, mark_unit, ...rest }) => ({
+    ...rest,
+    pickupBeats: pickup_beats,
+    markBpm: mark_bpm,
+    markUnit: mark_unit,
+  })),
+);
+export type Piece = v.InferOutput<typeof pieceRow>;
+
+/** A passage with its piece, the ladder in force and the newest estimate. */
+export const passageRow = v.pipe(
+  v.object({
+    id: idRow,
+    person_id: idRow,
+    piece_id: idRow,
+    name: v.string(),
+    focus: v.string(),
+    from_bar: v.number(),
+    to_bar: v.number(),
+    pickup_beats: v.number(),
+    end_beats: v.number(),
+    state_set: v.nullable(v.picklist(PASSAGE_STATES)),
+    piece: pieceRow,
+    ladder: v.nullable(ladderSchema),
+    ended_tempo: v.nullable(tempoRow),
+    reached_tempo: v.nullable(tempoRow),
+    comfortable: v.nullable(v.number()),
+    ceiling: v.nullable(v.number()),
+    last_day: v.nullable(dayRow),
+  }),
+  v.transform((row) => ({
+    id: row.id,
+    personId: row.person_id,
+    pieceId: row.piece_id,
+    name: row.name,
+    focus: row.focus,
+    fromBar: row.from_bar,
+    toBar: row.to_bar,
+    pickupBeats: row.pickup_beats,
+    endBeats: row.end_beats,
+    stateSet: row.state_set,
+    piece: row.piece,
+    ladder: row.ladder,
+    endedTempo: row.ended_tempo,
+    reachedTempo: row.reached_tempo,
+    comfortable: row.comfortable,
+    ceiling: row.ceiling,
+    lastDay: row.last_day,
+  })),
+);
+export type Passage = v.InferOutput<typeof passageRow>;

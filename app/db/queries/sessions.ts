@@ -1,0 +1,82 @@
+import * as v from "valibot";
+import {
+  sessionEventSchema,
+  sessionPlanSchema,
+  type SessionEvent,
+  type SessionPlan,
+} from "~/core/session";
+import type { Queries } from "~/db/client";
+import { idRow } from "./rows";
+
+const sessionRow = v.object({ id: idRow, person_id: idRow, plan: sessionPlanSchema });
+
+export const sessionById = (db: Queries, studioId: string, sessionId: string) =>
+  db.one(sessionRow, "select id, person_id, plan from session where studio_id = $1 and id = $2", [
+    studioId,
+    sessionId,
+  ]);
+
+export const sessionIds = (db: Queries, studioId: string) =>
+  db.many(
+    v.object({ id: idRow }),
+    "select id from session where studio_id = $1 order by created_at",
+    [studioId],
+  );
+
+/** The newest session of a student that was begun since a moment and not ended. */
+export const openSessionOf = (db: Queries, studioId: string, personId: string, since: Date) =>
+  db.maybeOne(
+    sessionRow,
+    `select session.id, session.person_id, plan from session
+     left join session_outcome on session_id = session.id
+     where session.studio_id = $1 and session.person_id = $2 and session.created_at > $3
+       and session_outcome.ended is null
+     order by session.created_at desc limit 1`,
+    [studioId, personId, since],
+  );
+
+export const insertSession = (
+  db: Queries,
+  studioId: string,
+  session: { id: string; personId: string; plan: SessionPlan; createdAt: Date },
+) =>
+  db.execute(
+    `insert into session (id, studio_id, person_id, plan, created_at)
+     values ($1, $2, $3, $4::jsonb, $5)`,
+    [session.id, studioId, session.personId, JSON.stringify(session.plan), session.createdAt],
+  );
+
+const eventRow = v.pipe(
+  v.object({
+    id: v.string(),
+    seq: v.number(),
+    at: v.date(),
+    kind: v.string(),
+    payload: v.unknown(),
+  }),
+  v.transform((row) => ({ ...row, at: row.at.getTime() })),
+  sessionEventSchema,
+);
+
+/** All events of a session in order. */
+export const eventsOf = (db: Queries, studioId: string, sessionId: string) =>
+  db.many(
+    eventRow,
+    `select id, seq, at, kind, payload from session_event
+     where studio_id = $1 and session_id = $2 order by seq`,
+    [studioId, sessionId],
+  );
+
+export const insertEvents = (
+  db: Queries,
+  studioId: string,
+  sessionId: string,
+  events: readonly SessionEvent[],
+) =>
+  db.execute(
+    `insert into session_event (id, studio_id, session_id, seq, at, kind, payload)
+     select id, $1, $2, seq, to_timestamp(at / 1000.0), kind, payload
+     from jsonb_to_recordset($3::jsonb)
+       as event (id uuid, seq integer, at numeric, kind text, payload jsonb)`,
+    [studioId, sessionId, JSON.stringify(events)],
+  );

@@ -1,0 +1,121 @@
+import Button from "@mui/material/Button";
+import { useState } from "react";
+import { Link, useFetcher } from "react-router";
+import { BarRibbon, type BarRange } from "~/components/bar-ribbon";
+import { TempoText } from "~/components/beat-unit";
+import type { Refused } from "~/components/field";
+import { Page, Section } from "~/components/page";
+import { StateMark } from "~/components/state-mark";
+import type { MetreRegion } from "~/core/score";
+import type { BeatUnit } from "~/core/units";
+import type { PassageLine } from "~/features/shapes";
+import { words } from "~/words";
+import { CutForm } from "./cut-form";
+import { StateChoice } from "./state-choice";
+import styles from "./piece.module.css";
+
+export interface PiecePageProps {
+  readonly studioId: string;
+  readonly person: { readonly id: string; readonly name: string };
+  readonly piece: {
+    readonly id: string;
+    readonly title: string;
+    readonly origin: string;
+    readonly bars: number;
+    readonly pickupBeats: number;
+    readonly metres: readonly MetreRegion[];
+    readonly markBpm: number;
+    readonly markUnit: BeatUnit;
+  };
+  readonly passages: readonly PassageLine[];
+  readonly flaws: Readonly<Record<number, number>>;
+  readonly refused: Refused | undefined;
+}
+
+/** The piece as a ribbon of bars: drag over it to cut a passage. */
+export function PiecePage({ studioId, person, piece, passages, flaws, refused }: PiecePageProps) {
+  const typed = refused?.values.fromBar
+    ? { fromBar: Number(refused.values.fromBar), toBar: Number(refused.values.toBar) }
+    : undefined;
+  const [selection, setSelection] = useState<BarRange | undefined>(typed);
+  return (
+    <Page
+      title={piece.title}
+      back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
+      lead={
+        <>
+          {[piece.origin, words.barCount(piece.bars)].filter(Boolean).join(" · ")} ·{" "}
+          <TempoText unit={piece.markUnit} bpm={piece.markBpm} />
+        </>
+      }
+    >
+      <Section
+        title={words.piece.bars}
+        aside={<span className={styles.soft}>{words.piece.how}</span>}
+      >
+        <BarRibbon
+          bars={piece.bars}
+          metres={piece.metres}
+          pickupBeats={piece.pickupBeats}
+          flaws={flaws}
+          selection={selection}
+          onSelect={setSelection}
+          passages={passages.map(({ id, name, fromBar, toBar, state }) => ({
+            id,
+            fromBar,
+            toBar,
+            state,
+            label: name || `${fromBar}–${toBar}`,
+          }))}
+        />
+        {selection ? (
+          <CutForm
+            key={`${selection.fromBar}-${selection.toBar}`}
+            selection={selection}
+            onChange={setSelection}
+            refused={refused}
+          />
+        ) : (
+          <p className={styles.hint}>
+            {passages.length === 0 ? words.piece.firstCut : words.piece.flawsExplained}
+          </p>
+        )}
+      </Section>
+      {passages.length > 0 && (
+        <Section title={words.piece.passages}>
+          <ul className={styles.passages}>
+            {passages.map((passage) => (
+              <PassageLineItem key={passage.id} studioId={studioId} passage={passage} />
+            ))}
+          </ul>
+        </Section>
+      )}
+    </Page>
+  );
+}
+
+function PassageLineItem({ studioId, passage }: { studioId: string; passage: PassageLine }) {
+  const fetcher = useFetcher();
+  const here = `/studio/${studioId}/passages/${passage.id}`;
+  const bars = words.bars(passage.fromBar, passage.toBar);
+  return (
+    <li className={styles.passage}>
+      <span>
+        <Link to={here}>{passage.name || words.capital(bars)}</Link>{" "}
+        <span className={styles.soft}>{passage.name && bars}</span>
+      </span>
+      <StateMark state={passage.state} />
+      <StateChoice passage={passage} />
+      <span className={styles.soft}>{passage.focus}</span>
+      <fetcher.Form method="post" className={styles.push}>
+        <input type="hidden" name="passage" value={passage.id} />
+        <Button type="submit" name="act" value="retire" color="inherit" size="small">
+          {words.piece.retire}
+        </Button>
+        <Button component={Link} to={`${here}/ladder`} variant="outlined" size="small">
+          {passage.target === null ? words.student.setLadder : words.student.ladder}
+        </Button>
+      </fetcher.Form>
+    </li>
+  );
+}

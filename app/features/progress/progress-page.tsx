@@ -1,0 +1,151 @@
+import Button from "@mui/material/Button";
+import { lazy, Suspense, useSyncExternalStore } from "react";
+import { Link } from "react-router";
+import { BarRibbon } from "~/components/bar-ribbon";
+import { TempoText } from "~/components/beat-unit";
+import { useFormats } from "~/components/locale";
+import { Empty, Page, Section } from "~/components/page";
+import { StateMark } from "~/components/state-mark";
+import type { MetreRegion } from "~/core/score";
+import type { BeatUnit, Day } from "~/core/units";
+import type { PassageLine } from "~/features/shapes";
+import { words } from "~/words";
+import styles from "./progress.module.css";
+
+export interface PassageDay {
+  readonly day: Day;
+  readonly reached_tempo: number | null;
+  readonly comfortable: number;
+  readonly comfortable_low: number;
+  readonly comfortable_high: number;
+  readonly ceiling: number;
+  readonly plays: number;
+  readonly clean: number;
+  readonly minutes: number;
+}
+
+export interface ProgressPageProps {
+  readonly studioId: string;
+  readonly today: Day;
+  readonly person: { readonly id: string; readonly name: string };
+  readonly piece: {
+    readonly title: string;
+    readonly bars: number;
+    readonly metres: readonly MetreRegion[];
+    readonly markUnit: BeatUnit;
+  };
+  readonly passage: PassageLine;
+  readonly days: readonly PassageDay[];
+  readonly flaws: Readonly<Record<number, number>>;
+}
+
+/** Drawn in the browser only: the chart library renders nothing on the server. */
+const TempoChart = lazy(() => import("./tempo-chart"));
+
+const never = () => () => undefined;
+const useInBrowser = () =>
+  useSyncExternalStore(
+    never,
+    () => true,
+    () => false,
+  );
+
+/** A passage over days: tempo reached, comfortable tempo with its uncertainty, ceiling. */
+export function ProgressPage(props: ProgressPageProps) {
+  const { studioId, today, person, piece, passage, days, flaws } = props;
+  const formats = useFormats();
+  const inBrowser = useInBrowser();
+  const last = days.at(-1);
+  const bars = words.bars(passage.fromBar, passage.toBar);
+  return (
+    <Page
+      title={passage.name || words.capital(bars)}
+      lead={
+        <>
+          {piece.title}, {bars}
+          {passage.focus && ` · ${passage.focus}`} · <StateMark state={passage.state} />
+        </>
+      }
+      back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
+      actions={
+        <Button
+          component={Link}
+          to={`/studio/${studioId}/passages/${passage.id}/ladder`}
+          variant="outlined"
+        >
+          {passage.target === null ? words.student.setLadder : words.progress.ladder}
+        </Button>
+      }
+    >
+      {!last ? (
+        <Section title={words.progress.chart}>
+          <Empty>{words.progress.empty}</Empty>
+        </Section>
+      ) : (
+        <>
+          <Section
+            title={words.progress.chart}
+            aside={
+              passage.target !== null && (
+                <TempoText unit={piece.markUnit} bpm={words.progress.target(passage.target)} />
+              )
+            }
+          >
+            <div className={styles.chart}>
+              {inBrowser && (
+                <Suspense>
+                  <TempoChart days={days} today={today} target={passage.target ?? undefined} />
+                </Suspense>
+              )}
+            </div>
+            <p className={styles.now}>
+              {words.progress.now(
+                Math.round(last.comfortable),
+                Math.round(last.comfortable_low),
+                Math.round(last.comfortable_high),
+                Math.round(last.ceiling),
+              )}
+            </p>
+            <p className={styles.soft}>{words.progress.explain}</p>
+          </Section>
+          <Section title={words.progress.where}>
+            <BarRibbon
+              bars={passage.toBar - passage.fromBar + 1}
+              firstBar={passage.fromBar}
+              metres={piece.metres}
+              flaws={flaws}
+            />
+          </Section>
+          <Section title={words.progress.days}>
+            <table className={styles.days}>
+              <thead>
+                <tr>
+                  <th scope="col">{words.progress.day}</th>
+                  <th scope="col">{words.progress.reached}</th>
+                  <th scope="col">{words.progress.comfortable}</th>
+                  <th scope="col">{words.progress.ceiling}</th>
+                  <th scope="col">{words.progress.plays}</th>
+                  <th scope="col">{words.progress.clean}</th>
+                  <th scope="col">{words.progress.minutes}</th>
+                </tr>
+              </thead>
+              <tbody>
+                {days.toReversed().map((day) => (
+                  <tr key={day.day}>
+                    <th scope="row">{formats.shortDay(day.day)}</th>
+                    <td>{day.reached_tempo ?? "–"}</td>
+                    <td>{formats.whole(day.comfortable)}</td>
+                    <td>{formats.whole(day.ceiling)}</td>
+                    <td>{day.plays}</td>
+                    <td>{day.plays > 0 ? formats.percent(day.clean / day.plays) : "–"}</td>
+                    <td>{formats.whole(day.minutes)}</td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          </Section>
+        </>
+      )}
+    </Page>
+  );
+}

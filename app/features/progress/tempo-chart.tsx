@@ -1,0 +1,97 @@
+import {
+  Area,
+  CartesianGrid,
+  ComposedChart,
+  Legend,
+  Line,
+  ReferenceLine,
+  ResponsiveContainer,
+  Tooltip,
+  XAxis,
+  YAxis,
+} from "recharts";
+import { useFormats } from "~/components/locale";
+import type { Day } from "~/core/units";
+import { words } from "~/words";
+import type { PassageDay } from "./progress-page";
+
+interface TempoChartProps {
+  readonly days: readonly PassageDay[];
+  readonly today: Day;
+  readonly target: number | undefined;
+}
+
+const at = (day: Day) => Date.parse(`${day}T12:00:00Z`);
+const dayAt = (time: number): Day => new Date(time).toISOString().slice(0, 10);
+
+/** Tempo reached and comfortable tempo over days, on a true time axis: days off are gaps. */
+export default function TempoChart({ days, today, target }: TempoChartProps) {
+  const formats = useFormats();
+  const data = days.map((day) => ({
+    at: at(day.day),
+    reached: day.reached_tempo,
+    comfortable: Math.round(day.comfortable),
+    ceiling: Math.round(day.ceiling),
+    span: [Math.round(day.comfortable_low), Math.round(day.comfortable_high)],
+  }));
+  const axis = { stroke: "var(--ink-soft)", tick: { fill: "var(--ink-soft)", fontSize: 14 } };
+  return (
+    <ResponsiveContainer width="100%" height={340}>
+      <ComposedChart data={data} margin={{ top: 16, right: 24, bottom: 8, left: 0 }}>
+        <CartesianGrid stroke="var(--line)" vertical={false} />
+        <XAxis
+          dataKey="at"
+          type="number"
+          scale="time"
+          domain={[at(days[0]!.day), at(today)]}
+          tickFormatter={(time: number) => formats.shortDay(dayAt(time))}
+          {...axis}
+        />
+        <YAxis unit="" domain={["auto", target ? Math.ceil(target * 1.05) : "auto"]} width={48} {...axis} />
+        <Tooltip
+          labelFormatter={(time) => formats.longDay(dayAt(Number(time)))}
+          contentStyle={{ background: "var(--paper)", border: "1px solid var(--line-strong)" }}
+        />
+        <Legend />
+        {target !== undefined && (
+          <ReferenceLine y={target} stroke="var(--ink)" strokeWidth={1.5} ifOverflow="extendDomain" />
+        )}
+        <Area
+          name={words.progress.span}
+          dataKey="span"
+          stroke="none"
+          fill="var(--verdigris-wash)"
+          isAnimationActive={false}
+          type="monotone"
+        />
+        <Line
+          name={words.progress.ceiling}
+          dataKey="ceiling"
+          stroke="var(--madder-fill)"
+          strokeDasharray="7 5"
+          strokeWidth={1.5}
+          dot={false}
+          isAnimationActive={false}
+          type="monotone"
+        />
+        <Line
+          name={words.progress.comfortable}
+          dataKey="comfortable"
+          stroke="var(--verdigris)"
+          strokeWidth={2.5}
+          dot={false}
+          isAnimationActive={false}
+          type="monotone"
+        />
+        <Line
+          name={words.progress.reached}
+          dataKey="reached"
+          stroke="none"
+          dot={{ r: 4.5, fill: "var(--rosin-fill)", stroke: "var(--rosin)", strokeWidth: 1.5 }}
+          legendType="circle"
+          isAnimationActive={false}
+        />
+      </ComposedChart>
+    </ResponsiveContainer>
+  );
+}

@@ -1,0 +1,47 @@
+import type { PassageState } from "~/core/score";
+import type { BeatUnit, Bpm, Day } from "~/core/units";
+
+/** A passage as lists and ribbons show it. */
+export interface PassageLine {
+  readonly id: string;
+  readonly pieceId: string;
+  readonly title: string;
+  readonly name: string;
+  readonly focus: string;
+  readonly fromBar: number;
+  readonly toBar: number;
+  readonly beatUnit: BeatUnit;
+  readonly state: PassageState;
+  readonly stateSet: PassageState | null;
+  readonly comfortable: number | null;
+  readonly ended: number | null;
+  readonly reached: number | null;
+  readonly target: Bpm | null;
+  readonly minutes: number | null;
+  readonly start: number | null;
+  readonly lastDay: Day | null;
+}
+
+export interface LogBlock {
+  readonly passageId: string;
+  readonly title: string;
+  readonly name: string;
+  readonly fromBar: number;
+  readonly toBar: number;
+  readonly beatUnit: BeatUnit;
+  readonly start: number;
+  readonly end: number;
+  readonly reached: number | null;
+  readonly plays: number;
+  readonly clean: number;
+  readonly minutes: number;
+}
+
+/** A session as the log tells it. */
+export interface LogEntry {
+  readonly session_id: string;
+  readonly day: Day;
+  readonly ended: string | null;
+  readonly notes: readonly string[];
+  readonly blocks: readonly LogBlock[];
+}

@@ -1,0 +1,3 @@
+export function SoundCheck() {
+  return null;
+}

@@ -1,0 +1,40 @@
+import Button from "@mui/material/Button";
+import { barsWhereItFailed, currentBlock } from "~/core/session";
+import { rungBelow } from "~/core/ladder";
+import { words } from "~/words";
+import type { BottomFieldsProps } from "./bottom-fields";
+import styles from "./bottom-fields.module.css";
+
+/** After several flawed plays: lower, smaller, a rest, or leave it. Never just loop. */
+export function AnotherWay({ view, runner, restSeconds }: BottomFieldsProps) {
+  const { offer } = words.stand;
+  const { plan, state: block } = currentBlock(view.state);
+  const below = rungBelow(block.rungs, block.tempo, 1);
+  const canLower = below !== undefined && below.tempo < block.tempo;
+  const narrow = barsWhereItFailed(view.state);
+  const told = plan.ladder.hidden ? undefined : below?.tempo;
+  return (
+    <section className={styles.choice} aria-live="polite">
+      <h2>{offer.title(block.flawedOnRung)}</h2>
+      <div className={styles.buttons}>
+        {canLower && (
+          <Button variant="contained" onClick={() => void runner?.lower()}>
+            {offer.lower(told)}
+          </Button>
+        )}
+        {narrow && (
+          <Button variant="contained" onClick={() => void runner?.narrow(narrow)}>
+            {offer.smaller(words.bars(narrow.fromBar, narrow.toBar))}
+          </Button>
+        )}
+        <Button variant="outlined" onClick={() => void runner?.takeRest(restSeconds)}>
+          {offer.rest}
+        </Button>
+        <Button variant="outlined" onClick={() => void runner?.moveOn()}>
+          {offer.leave}
+        </Button>
+        <Button onClick={() => void runner?.declineOffer()}>{offer.same}</Button>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,102 @@
+import { currentBlock } from "~/core/session";
+import { offersAnotherWay } from "~/core/session";
+import { words } from "~/words";
+import { AnotherWay } from "./another-way";
+import { BeatLight } from "./beat-light";
+import { RestClock } from "./rest-clock";
+import { TopReached } from "./top-reached";
+import type { StandRunner, StandView } from "./runner";
+import type { Position } from "./use-stand";
+import styles from "./bottom-fields.module.css";
+
+export interface BottomFieldsProps {
+  readonly view: StandView;
+  readonly runner: StandRunner | undefined;
+  readonly usable: boolean;
+  readonly position: Position | undefined;
+  readonly restSeconds: number;
+}
+
+/** Flawed on the left, what is going on in the middle, clean on the right. */
+export function BottomFields(props: BottomFieldsProps) {
+  const { view, runner, usable, position } = props;
+  const { state, transport } = view;
+  const { state: block } = currentBlock(state);
+  const deciding = !state.pending && transport !== "play";
+  if (deciding && state.resting) return <RestClock resting={state.resting} runner={runner} />;
+  if (deciding && block.toppedOut && state.endingWell === undefined && transport !== "count-in") {
+    return <TopReached view={view} runner={runner} />;
+  }
+  if (deciding && offersAnotherWay(state)) return <AnotherWay {...props} />;
+
+  const asked = state.pending !== undefined && transport !== "count-in";
+  const playing = transport === "play";
+  const canStart = transport === "stopped";
+  return (
+    <section className={styles.fields}>
+      <button
+        type="button"
+        className={`${styles.field} ${styles.flawed} ${asked ? styles.asked : ""}`}
+        disabled={!usable || !(asked || playing)}
+        onClick={() => void runner?.judge("flawed")}
+      >
+        <Notehead open />
+        <strong>{playing ? words.stand.stopHere : words.stand.flawed}</strong>
+        <kbd>{words.stand.flawedKey}</kbd>
+      </button>
+      {canStart ? (
+        <button
+          type="button"
+          className={`${styles.middle} ${styles.start}`}
+          disabled={!usable}
+          onClick={() => void runner?.start()}
+        >
+          {view.ready ? (view.events.length > 0 ? words.stand.goOn : words.stand.start) : words.stand.opening}
+        </button>
+      ) : (
+        <div className={styles.middle} role="status">
+          <BeatLight position={position} />
+          <span className={styles.phase}>{phaseWord(view, position)}</span>
+        </div>
+      )}
+      <button
+        type="button"
+        className={`${styles.field} ${styles.clean} ${asked ? styles.asked : ""}`}
+        disabled={!usable || !(asked || playing)}
+        onClick={() => void runner?.judge("clean")}
+      >
+        <Notehead />
+        <strong>{view.early ? words.stand.earlyClean : words.stand.clean}</strong>
+        <kbd>{words.stand.cleanKey}</kbd>
+      </button>
+    </section>
+  );
+}
+
+function phaseWord({ state, transport }: StandView, position: Position | undefined): string {
+  const { stand } = words;
+  if (transport === "breather" && !state.pending) return stand.phase.judged;
+  if (transport === "count-in" && position) {
+    return stand.countInBar(position.bar.number, position.bar.of);
+  }
+  if (transport === "play" && position) return stand.playBar(position.bar.number);
+  return stand.phase[transport];
+}
+
+function Notehead({ open = false }: { open?: boolean }) {
+  return (
+    <svg viewBox="0 0 40 30" className={styles.head} aria-hidden>
+      <ellipse
+        cx="20"
+        cy="15"
+        rx="15"
+        ry="10.5"
+        transform="rotate(-22 20 15)"
+        fill={open ? "none" : "currentColor"}
+        stroke="currentColor"
+        strokeWidth="4"
+      />
+      {open && <path d="M4 28L36 2" stroke="currentColor" strokeWidth="3.5" />}
+    </svg>
+  );
+}

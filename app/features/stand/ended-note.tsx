@@ -1,0 +1,24 @@
+import Button from "@mui/material/Button";
+import Typography from "@mui/material/Typography";
+import { Link } from "react-router";
+import { Care } from "~/components/care";
+import type { Ending } from "~/core/session";
+import { words } from "~/words";
+import styles from "./stand.module.css";
+
+/** The session is over: with the caution when it hurt, and with where the plays are now. */
+export function EndedNote({ how, kept, to }: { how: Ending; kept: boolean; to: string }) {
+  const { stand } = words;
+  const pain = how === "pain";
+  return (
+    <main className={styles.ended}>
+      <Typography variant="h1">{pain ? stand.painTitle : words.afterwards.title}</Typography>
+      <p className={styles.lead}>{pain ? stand.painLead : stand.ended}</p>
+      {kept && <p role="status">{stand.endedKept}</p>}
+      {pain && <Care open />}
+      <Button component={Link} to={to} variant="contained" size="large">
+        {pain ? stand.painDone : stand.toAfterwards}
+      </Button>
+    </main>
+  );
+}

@@ -1,0 +1,58 @@
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
+import { words } from "~/words";
+import styles from "./sheets.module.css";
+
+interface NoteSheetProps {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  readonly onKeep: (text: string) => void;
+}
+
+const LONGEST_NOTE = 500;
+const TITLE = "note-title";
+
+export function NoteSheet({ open, onClose, onKeep }: NoteSheetProps) {
+  const [text, setText] = useState("");
+  const keep = () => {
+    if (text.trim()) onKeep(text.trim());
+    setText("");
+    onClose();
+  };
+  return (
+    <Dialog open={open} onClose={onClose} aria-labelledby={TITLE} maxWidth="sm" fullWidth>
+      <DialogTitle id={TITLE}>{words.stand.noteTitle}</DialogTitle>
+      <DialogContent>
+        <form
+          id="note"
+          className={styles.note}
+          onSubmit={(event) => {
+            event.preventDefault();
+            keep();
+          }}
+        >
+          <TextField
+            label={words.stand.noteLabel}
+            value={text}
+            onChange={(event) => setText(event.target.value)}
+            slotProps={{ htmlInput: { maxLength: LONGEST_NOTE } }}
+            autoFocus
+          />
+        </form>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={onClose} color="inherit">
+          {words.cancel}
+        </Button>
+        <Button type="submit" form="note" variant="contained">
+          {words.stand.noteSave}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,356 @@
+import { loopMap, type MapBar } from "~/core/click";
+import {
+  currentBlock,
+  endWellTempo,
+  lastUndoable,
+  nextLoop,
+  nextTempo,
+  offersAnotherWay,
+  type EventKind,
+  type Flaw,
+  type Payload,
+  type SessionEvent,
+  type SessionPlan,
+  type StandState,
+} from "~/core/session";
+import type { Verdict } from "~/core/gate";
+import { tempo as tempoFrom, type Bpm } from "~/core/units";
+import type { MarkerPassed, Scheduled } from "~/audio/engine";
+import { Ledger } from "./ledger";
+import type { Sending } from "./outbox";
+import { openSound, type Sound } from "./sound";
+
+/** What is going on at this moment. `asking`: the breather is over and the verdict is missing. */
+export type Transport = "stopped" | "count-in" | "play" | "breather" | "asking" | "resting";
+
+export interface StandView {
+  readonly state: StandState;
+  readonly events: readonly SessionEvent[];
+  readonly transport: Transport;
+  /** A verdict given before the last bar was over; it counts when the play has ended. */
+  readonly early: boolean;
+  readonly sending: Sending;
+  readonly ready: boolean;
+}
+
+const LEAD_SECONDS = 0.15;
+const RESTART_SECONDS = 0.8;
+const NUDGE_BPM = 2;
+
+export interface RunnerOptions {
+  readonly sessionId: string;
+  readonly plan: SessionPlan;
+  readonly stored: readonly SessionEvent[];
+  readonly url: string;
+  readonly volume: number;
+}
+
+/**
+ * Runs the loop of the stand: sends each loop's beat map ahead, writes what was played, asks for
+ * the verdict, moves on. It decides nothing about when a click sounds.
+ */
+export class StandRunner {
+  private readonly ledger: Ledger;
+  private readonly listeners = new Set<() => void>();
+  private view: StandView;
+  private transport: Transport = "stopped";
+  private early = false;
+  private ready = false;
+  private sound: Sound | undefined;
+  private heard: Scheduled | undefined;
+  private next: Scheduled | undefined;
+  private tempoHeard: Bpm | undefined;
+  private restTimer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(private readonly options: RunnerOptions) {
+    this.ledger = new Ledger({ ...options, onChange: () => this.changed() });
+    this.view = this.currentView();
+  }
+
+  private get state(): StandState {
+    return this.ledger.state;
+  }
+
+  private currentView(): StandView {
+    const { transport, early, ready } = this;
+    const { state, events, sending } = this.ledger;
+    return { state, events, transport, early, sending, ready };
+  }
+
+  private changed(): void {
+    this.view = this.currentView();
+    for (const listener of this.listeners) listener();
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = (): StandView => this.view;
+
+  private go(transport: Transport): void {
+    this.transport = transport;
+    this.changed();
+  }
+
+  async open(): Promise<void> {
+    await this.ledger.open();
+    this.ready = true;
+    this.changed();
+  }
+
+  private write<K extends EventKind>(kind: K, payload: Payload<K>): Promise<string> {
+    return this.ledger.append(kind, payload);
+  }
+
+  /** Start, or go on after a pause or a reload. */
+  async start(): Promise<void> {
+    if (!this.ready || this.state.ended) return;
+    this.sound ??= await openSound((passed) => void this.onMarker(passed));
+    this.sound.engine.setVolume(this.options.volume);
+    await this.sound.resume();
+    if (this.ledger.events.length === 0) await this.write("opened", {});
+    if (this.state.resting) await this.write("rest-ended", {});
+    if (this.state.pending) return this.go("asking");
+    this.playFrom(this.sound.now() + LEAD_SECONDS);
+  }
+
+  pause(): void {
+    this.silence();
+    this.go(this.state.pending ? "asking" : "stopped");
+  }
+
+  private silence(): void {
+    clearTimeout(this.restTimer);
+    this.sound?.engine.stop();
+    this.heard = undefined;
+    this.next = undefined;
+    this.early = false;
+  }
+
+  /** Sends the next loop ahead, to begin at a time of the audio context. */
+  private playFrom(at: number): void {
+    if (!this.sound) return;
+    const map = loopMap(nextLoop(this.state, this.tempoHeard));
+    const start = Math.max(at, this.sound.now() + LEAD_SECONDS);
+    const scheduled = this.sound.engine.schedule(map, start);
+    this.tempoHeard = nextTempo(this.state);
+    if (this.transport === "breather") this.next = scheduled;
+    else this.begin(scheduled);
+  }
+
+  private begin(scheduled: Scheduled): void {
+    this.heard = scheduled;
+    this.next = undefined;
+    this.go("count-in");
+  }
+
+  private async onMarker({ scheduled, name }: MarkerPassed): Promise<void> {
+    if (scheduled.mapId !== this.heard?.mapId) return;
+    if (name === "play-began") this.go("play");
+    if (name === "play-ended") await this.playEnded(true);
+    if (name === "map-ended") this.mapEnded();
+  }
+
+  private async playEnded(complete: boolean): Promise<void> {
+    const { fromBar, toBar } = currentBlock(this.state).state;
+    const tempo = nextTempo(this.state);
+    const whole = this.heard?.map.duration ?? 0;
+    const begun = this.heard && this.sound ? this.sound.now() - this.heard.start : 0;
+    const seconds = complete ? whole : Math.max(0, Math.min(whole, begun));
+    const early = this.early;
+    this.early = false;
+    this.transport = "breather";
+    await this.write("played", { tempo, seconds, fromBar, toBar, complete });
+    if (early) await this.judge("clean");
+  }
+
+  private mapEnded(): void {
+    if (this.next) return this.begin(this.next);
+    if (this.transport !== "breather") return;
+    if (this.canPlayOn() && !this.state.pending) return this.playFrom(0);
+    if (this.state.pending && this.options.plan.noVerdict === "again") {
+      this.transport = "stopped";
+      return this.playFrom(0);
+    }
+    this.go(this.state.pending ? "asking" : "stopped");
+  }
+
+  private canPlayOn(): boolean {
+    const { ended, resting } = this.state;
+    const { toppedOut } = currentBlock(this.state).state;
+    const slowFinish = this.state.endingWell !== undefined;
+    return !ended && !resting && (slowFinish || (!toppedOut && !offersAnotherWay(this.state)));
+  }
+
+  async judge(verdict: Verdict): Promise<void> {
+    if (this.transport === "play") return this.judgeWhilePlaying(verdict);
+    const play = this.state.pending;
+    if (!play) return;
+    const wasEndingWell = this.state.endingWell !== undefined;
+    const late = this.transport === "count-in";
+    await this.write("judged", { play, verdict });
+    if (wasEndingWell) return this.end("ended-well");
+    // A verdict that comes in the next count-in lets it go on, unless it moved the tempo.
+    if (late && this.canPlayOn() && nextTempo(this.state) === this.tempoHeard) return;
+    this.settle();
+  }
+
+  private async judgeWhilePlaying(verdict: Verdict): Promise<void> {
+    if (verdict === "clean") {
+      this.early = true;
+      return this.changed();
+    }
+    this.sound?.engine.stop();
+    await this.playEnded(false);
+    this.heard = undefined;
+    this.transport = "asking";
+    await this.judge("flawed");
+  }
+
+  /** Brings what sounds into line with the state after a decision. */
+  private settle(): void {
+    if (this.state.resting) return this.rest();
+    const restart = () => {
+      this.silence();
+      this.transport = "stopped";
+      if (this.sound && this.canPlayOn()) this.playFrom(this.sound.now() + RESTART_SECONDS);
+      else this.changed();
+    };
+    switch (this.transport) {
+      case "breather":
+        this.dropNext();
+        if (this.heard && !this.state.pending && this.canPlayOn()) {
+          this.playFrom(this.heard.start + this.heard.map.duration);
+        }
+        return this.changed();
+      case "asking":
+        return this.state.pending ? this.changed() : restart();
+      case "count-in":
+      case "play":
+        return restart();
+      case "resting":
+      case "stopped":
+        return this.changed();
+    }
+  }
+
+  private rest(): void {
+    this.silence();
+    this.go("resting");
+    const { since, seconds } = this.state.resting!;
+    const left = Math.max(0, since + seconds * 1000 - Date.now());
+    this.restTimer = setTimeout(() => void this.endRest(), left);
+  }
+
+  async endRest(): Promise<void> {
+    if (!this.state.resting) return;
+    clearTimeout(this.restTimer);
+    await this.write("rest-ended", {});
+    this.go("stopped");
+    if (this.sound) this.playFrom(this.sound.now() + RESTART_SECONDS);
+  }
+
+  /** Writes a decision that changes what is played, and plays that. */
+  private async decide<K extends EventKind>(kind: K, payload: Payload<K>): Promise<void> {
+    await this.write(kind, payload);
+    this.settle();
+  }
+
+  private dropNext(): void {
+    if (this.next) this.sound?.engine.withdraw(this.next);
+    this.next = undefined;
+  }
+
+  /** Takes the last decision back. A verdict taken back is asked for again. */
+  async undo(): Promise<void> {
+    const last = lastUndoable(this.ledger.events);
+    if (!last) return;
+    await this.write("undone", { event: last.id });
+    if (!this.state.pending || this.transport === "breather") return this.settle();
+    this.silence();
+    this.go("asking");
+  }
+
+  async nudge(direction: 1 | -1): Promise<void> {
+    const next = tempoFrom(currentBlock(this.state).state.tempo + direction * NUDGE_BPM);
+    if (next.ok) await this.decide("tempo-set", { tempo: next.value });
+  }
+
+  repeat = () => this.decide("repeated", {});
+  again = () => this.afterOffer("repeated", {});
+  skip = () => this.decide("skipped", {});
+  lower = () => this.afterOffer("lowered", { steps: 1 });
+  narrow = (range: Payload<"narrowed">) => this.afterOffer("narrowed", range);
+  declineOffer = () => this.afterOffer("offer-declined", {});
+
+  private async afterOffer<K extends EventKind>(kind: K, payload: Payload<K>): Promise<void> {
+    await this.decide(kind, payload);
+    if (this.transport === "stopped" && this.sound) {
+      this.playFrom(this.sound.now() + RESTART_SECONDS);
+    }
+  }
+
+  async takeRest(seconds: number): Promise<void> {
+    await this.write("rest-began", { seconds });
+    this.rest();
+  }
+
+  async moveOn(): Promise<void> {
+    this.silence();
+    this.transport = "stopped";
+    const { blockIndex, plan } = this.state;
+    if (blockIndex + 1 >= plan.blocks.length) return this.end("finished");
+    this.tempoHeard = undefined;
+    await this.write("moved-on", {});
+  }
+
+  async detail(about: { bar?: number; what?: Flaw }): Promise<void> {
+    const play = this.state.detailable;
+    if (play) await this.write("detailed", { play, ...about });
+  }
+
+  note = (text: string) => this.write("noted", { text });
+
+  async endWell(): Promise<void> {
+    const slow = tempoFrom(endWellTempo(this.state));
+    if (!slow.ok) return;
+    this.silence();
+    this.transport = "stopped";
+    await this.write("end-well-began", { tempo: slow.value });
+    await this.start();
+  }
+
+  async end(how: Payload<"ended">["how"]): Promise<void> {
+    this.silence();
+    this.transport = "stopped";
+    await this.write("ended", { how });
+  }
+
+  /** Stops everything at once, before anything is asked. */
+  async hurts(): Promise<void> {
+    await this.end("pain");
+  }
+
+  setVolume(volume: number): void {
+    this.sound?.engine.setVolume(volume);
+  }
+
+  /** The bar and beat that are heard now. */
+  position(): { bar: MapBar; beat: number } | undefined {
+    if (!this.heard || !this.sound) return undefined;
+    const at = this.sound.clock.heardNow() - this.heard.start;
+    const bar = this.heard.map.bars.findLast(({ start }) => start <= at);
+    if (!bar || at > bar.start + bar.duration) return undefined;
+    return { bar, beat: bar.beats.filter((beat) => beat <= at).length };
+  }
+
+  flushed = (withinMs: number) => this.ledger.flushed(withinMs);
+
+  dispose(): void {
+    this.silence();
+    this.ledger.dispose();
+    void this.sound?.close();
+  }
+}

@@ -1,0 +1,28 @@
+import { outputClock, type AudioClock } from "~/audio/clock";
+import { ClickEngine, type MarkerPassed } from "~/audio/engine";
+
+/** The sound of the stand: a live context, the click engine in it, and its clock. */
+export interface Sound {
+  readonly engine: ClickEngine;
+  readonly clock: AudioClock;
+  now(): number;
+  resume(): Promise<void>;
+  close(): Promise<void>;
+}
+
+/** Must be called from a press or a key: browsers start sound only then. */
+export async function openSound(onMarker: (passed: MarkerPassed) => void): Promise<Sound> {
+  const context = new AudioContext({ latencyHint: "interactive" });
+  const engine = await ClickEngine.create(context, onMarker);
+  engine.connect(context.destination);
+  return {
+    engine,
+    clock: outputClock(context),
+    now: () => context.currentTime,
+    resume: () => context.resume(),
+    async close() {
+      engine.dispose();
+      await context.close();
+    },
+  };
+}

@@ -1,0 +1,82 @@
+import Button from "@mui/material/Button";
+import { currentBlock, FLAWS } from "~/core/session";
+import { barLength, formatMetre } from "~/core/units";
+import { words } from "~/words";
+import type { StandRunner, StandView } from "./runner";
+import type { Position } from "./use-stand";
+import styles from "./stand-bars.module.css";
+
+interface StandBarsProps {
+  readonly view: StandView;
+  readonly position: Position | undefined;
+  readonly runner: StandRunner | undefined;
+}
+
+/** The bars to play; the one that is heard is marked. After a flawed play, a tap says where. */
+export function StandBars({ view, position, runner }: StandBarsProps) {
+  const { state } = view;
+  const { plan, state: block } = currentBlock(state);
+  const flawed = state.plays.find(({ id }) => id === state.detailable);
+  const here = position?.bar.part === "play" ? position.bar.number : undefined;
+  const narrowed = block.fromBar !== plan.fromBar || block.toBar !== plan.toBar;
+  return (
+    <section className={styles.bars}>
+      <ol className={styles.ribbon} aria-label={words.bars(block.fromBar, block.toBar)}>
+        {plan.bars.map(({ number, metre }, i) => {
+          const inside = number >= block.fromBar && number <= block.toBar;
+          const before = plan.bars[i - 1]?.metre;
+          const newMetre = !before || formatMetre(before) !== formatMetre(metre);
+          const classes = [
+            styles.bar,
+            inside ? "" : styles.outside,
+            here === number ? styles.here : "",
+            flawed?.bar === number ? styles.where : "",
+          ].join(" ");
+          const content = (
+            <>
+              <span className={styles.barNumber}>{number}</span>
+              {newMetre && <span className={styles.metre}>{formatMetre(metre)}</span>}
+            </>
+          );
+          return (
+            <li key={number} style={{ flexGrow: barLength(metre) }}>
+              {flawed && inside ? (
+                <button
+                  type="button"
+                  className={classes}
+                  aria-label={words.bars(number, number)}
+                  aria-pressed={flawed.bar === number}
+                  onClick={() => void runner?.detail({ bar: number })}
+                >
+                  {content}
+                </button>
+              ) : (
+                <span className={classes}>{content}</span>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+      <div className={styles.below}>
+        {flawed ? (
+          <>
+            <span>{words.stand.where}</span>
+            {FLAWS.map((what) => (
+              <Button
+                key={what}
+                size="small"
+                variant={flawed.what === what ? "contained" : "outlined"}
+                aria-pressed={flawed.what === what}
+                onClick={() => void runner?.detail({ what })}
+              >
+                {words.flaw[what]}
+              </Button>
+            ))}
+          </>
+        ) : (
+          narrowed && <span>{words.stand.narrowedTo(words.bars(block.fromBar, block.toBar))}</span>
+        )}
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,71 @@
+import IconButton from "@mui/material/IconButton";
+import Slider from "@mui/material/Slider";
+import { CircleHelp, LogOut, Moon, Sun, Volume2 } from "lucide-react";
+import { Link } from "react-router";
+import { useScheme } from "~/components/scheme";
+import { currentBlock } from "~/core/session";
+import { words } from "~/words";
+import type { StandView } from "./runner";
+import styles from "./stand-top.module.css";
+
+interface StandTopProps {
+  readonly view: StandView;
+  readonly home: string;
+  readonly onHelp: () => void;
+  readonly volume: number;
+  readonly onVolume: (volume: number) => void;
+}
+
+/** What is played, how long already, and the few things that are set rather than played. */
+export function StandTop({ view, home, onHelp, volume, onVolume }: StandTopProps) {
+  const { dark, toggle } = useScheme();
+  const { plan, state } = currentBlock(view.state);
+  const minutes = Math.floor(state.activeSeconds / 60);
+  return (
+    <header className={styles.top}>
+      <div className={styles.what}>
+        <strong>{plan.pieceTitle}</strong>
+        <span>
+          {plan.passageName || words.capital(words.bars(plan.fromBar, plan.toBar))}
+          {plan.focus && <em> · {plan.focus}</em>}
+        </span>
+      </div>
+      <Minutes played={minutes} of={plan.ladder.minutes} />
+      <p className={styles.sending} role="status" data-sending={view.sending}>
+        {words.stand.sending[view.sending]}
+      </p>
+      <div className={styles.volume}>
+        <Volume2 size={20} aria-hidden />
+        <Slider
+          aria-label={words.stand.volume}
+          size="small"
+          min={0}
+          max={1}
+          step={0.05}
+          value={volume}
+          onChange={(_, next) => onVolume(next as number)}
+        />
+      </div>
+      <IconButton onClick={toggle} aria-label={dark ? words.desk.light : words.desk.dark}>
+        {dark ? <Sun size={22} /> : <Moon size={22} />}
+      </IconButton>
+      <IconButton onClick={onHelp} aria-label={words.stand.help}>
+        <CircleHelp size={22} />
+      </IconButton>
+      <IconButton component={Link} to={home} aria-label={words.stand.leave}>
+        <LogOut size={22} />
+      </IconButton>
+    </header>
+  );
+}
+
+function Minutes({ played, of }: { played: number; of: number }) {
+  return (
+    <div className={styles.minutes}>
+      <span>{words.stand.blockMinutes(played, of)}</span>
+      <span className={styles.minuteBar} aria-hidden>
+        <span style={{ width: `${Math.min(100, (100 * played) / of)}%` }} />
+      </span>
+    </div>
+  );
+}

@@ -1,0 +1,130 @@
+import Button from "@mui/material/Button";
+import { useEffect, useState } from "react";
+import { useNavigate } from "react-router";
+import { currentBlock, type SessionEvent, type SessionPlan } from "~/core/session";
+import { words } from "~/words";
+import { BottomFields } from "./bottom-fields";
+import { EndedNote } from "./ended-note";
+import { HelpSheet } from "./help-sheet";
+import { NoteSheet } from "./note-sheet";
+import { StandFigure } from "./stand-figure";
+import { StandTop } from "./stand-top";
+import { Tools } from "./tools";
+import { useAwake, useOnlyWindow, usePosition, useStandRunner } from "./use-stand";
+import { useKeys } from "./use-keys";
+import { useVolume } from "./use-volume";
+import styles from "./stand.module.css";
+
+export interface StandProps {
+  readonly studioId: string;
+  readonly sessionId: string;
+  readonly personId: string;
+  readonly plan: SessionPlan;
+  readonly stored: readonly SessionEvent[];
+}
+
+/** The stand, in one window at a time. */
+export function Stand(props: StandProps) {
+  const { holding, take } = useOnlyWindow(props.sessionId);
+  if (holding === "elsewhere" || holding === "gone") {
+    return (
+      <main className={styles.elsewhere}>
+        <p>{holding === "gone" ? words.stand.gone : words.stand.elsewhere}</p>
+        <Button variant="contained" size="large" onClick={take}>
+          {words.stand.useHere}
+        </Button>
+      </main>
+    );
+  }
+  return <OpenStand {...props} held={holding === "held"} />;
+}
+
+const REST_SECONDS = 60;
+
+function OpenStand({ studioId, sessionId, personId, plan, stored, held }: StandProps & { held: boolean }) {
+  const { volume, setVolume } = useVolume();
+  const url = `/studio/${studioId}/sessions/${sessionId}/events`;
+  const { runner, view } = useStandRunner({ sessionId, plan, stored, url, volume });
+  const [sheet, setSheet] = useState<"help" | "note" | undefined>(undefined);
+  const navigate = useNavigate();
+  const { state, transport } = view;
+  const running = transport !== "stopped";
+  const position = usePosition(runner, running);
+  useAwake(running);
+
+  const ended = state.ended;
+  const endedHere = ended !== undefined && runner !== undefined && view.ready;
+  useEffect(() => {
+    if (!endedHere || ended === "pain") return;
+    let over = false;
+    void runner.flushed(4000).then((sent) => {
+      if (sent && !over) void navigate(`/studio/${studioId}/sessions/${sessionId}`);
+    });
+    return () => {
+      over = true;
+    };
+  }, [endedHere, ended, runner, navigate, studioId, sessionId]);
+
+  const usable = held && view.ready && !ended;
+  const act = (action: () => unknown) => () => void (usable && action());
+  const toggle = act(() => (running ? runner?.pause() : runner?.start()));
+  const clean = act(() => runner?.judge("clean"));
+  const flawed = act(() => runner?.judge("flawed"));
+  const undo = act(() => runner?.undo());
+  useKeys(
+    {
+      ArrowRight: clean,
+      PageDown: clean,
+      ArrowLeft: flawed,
+      PageUp: flawed,
+      " ": toggle,
+      u: undo,
+      Backspace: undo,
+      ArrowUp: act(() => runner?.nudge(1)),
+      ArrowDown: act(() => runner?.nudge(-1)),
+      r: act(() => runner?.repeat()),
+      s: act(() => runner?.skip()),
+      t: act(() => runner?.takeRest(REST_SECONDS)),
+      n: () => setSheet("note"),
+      e: act(() => runner?.endWell()),
+      h: act(() => runner?.hurts()),
+      "?": () => setSheet("help"),
+    },
+    sheet === undefined,
+  );
+
+  if (ended) {
+    return <EndedNote how={ended} kept={view.sending === "kept"} to={`/studio/${studioId}/sessions/${sessionId}`} />;
+  }
+  const { plan: block } = currentBlock(state);
+  return (
+    <main className={styles.stand} data-transport={transport}>
+      <h1 className="sr-only">{words.stand.title}</h1>
+      <StandTop
+        view={view}
+        home={`/studio/${studioId}/students/${personId}/today`}
+        onHelp={() => setSheet("help")}
+        volume={volume}
+        onVolume={(next) => {
+          setVolume(next);
+          runner?.setVolume(next);
+        }}
+      />
+      <StandFigure key={block.passageId} view={view} position={position} runner={runner} />
+      <BottomFields view={view} runner={runner} usable={usable} position={position} restSeconds={REST_SECONDS} />
+      <Tools
+        view={view}
+        runner={runner}
+        usable={usable}
+        restSeconds={REST_SECONDS}
+        onNote={() => setSheet("note")}
+      />
+      <HelpSheet open={sheet === "help"} onClose={() => setSheet(undefined)} />
+      <NoteSheet
+        open={sheet === "note"}
+        onClose={() => setSheet(undefined)}
+        onKeep={(text) => void runner?.note(text)}
+      />
+    </main>
+  );
+}

@@ -1,0 +1,75 @@
+import Button from "@mui/material/Button";
+import {
+  ChevronsRight,
+  Coffee,
+  Hand,
+  Minus,
+  NotebookPen,
+  Pause,
+  Plus,
+  RotateCcw,
+  Snail,
+  Undo2,
+} from "lucide-react";
+import { lastUndoable } from "~/core/session";
+import { words } from "~/words";
+import type { StandRunner, StandView } from "./runner";
+import styles from "./tools.module.css";
+
+interface ToolsProps {
+  readonly view: StandView;
+  readonly runner: StandRunner | undefined;
+  readonly usable: boolean;
+  readonly restSeconds: number;
+  readonly onNote: () => void;
+}
+
+const SIZE = 20;
+
+/** Always at hand, never in the way. */
+export function Tools({ view, runner, usable, restSeconds, onNote }: ToolsProps) {
+  const { stand } = words;
+  const nothingToUndo = lastUndoable(view.events) === undefined;
+  const tools = [
+    { label: stand.undo, icon: <Undo2 size={SIZE} />, act: () => runner?.undo(), off: nothingToUndo },
+    { label: stand.slower, icon: <Minus size={SIZE} />, act: () => runner?.nudge(-1) },
+    { label: stand.faster, icon: <Plus size={SIZE} />, act: () => runner?.nudge(1) },
+    { label: stand.repeat, icon: <RotateCcw size={SIZE} />, act: () => runner?.repeat() },
+    { label: stand.skip, icon: <ChevronsRight size={SIZE} />, act: () => runner?.skip() },
+    { label: stand.rest, icon: <Coffee size={SIZE} />, act: () => runner?.takeRest(restSeconds) },
+    { label: stand.note, icon: <NotebookPen size={SIZE} />, act: onNote },
+    { label: stand.endWell, icon: <Snail size={SIZE} />, act: () => runner?.endWell() },
+  ];
+  const paused = view.transport === "stopped" || view.transport === "asking";
+  return (
+    <nav className={styles.tools} aria-label={stand.more}>
+      {tools.map(({ label, icon, act, off }) => (
+        <Button
+          key={label}
+          color="inherit"
+          startIcon={icon}
+          disabled={!usable || off === true}
+          onClick={() => void act()}
+        >
+          {label}
+        </Button>
+      ))}
+      <Button
+        color="inherit"
+        startIcon={<Pause size={SIZE} />}
+        disabled={!usable || paused}
+        onClick={() => runner?.pause()}
+      >
+        {stand.pause}
+      </Button>
+      <Button
+        className={styles.hurts!}
+        startIcon={<Hand size={SIZE} />}
+        disabled={!usable}
+        onClick={() => void runner?.hurts()}
+      >
+        {stand.hurts}
+      </Button>
+    </nav>
+  );
+}

@@ -1,0 +1,29 @@
+import Button from "@mui/material/Button";
+import { Form } from "react-router";
+import { Field, type Refused } from "~/components/field";
+import { Page } from "~/components/page";
+import { words } from "~/words";
+import styles from "./student.module.css";
+
+export function StudentForm(props: { studioId: string; refused: Refused | undefined }) {
+  const { studioId, refused } = props;
+  return (
+    <Page
+      title={words.studentForm.title}
+      back={{ to: `/studio/${studioId}`, label: words.desk.week }}
+    >
+      <Form method="post" className={styles.form} noValidate>
+        <Field name="name" label={words.openRoom.student} refused={refused} autoFocus />
+        <Field
+          name="instrument"
+          label={words.openRoom.instrument}
+          helper={words.openRoom.optional}
+          refused={refused}
+        />
+        <Button type="submit" variant="contained">
+          {words.studentForm.submit}
+        </Button>
+      </Form>
+    </Page>
+  );
+}

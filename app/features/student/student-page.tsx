@@ -1,0 +1,102 @@
+import Button from "@mui/material/Button";
+import { Play, Plus } from "lucide-react";
+import { Link } from "react-router";
+import { TempoText } from "~/components/beat-unit";
+import { Empty, Page, Section } from "~/components/page";
+import type { Day } from "~/core/units";
+import { SessionList } from "~/features/progress/session-list";
+import type { LogEntry, PassageLine } from "~/features/shapes";
+import { words } from "~/words";
+import { PassageRow } from "./passage-row";
+import styles from "./student.module.css";
+
+interface PieceLine {
+  readonly id: string;
+  readonly title: string;
+  readonly origin: string;
+  readonly bars: number;
+  readonly markBpm: number;
+  readonly markUnit: Parameters<typeof TempoText>[0]["unit"];
+}
+
+export interface StudentPageProps {
+  readonly studioId: string;
+  readonly today: Day;
+  readonly person: { readonly id: string; readonly name: string; readonly instrument: string };
+  readonly pieces: readonly PieceLine[];
+  readonly passages: readonly PassageLine[];
+  readonly log: readonly LogEntry[];
+}
+
+/** A student's pieces with their passages: state, tempo now and target; and the latest sessions. */
+export function StudentPage({ studioId, today, person, pieces, passages, log }: StudentPageProps) {
+  const here = `/studio/${studioId}/students/${person.id}`;
+  const addPiece = (
+    <Button component={Link} to={`${here}/pieces/new`} variant="outlined" startIcon={<Plus size={18} />}>
+      {words.student.addPiece}
+    </Button>
+  );
+  return (
+    <Page
+      title={person.name}
+      lead={person.instrument}
+      back={{ to: `/studio/${studioId}`, label: words.desk.week }}
+      actions={
+        <>
+          {addPiece}
+          <Button component={Link} to={`${here}/today`} variant="contained" startIcon={<Play size={18} />}>
+            {words.student.today}
+          </Button>
+        </>
+      }
+    >
+      {pieces.length === 0 && (
+        <Section title={words.student.pieces}>
+          <Empty action={addPiece}>{words.student.noPieces}</Empty>
+        </Section>
+      )}
+      {pieces.map((piece) => {
+        const mine = passages.filter(({ pieceId }) => pieceId === piece.id);
+        return (
+          <Section
+            key={piece.id}
+            title={piece.title}
+            aside={
+              <span className={styles.aside}>
+                {[piece.origin, words.barCount(piece.bars)].filter(Boolean).join(" · ")} ·{" "}
+                <TempoText unit={piece.markUnit} bpm={piece.markBpm} /> ·{" "}
+                <Link to={`${here}/pieces/${piece.id}`}>{words.student.openPiece}</Link>
+              </span>
+            }
+          >
+            {mine.length === 0 ? (
+              <Empty
+                action={
+                  <Button component={Link} to={`${here}/pieces/${piece.id}`} variant="contained">
+                    {words.student.cut}
+                  </Button>
+                }
+              >
+                {words.student.noPassages}
+              </Empty>
+            ) : (
+              <ul className={styles.passages}>
+                {mine.map((passage) => (
+                  <PassageRow key={passage.id} studioId={studioId} today={today} passage={passage} />
+                ))}
+              </ul>
+            )}
+          </Section>
+        );
+      })}
+      {log.length > 0 && (
+        <Section
+          title={words.student.latest}
+          aside={<Link to={`${here}/log`}>{words.student.wholeLog}</Link>}
+        >
+          <SessionList studioId={studioId} entries={log} />
+        </Section>
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,36 @@
+import { CircleSlash2, HandHelping, Moon, Sprout } from "lucide-react";
+import type { ReactNode } from "react";
+import type { Look } from "~/core/judge";
+import { daysBetween, type Day } from "~/core/units";
+import { words } from "~/words";
+import styles from "./look-note.module.css";
+
+const ICONS = {
+  pain: <HandHelping size={16} aria-hidden />,
+  silent: <Moon size={16} aria-hidden />,
+  stuck: <CircleSlash2 size={16} aria-hidden />,
+  "nothing-yet": <Sprout size={16} aria-hidden />,
+} satisfies Record<Look["kind"], ReactNode>;
+
+function sentence(look: Look, today: Day): string {
+  switch (look.kind) {
+    case "pain":
+      return words.look.pain(words.ago(daysBetween(look.day, today)));
+    case "silent":
+      return words.look.silent(look.days);
+    case "stuck":
+      return words.look.stuck(look.title, words.bars(look.fromBar, look.toBar), look.tempo, look.days);
+    case "nothing-yet":
+      return words.look.nothingYet;
+  }
+}
+
+/** Why a student needs a look, in a sentence with its numbers. */
+export function LookNote({ look, today }: { look: Look; today: Day }) {
+  return (
+    <p className={`${styles.note} ${styles[look.kind]}`}>
+      {ICONS[look.kind]}
+      <span>{sentence(look, today)}</span>
+    </p>
+  );
+}

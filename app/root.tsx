@@ -1,0 +1,55 @@
+import "@fontsource-variable/atkinson-hyperlegible-next/index.css";
+import "~/theme/page.css";
+import CssBaseline from "@mui/material/CssBaseline";
+import InitColorSchemeScript from "@mui/material/InitColorSchemeScript";
+import { ThemeProvider } from "@mui/material/styles";
+import type { ReactNode } from "react";
+import { Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteLoaderData } from "react-router";
+import { Trouble } from "~/components/trouble";
+import { LocaleProvider } from "~/components/locale";
+import { nonceContext } from "~/server/context";
+import { preferredLocale } from "~/server/locale";
+import { theme } from "~/theme/theme";
+import type { Route } from "./+types/root";
+
+export const loader = ({ context, request }: Route.LoaderArgs) => ({
+  nonce: context.get(nonceContext),
+  locale: preferredLocale(request.headers.get("accept-language")),
+});
+
+export const shouldRevalidate = () => false;
+
+export function Layout({ children }: { children: ReactNode }) {
+  const data = useRouteLoaderData<typeof loader>("root");
+  // Browsers hide a nonce once it is applied; what the server sent is then no longer in the page.
+  const nonce = typeof document === "undefined" ? data?.nonce : undefined;
+  return (
+    <html lang="en" suppressHydrationWarning>
+      <head>
+        <meta charSet="utf-8" />
+        <meta name="viewport" content="width=device-width, initial-scale=1" />
+        <meta property="csp-nonce" nonce={nonce} suppressHydrationWarning />
+        <link rel="icon" href="/icon.svg" type="image/svg+xml" />
+        <Meta />
+        <Links nonce={nonce} />
+      </head>
+      <body>
+        <InitColorSchemeScript attribute="data-scheme" nonce={nonce} />
+        <ThemeProvider theme={theme} defaultMode="system" disableTransitionOnChange>
+          <CssBaseline />
+          <LocaleProvider locale={data?.locale ?? "en"}>{children}</LocaleProvider>
+        </ThemeProvider>
+        <ScrollRestoration nonce={nonce} />
+        <Scripts nonce={nonce} />
+      </body>
+    </html>
+  );
+}
+
+export default function App() {
+  return <Outlet />;
+}
+
+export function ErrorBoundary({ error }: Route.ErrorBoundaryProps) {
+  return <Trouble error={error} />;
+}

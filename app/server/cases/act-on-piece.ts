@@ -1,0 +1,56 @@
+import * as v from "valibot";
+import { err, ok, unreachable, type Result } from "~/core/result";
+import { PASSAGE_STATES } from "~/core/score";
+import { pieceById, studentById } from "~/db/queries";
+import { readForm, sentences, type FormRefused } from "../form";
+import type { Services } from "../services";
+import { cutPassage, cutSchema, putAway, setState } from "./passages";
+
+const id = v.pipe(v.string(), v.uuid());
+
+/** What the piece page can ask for besides a cut. */
+const actSchema = v.variant("act", [
+  v.object({ act: v.literal("cut") }),
+  v.object({
+    act: v.literal("state"),
+    passage: id,
+    state: v.picklist([...PASSAGE_STATES, "record"]),
+  }),
+  v.object({ act: v.literal("retire"), passage: id }),
+]);
+
+interface Where {
+  readonly studioId: string;
+  readonly personId: string;
+  readonly pieceId: string;
+}
+
+/** Cuts a passage (and gives its id), or changes one. */
+export async function actOnPiece(
+  services: Services,
+  { studioId, personId, pieceId }: Where,
+  form: FormData,
+): Promise<Result<string | undefined, FormRefused>> {
+  const act = v.safeParse(actSchema, Object.fromEntries(form));
+  if (!act.success) return err({ errors: sentences(act.issues), values: {} });
+  switch (act.output.act) {
+    case "cut": {
+      await studentById(services.db, studioId, personId);
+      const piece = await pieceById(services.db, studioId, pieceId);
+      const numbers = ["fromBar", "toBar", "pickupBeats", "endBeats"];
+      const cut = readForm(form, cutSchema(piece), numbers);
+      if (!cut.ok) return cut;
+      return ok(await cutPassage(services, studioId, { personId, pieceId }, cut.value));
+    }
+    case "state": {
+      const { passage, state } = act.output;
+      await setState(services, studioId, passage, state === "record" ? null : state);
+      return ok(undefined);
+    }
+    case "retire":
+      await putAway(services, studioId, act.output.passage);
+      return ok(undefined);
+    default:
+      return unreachable(act.output);
+  }
+}

@@ -1,0 +1,63 @@
+import { err, ok, type Result } from "~/core/result";
+import type { SessionEvent } from "~/core/session";
+import { eventsOf, insertEvents, sessionById, studioById } from "~/db/queries";
+import type { Services } from "../services";
+import { projectSession } from "./project-session";
+
+/** Why events were not taken; `next` is the position that the server expects. */
+export interface NotTaken {
+  readonly kind: "gap" | "conflict";
+  readonly next: number;
+  readonly sentence: string;
+}
+
+/**
+ * Which of the events are new, given those stored. An event that is stored already is passed over;
+ * a position that is taken by another event, or one that leaves a gap, refuses the whole batch.
+ */
+export function newAmong(
+  stored: readonly SessionEvent[],
+  incoming: readonly SessionEvent[],
+): Result<SessionEvent[], NotTaken> {
+  const seqById = new Map(stored.map(({ id, seq }) => [id, seq]));
+  const fresh: SessionEvent[] = [];
+  let next = stored.length;
+  for (const event of [...incoming].sort((a, b) => a.seq - b.seq)) {
+    const known = seqById.get(event.id);
+    if (known === event.seq) continue;
+    if (known !== undefined || event.seq < next) {
+      const sentence = `Event ${event.seq} is already there and is another one.`;
+      return err({ kind: "conflict", next: stored.length, sentence });
+    }
+    if (event.seq > next) {
+      const sentence = `Event ${event.seq} came before event ${next}.`;
+      return err({ kind: "gap", next: stored.length, sentence });
+    }
+    seqById.set(event.id, event.seq);
+    fresh.push(event);
+    next++;
+  }
+  return ok(fresh);
+}
+
+/** Appends events to a session and brings the projections up to date, all or nothing. */
+export async function appendEvents(
+  { db }: Pick<Services, "db">,
+  studioId: string,
+  sessionId: string,
+  incoming: readonly SessionEvent[],
+): Promise<Result<{ next: number }, NotTaken>> {
+  return db.transaction(async (tx) => {
+    const studio = await studioById(tx, studioId);
+    const session = await sessionById(tx, studioId, sessionId);
+    const stored = await eventsOf(tx, studioId, sessionId);
+    const fresh = newAmong(stored, incoming);
+    if (!fresh.ok) return fresh;
+    if (fresh.value.length > 0) {
+      await insertEvents(tx, studioId, sessionId, fresh.value);
+      const all = [...stored, ...fresh.value];
+      await projectSession(tx, studioId, studio.time_zone, session, all);
+    }
+    return ok({ next: stored.length + fresh.value.length });
+  });
+}

@@ -1,0 +1,62 @@
+import { estimate } from "~/core/record";
+import { replay, summarise, type SessionEvent, type SessionPlan } from "~/core/session";
+import { addDays, dayOf, daysBetween, type Day } from "~/core/units";
+import type { Queries } from "~/db/client";
+import { playedDays, putPassageDay, replaceSession, repsOfPassage } from "~/db/queries";
+
+/** Plays older than this weigh next to nothing and are not read. */
+const RECORD_DAYS = 90;
+
+async function estimateDays(
+  db: Queries,
+  studioId: string,
+  passageId: string,
+  from: Day,
+): Promise<void> {
+  for (const { day, target } of await playedDays(db, studioId, passageId, from)) {
+    const reps = await repsOfPassage(db, studioId, passageId, addDays(day, -RECORD_DAYS), day);
+    const recorded = reps.flatMap(({ tempo, verdict, day: played, count }) =>
+      Array.from({ length: count }, () => ({ tempo, verdict, daysAgo: daysBetween(played, day) })),
+    );
+    await putPassageDay(db, studioId, passageId, day, estimate(recorded, target));
+  }
+}
+
+export interface StoredSession {
+  readonly id: string;
+  readonly person_id: string;
+  readonly plan: SessionPlan;
+}
+
+/** Writes everything that is counted from a session's events; running it again changes nothing. */
+export async function projectSession(
+  db: Queries,
+  studioId: string,
+  timeZone: string,
+  session: StoredSession,
+  events: readonly SessionEvent[],
+): Promise<void> {
+  const first = events[0];
+  if (!first) return;
+  const state = replay(session.plan, events);
+  const day = dayOf(first.at, timeZone);
+  const judged = state.plays.filter(({ verdict }) => verdict !== undefined);
+  await replaceSession(db, {
+    studioId,
+    sessionId: session.id,
+    personId: session.person_id,
+    day,
+    startedAt: new Date(first.at),
+    lastAt: new Date(events.at(-1)!.at),
+    ended: state.ended,
+    notes: state.notes,
+    blocks: summarise(state),
+    reps: judged.map((play) => ({
+      ...play,
+      passageId: session.plan.blocks[play.blockIndex]!.passageId,
+    })),
+  });
+  for (const passageId of new Set(session.plan.blocks.map((block) => block.passageId))) {
+    await estimateDays(db, studioId, passageId, day);
+  }
+}

@@ -1,0 +1,9 @@
+import { allStudios, studioById } from "~/db/queries";
+import type { Services } from "../services";
+
+/** The rooms that this server holds. */
+export const rooms = async ({ db }: Services) =>
+  (await allStudios(db)).map(({ id, name }) => ({ id, name }));
+
+/** What the desk's header needs to know of a room. */
+export const roomOf = ({ db }: Services, studioId: string) => studioById(db, studioId);

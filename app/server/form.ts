@@ -1,0 +1,37 @@
+import * as v from "valibot";
+import { err, ok, type Result } from "~/core/result";
+
+/** What a refused form gives back: a sentence per field, and everything that was typed. */
+export interface FormRefused {
+  readonly errors: Readonly<Record<string, string>>;
+  readonly values: Readonly<Record<string, string>>;
+}
+
+const text = (value: FormDataEntryValue): string => (typeof value === "string" ? value : "");
+
+/** An empty number field is not zero. */
+const asNumber = (value: string): number => (value.trim() === "" ? NaN : Number(value));
+
+/** The first sentence per dotted field path. */
+export function sentences(issues: readonly v.BaseIssue<unknown>[]): Record<string, string> {
+  const found: Record<string, string> = {};
+  for (const issue of issues) found[v.getDotPath(issue) ?? "form"] ??= issue.message;
+  return found;
+}
+
+/** Reads a form by a schema; `numbers` names the fields that hold one. */
+export function readForm<S extends v.GenericSchema>(
+  form: FormData,
+  schema: S,
+  numbers: readonly string[] = [],
+): Result<v.InferOutput<S>, FormRefused> {
+  const values = Object.fromEntries([...form].map(([key, value]) => [key, text(value)]));
+  const typed = Object.fromEntries(
+    Object.entries(values).map(([key, value]) => [
+      key,
+      numbers.includes(key) ? asNumber(value) : value,
+    ]),
+  );
+  const read = v.safeParse(schema, typed);
+  return read.success ? ok(read.output) : err({ errors: sentences(read.issues), values });
+}

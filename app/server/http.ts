@@ -1,0 +1,97 @@
+import { randomBytes, randomUUID } from "node:crypto";
+import path from "node:path";
+import { createRequestHandler } from "@react-router/express";
+import compression from "compression";
+import express, { type ErrorRequestHandler, type Express, type RequestHandler } from "express";
+import { RouterContextProvider, type ServerBuild } from "react-router";
+import { nonceContext, servicesContext } from "./context";
+import type { Services } from "./services";
+
+const SAFE_METHODS = new Set(["GET", "HEAD", "OPTIONS"]);
+
+/** Headers that every answer carries, pages or not. */
+const commonHeaders: RequestHandler = (_request, response, next) => {
+  response.set({
+    "X-Content-Type-Options": "nosniff",
+    "Referrer-Policy": "same-origin",
+    "X-Frame-Options": "DENY",
+    "Permissions-Policy": "camera=(), geolocation=(), microphone=(self), midi=(self)",
+  });
+  next();
+};
+
+/** Anything that changes something comes from our own pages. */
+const sameOriginOnly: RequestHandler = (request, response, next) => {
+  if (SAFE_METHODS.has(request.method)) return next();
+  const { origin, host } = request.headers;
+  if (origin && URL.canParse(origin) && new URL(origin).host === host) return next();
+  response.status(403).type("text").send("This request did not come from a page of Fidus.");
+};
+
+function contentPolicy(nonce: string, development: boolean): string {
+  const scripts = `'self' 'nonce-${nonce}'`;
+  return [
+    "default-src 'self'",
+    `script-src ${scripts}${development ? " 'unsafe-eval'" : ""}`,
+    `style-src-elem 'self' ${development ? "'unsafe-inline'" : `'nonce-${nonce}'`}`,
+    "style-src-attr 'unsafe-inline'",
+    "img-src 'self' data:",
+    "font-src 'self' data:",
+    `connect-src 'self'${development ? " ws:" : ""}`,
+    "worker-src 'self' blob:",
+    "base-uri 'none'",
+    "form-action 'self'",
+    "frame-ancestors 'none'",
+    "object-src 'none'",
+  ].join("; ");
+}
+
+const lastResort: ErrorRequestHandler = (error, _request, response, next) => {
+  if (response.headersSent) return next(error);
+  const id = randomUUID().slice(0, 8);
+  process.stderr.write(`${id} ${error instanceof Error ? error.stack : String(error)}\n`);
+  response.status(500).type("text").send(`Something went wrong here. It is noted as ${id}.`);
+};
+
+export interface HttpOptions {
+  readonly services: Services;
+  readonly build: ServerBuild | (() => Promise<ServerBuild>);
+  /** The folder with the built client; absent in development. */
+  readonly clientFolder?: string;
+  /** Serves client modules in development. */
+  readonly development?: RequestHandler;
+}
+
+/** The web server: static files, then the pages. */
+export function createHttp({ services, build, clientFolder, development }: HttpOptions): Express {
+  const app = express();
+  app.disable("x-powered-by");
+  app.use(commonHeaders, sameOriginOnly, compression());
+  if (development) app.use(development);
+  if (clientFolder) {
+    const assets = path.join(clientFolder, "assets");
+    app.use("/assets", express.static(assets, { immutable: true, maxAge: "1y", index: false }));
+    app.use(express.static(clientFolder, { index: false, maxAge: 0 }));
+  }
+  const nonces = new WeakMap<object, string>();
+  app.use((request, response, next) => {
+    const nonce = randomBytes(16).toString("base64");
+    nonces.set(request, nonce);
+    response.set("Content-Security-Policy", contentPolicy(nonce, development !== undefined));
+    next();
+  });
+  app.use(
+    createRequestHandler({
+      build,
+      mode: development ? "development" : "production",
+      getLoadContext(request) {
+        const context = new RouterContextProvider();
+        context.set(servicesContext, services);
+        context.set(nonceContext, nonces.get(request)!);
+        return context;
+      },
+    }),
+  );
+  app.use(lastResort);
+  return app;
+}

@@ -1,0 +1,63 @@
+import { randomUUID } from "node:crypto";
+import type { Server } from "node:http";
+import path from "node:path";
+import type { RequestHandler } from "express";
+import type { ServerBuild } from "react-router";
+import { openDatabase } from "~/db/client";
+import { allStudios } from "~/db/queries";
+import { seedDemo } from "../../demo/seed";
+import { readEnvironment } from "./environment";
+import { createHttp, type HttpOptions } from "./http";
+import type { Services } from "./services";
+
+export interface StartOptions {
+  /** The application's folder. */
+  readonly root: string;
+  readonly variables: NodeJS.ProcessEnv;
+  /** Development: where pages and client modules come from. */
+  readonly development?: { readonly middleware: RequestHandler; readonly build: HttpOptions["build"] };
+}
+
+export interface Running {
+  readonly address: string;
+  close(): Promise<void>;
+}
+
+const listening = (server: Server): Promise<void> =>
+  new Promise((resolve, reject) => server.once("listening", resolve).once("error", reject));
+
+/** Opens the data, fills the demo when asked to, and listens. */
+export async function start({ root, variables, development }: StartOptions): Promise<Running> {
+  const { dataDir, host, port, demo } = readEnvironment(root, variables);
+  const db = await openDatabase(root, dataDir);
+  const services: Services = { db, now: Date.now, newId: randomUUID };
+  try {
+    if (demo && (await allStudios(db)).length === 0) await seedDemo(services);
+    const app = createHttp({
+      services,
+      ...(development
+        ? { build: development.build, development: development.middleware }
+        : {
+            // The module is a ServerBuild; only its optional keys are typed more loosely.
+            build: () =>
+              import("virtual:react-router/server-build") as unknown as Promise<ServerBuild>,
+            clientFolder: path.join(root, "build/client"),
+          }),
+    });
+    const server = app.listen(port, host);
+    await listening(server);
+    const bound = server.address();
+    const actual = bound && typeof bound === "object" ? bound.port : port;
+    return {
+      address: `http://${host}:${actual}`,
+      async close() {
+        server.closeAllConnections();
+        await new Promise((resolve) => server.close(resolve));
+        await db.close();
+      },
+    };
+  } catch (error) {
+    await db.close();
+    throw error;
+  }
+}

@@ -1,0 +1,14 @@
+import { dayOf, type Day } from "~/core/units";
+import type { Database } from "~/db/client";
+import type { Studio } from "~/db/queries";
+
+/** What every use case is given: nothing is reached for, everything can be replaced in a test. */
+export interface Services {
+  readonly db: Database;
+  /** Milliseconds since 1970. */
+  readonly now: () => number;
+  readonly newId: () => string;
+}
+
+export const todayIn = ({ now }: Pick<Services, "now">, studio: Pick<Studio, "time_zone">): Day =>
+  dayOf(now(), studio.time_zone);

@@ -1,0 +1,45 @@
+import type { PassageState } from "~/core/score";
+import type { BeatUnit } from "~/core/units";
+
+const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
+
+export const music = {
+  beatUnit: {
+    whole: "whole note",
+    "dotted-half": "dotted half note",
+    half: "half note",
+    "dotted-quarter": "dotted quarter note",
+    quarter: "quarter note",
+    "dotted-eighth": "dotted eighth note",
+    eighth: "eighth note",
+    sixteenth: "sixteenth note",
+  } satisfies Record<BeatUnit, string>,
+  state: { raw: "raw", forming: "forming", safe: "safe" } satisfies Record<PassageState, string>,
+  bpm: (tempo: number | string) => `${tempo} bpm`,
+  bars: (from: number, to: number) => (from === to ? `bar ${from}` : `bars ${from}–${to}`),
+  barCount: (count: number) => `${count} ${plural(count, "bar", "bars")}`,
+  minutes: (count: number) => {
+    const whole = Math.round(count);
+    if (count > 0 && whole === 0) return "under 1 min";
+    return `${whole} min`;
+  },
+  plays: (count: number) => `${count} ${plural(count, "play", "plays")}`,
+  cleanOf: (clean: number, plays: number) => `${clean} of ${plays} clean`,
+  days: (count: number) => `${count} ${plural(count, "day", "days")}`,
+  barRibbon: {
+    label: (bars: number) => `${bars} ${plural(bars, "bar", "bars")}`,
+    choose: "Bars. Drag over them, or use the arrow keys with Shift, to choose a passage.",
+    bar: (number: number, flawed: number) =>
+      flawed ? `bar ${number}, flawed ${flawed} ${plural(flawed, "time", "times")}` : `bar ${number}`,
+    pickup: (beats: number) => `pickup of ${beats} ${plural(beats, "beat", "beats")}`,
+  },
+  staircase: {
+    label: (rungs: number, span: readonly [number, number] | undefined) => {
+      const what = `A staircase of ${rungs} ${plural(rungs, "rung", "rungs")}`;
+      return span ? `${what} from ${span[0]} to ${span[1]} bpm` : what;
+    },
+    comfortable: "comfortable",
+    ceiling: "ceiling",
+  },
+  minuteRibbon: { label: (total: number) => `Today's ${Math.round(total)} minutes` },
+} as const;

@@ -1,0 +1,142 @@
+import type { Flaw } from "~/core/session";
+import type { Gate } from "~/core/gate";
+
+const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
+
+export const stand = {
+  flaw: {
+    notes: "notes",
+    rhythm: "rhythm",
+    tone: "tone",
+    tension: "tension",
+    memory: "memory",
+    coordination: "coordination",
+  } satisfies Record<Flaw, string>,
+  stand: {
+    title: "Stand",
+    start: "Start",
+    goOn: "Go on",
+    pause: "Pause",
+    clean: "Clean",
+    flawed: "Flawed",
+    cleanKey: "→ or PageDown",
+    flawedKey: "← or PageUp",
+    earlyClean: "Clean, when the bar is over",
+    stopHere: "Flawed: stop here",
+    undo: "Undo",
+    slower: "Slower",
+    faster: "Faster",
+    repeat: "Begin the count again",
+    skip: "Next rung",
+    rest: "Rest",
+    note: "Note",
+    endWell: "End well",
+    hurts: "It hurts: stop",
+    help: "Keys",
+    volume: "Volume of the click",
+    more: "More",
+    leave: "Leave the stand",
+    opening: "Opening…",
+    hiddenTempo: "tempo hidden",
+    rung: (number: number, of: number) => `Rung ${number} of ${of}`,
+    blockMinutes: (played: number, of: number) => `${played} of ${of} min`,
+    tempoSaid: (bpm: number, unit: string) => `${bpm} bpm, ${unit}`,
+    phase: {
+      ready: "Ready",
+      stopped: "Paused",
+      "count-in": "Count-in",
+      play: "Play",
+      breather: "How was it?",
+      asking: "How was it?",
+      resting: "Rest",
+      judged: "Breathe",
+    },
+    countInBar: (bar: number, of: number) => (of > 1 ? `Count-in ${bar} of ${of}` : "Count-in"),
+    playBar: (bar: number) => `Bar ${bar}`,
+    slowOne: "One slow one, and well",
+    gate: (gate: Gate): string => {
+      switch (gate.kind) {
+        case "in-a-row":
+          return "clean in a row";
+        case "in-all":
+          return "clean in all";
+        case "of-last":
+          return `clean of the last ${gate.window}`;
+      }
+    },
+    count: (count: number, needed: number) => `${count} of ${needed}`,
+    where: "Where? Tap a bar. What?",
+    narrowedTo: (bars: string) => `Only ${bars} for now, then the whole passage again`,
+    resting: (seconds: number) =>
+      `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`,
+    endRest: "Go on now",
+    offer: {
+      title: (times: number) => `${times} flawed at this tempo. Another way?`,
+      lower: (tempo: number | undefined) => (tempo === undefined ? "A rung lower" : `Lower: ${tempo} bpm`),
+      smaller: (bars: string) => `Smaller: ${bars}`,
+      rest: "Rest a minute",
+      leave: "Leave it for today",
+      same: "Go on as it is",
+    },
+    top: {
+      title: "The target is reached.",
+      sub: (bpm: number) => `The gate passed at ${bpm} bpm.`,
+      next: (title: string) => `Next: ${title}`,
+      again: "Once more at the target",
+      endWell: "End well: one slow play",
+      finish: "Finish",
+    },
+    sending: {
+      sent: "All kept",
+      sending: "Keeping…",
+      kept: "Kept on this device until the connection is back",
+    },
+    elsewhere: "This session is open in another window.",
+    useHere: "Go on here",
+    gone: "Going on in another window.",
+    noteTitle: "A note for the log",
+    noteLabel: "One line",
+    noteSave: "Keep it",
+    painTitle: "Stopped.",
+    painLead: "Put the instrument down. What was played is kept.",
+    painDone: "To the summary",
+    ended: "The session is ended. What was played is kept.",
+    endedKept: "What was played is kept on this device and goes to the desk when the connection is back.",
+    toAfterwards: "What moved",
+    helpTitle: "Keys and pedals",
+    keys: [
+      ["→  PageDown", "clean"],
+      ["←  PageUp", "flawed; while playing: stop here"],
+      ["Space", "start, pause"],
+      ["U  Backspace", "undo"],
+      ["↑  ↓", "a little faster, a little slower"],
+      ["R", "begin the count again"],
+      ["S", "next rung"],
+      ["T", "rest"],
+      ["N", "note"],
+      ["E", "end well: one slow play, then finish"],
+      ["H", "it hurts: stop"],
+      ["?", "these keys"],
+    ] as readonly (readonly [string, string])[],
+    pedals: "A page-turn pedal works as it is: forward is clean, back is flawed.",
+    close: "Close",
+    plays: (count: number) => `${count} ${plural(count, "play", "plays")}`,
+  },
+  sound: {
+    title: "Sound check",
+    lead: "Fidus plays its click and listens to itself inside the browser, sample by sample.",
+    start: "Check the click",
+    running: "Listening…",
+    tempo: "Tempo",
+    subdivision: "Clicks per beat",
+    seconds: "Seconds",
+    result: (clicks: number, worst: string, mean: string) =>
+      `${clicks} clicks. Furthest from its place: ${worst} of a sample; on average ${mean}.`,
+    missed: (missed: number, extra: number) => `Missing: ${missed}. Too many: ${extra}.`,
+    rate: (rate: number, microseconds: string) =>
+      `A sample at ${rate} Hz lasts ${microseconds} µs. The ear tells apart about two thousand of them.`,
+    volume: "Set the volume so that you hear the click through your playing, and no louder.",
+    live: "As played here",
+    offline: "Computed ahead",
+  },
+} as const;

@@ -1,0 +1,18 @@
+// Starts the built application. Reads FIDUS_DATA, FIDUS_PORT, FIDUS_HOST and FIDUS_DEMO.
+import path from "node:path";
+import { fileURLToPath } from "node:url";
+import { start } from "../build/server/index.js";
+
+const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "..");
+
+try {
+  const running = await start({ root, variables: process.env });
+  process.stdout.write(`Fidus is ready at ${running.address}\n`);
+  for (const signal of ["SIGINT", "SIGTERM"]) {
+    // PGlite keeps the process alive: close it and leave by ourselves.
+    process.once(signal, () => running.close().finally(() => process.exit(0)));
+  }
+} catch (error) {
+  process.stderr.write(`${error instanceof Error ? error.message : String(error)}\n`);
+  process.exit(1);
+}
