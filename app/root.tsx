@@ -35,7 +35,7 @@ export function Layout({ children }: { children: ReactNode }) {
       </head>
       <body>
         <InitColorSchemeScript attribute="data-scheme" nonce={nonce} />
-        <ThemeProvider theme={theme} defaultMode="system" disableTransitionOnChange>
+        <ThemeProvider theme={theme} defaultMode="system">
           <CssBaseline />
           <LocaleProvider locale={data?.locale ?? "en"}>{children}</LocaleProvider>
         </ThemeProvider>

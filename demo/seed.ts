@@ -1,3 +1,179 @@
+import { ladderSchema, type StartRule } from "~/core/ladder";
+import { simulateSitting, Learner, seeded, seededUuid, type Random } from "~/core/simulate";
+import { addDays, dayOf } from "~/core/units";
+import { addPiece, readPieceForm } from "~/server/cases/add-piece";
+import { appendEvents } from "~/server/cases/append-events";
+import { addStudent, openRoom } from "~/server/cases/open-room";
+import { cutPassage, setLadder } from "~/server/cases/passages";
+import { setConcert } from "~/server/cases/rooms";
+import { startSession } from "~/server/cases/start-session";
 import type { Services } from "~/server/services";
+import * as v from "valibot";
+import { ROOM, STUDENTS, type DemoPassage, type DemoPiece, type DemoStudent } from "./scenario";
 
-export async function seedDemo(_services: Services): Promise<void> {}
+const SEED = 20_260_504;
+const DAY_MS = 86_400_000;
+const PRACTICE_HOUR_MS = 17 * 3_600_000;
+const ORDINARY = { learning: 0.003, forgetting: 0.02, fatigue: 0.0006, width: 0.075 };
+
+interface Practising {
+  readonly passageId: string;
+  readonly passage: DemoPassage;
+  readonly learner: Learner;
+}
+
+const START_RULES: Record<DemoPassage["ladder"]["rule"], StartRule> = {
+  comfortable: { kind: "comfortable" },
+  ended: { kind: "where-ended" },
+  "ended-less": { kind: "where-ended-less", steps: 1 },
+};
+
+function ladderOf({ ladder }: DemoPassage) {
+  const { school, step = 5, start, target, clean = 3, rule, minutes } = ladder;
+  return v.parse(ladderSchema, {
+    school:
+      school === "even"
+        ? { name: "even-steps", numbers: { step } }
+        : {
+            name: "percent-steps",
+            numbers: { percent: 10, percentAbove: 5, knee: 75, least: 2 },
+          },
+    start,
+    target,
+    startRule: START_RULES[rule],
+    gate: { kind: "in-a-row", plays: clean, afterFlawed: "reset" },
+    offerAfter: 5,
+    rest: ladder.rest ?? 0,
+    minutes,
+    hidden: ladder.hidden ?? false,
+    countInBars: 1,
+    subdivision: ladder.subdivision ?? 1,
+  });
+}
+
+function pieceForm(piece: DemoPiece): FormData {
+  const form = new FormData();
+  const { title, origin, kind, bars, metre, changes, pickupBeats, markBpm, markUnit } = piece;
+  const fields = { title, origin, kind, bars, metre, changes, pickupBeats, markBpm, markUnit };
+  for (const [key, value] of Object.entries(fields)) form.set(key, String(value ?? ""));
+  form.set("pickupBeats", String(pickupBeats ?? 0));
+  return form;
+}
+
+/** One student through the weeks, with the same use cases that the pages call. */
+class DemoPerson {
+  private practising: Practising[] = [];
+  private pieceIds = new Map<DemoPiece, string>();
+  private lastDaysAgo: number | undefined;
+
+  constructor(
+    private readonly services: Services,
+    private readonly studioId: string,
+    private readonly personId: string,
+    private readonly student: DemoStudent,
+    private readonly random: Random,
+  ) {}
+
+  private async cutWhatIsNew(weeksAgo: number): Promise<void> {
+    for (const piece of this.student.pieces) {
+      for (const passage of piece.passages) {
+        const known = this.practising.some((each) => each.passage === passage);
+        if (!known && passage.sinceWeek >= weeksAgo) await this.cut(piece, passage);
+      }
+    }
+  }
+
+  private async cut(piece: DemoPiece, passage: DemoPassage): Promise<void> {
+    const { services, studioId, personId } = this;
+    let pieceId = this.pieceIds.get(piece);
+    if (!pieceId) {
+      const form = readPieceForm(pieceForm(piece));
+      if (!form.ok) throw new Error(`${piece.title}: ${JSON.stringify(form.error.errors)}`);
+      pieceId = await addPiece(services, studioId, personId, form.value);
+      this.pieceIds.set(piece, pieceId);
+    }
+    const { fromBar, toBar, pickupBeats = 0, name = "", focus = "" } = passage;
+    const range = { fromBar, toBar, pickupBeats, endBeats: 0, name, focus };
+    const passageId = await cutPassage(services, studioId, { personId, pieceId }, range);
+    await setLadder(services, studioId, passageId, ladderOf(passage));
+    const learner = new Learner({ ...ORDINARY, ...passage.learner }, this.random);
+    this.practising.push({ passageId, passage, learner });
+  }
+
+  /** What happens on one day, so many days before today. */
+  async live(daysAgo: number, startsAt: number): Promise<void> {
+    const { days, silentDays = 0, painDaysAgo, sinceWeek } = this.student;
+    if (daysAgo > sinceWeek * 7) return;
+    await this.cutWhatIsNew(daysAgo / 7);
+    const hurtToday = painDaysAgo === daysAgo;
+    const away = daysAgo < silentDays || (painDaysAgo !== undefined && daysAgo < painDaysAgo);
+    const chance = days[new Date(startsAt).getUTCDay()]!;
+    const practises = this.random() < chance;
+    if (away || !(practises || hurtToday) || this.practising.length === 0) return;
+    const nights = (this.lastDaysAgo ?? daysAgo) - daysAgo;
+    for (const { learner } of this.practising) learner.sleep(nights);
+    await this.practise(startsAt, hurtToday);
+    this.lastDaysAgo = daysAgo;
+  }
+
+  private async practise(startsAt: number, hurts: boolean): Promise<void> {
+    const { services, studioId, personId, random } = this;
+    const today = this.practising.filter((_, i) => i === 0 || random() < 0.75);
+    const ids = today.map(({ passageId }) => passageId);
+    const started = await startSession(services, studioId, personId, ids);
+    if (!started.ok) return;
+    const { sessionId, plan } = started.value;
+    const learners = today.map(({ learner }) => learner);
+    const events = simulateSitting({
+      plan,
+      learners,
+      startsAt,
+      minutes: today.map(({ passage }) => passage.ladder.minutes * (0.6 + 0.4 * random())),
+      weakBars: today.flatMap(({ passage }) => passage.weakBars ?? []),
+      ...this.note(hurts),
+      ...(hurts ? { painAfter: 9 } : {}),
+      random,
+    });
+    await appendEvents(services, studioId, sessionId, events);
+  }
+
+  private note(hurts: boolean): { note?: string } {
+    const { notes } = this.student;
+    if (notes.length === 0 || (!hurts && this.random() > 0.35)) return {};
+    return { note: notes[hurts ? 1 : Math.floor(this.random() * notes.length)]! };
+  }
+}
+
+/** Fills an empty database with the invented music room: ten weeks that end today. */
+export async function seedDemo(services: Services): Promise<void> {
+  const random = seeded(SEED);
+  let now = services.now();
+  const past: Services = { ...services, now: () => now, newId: () => seededUuid(random) };
+  const today = dayOf(services.now(), ROOM.timeZone);
+
+  const [first, ...others] = STUDENTS;
+  const { studioId, studentId } = await openRoom(past, {
+    room: ROOM.name,
+    teacher: ROOM.teacher,
+    timeZone: ROOM.timeZone,
+    name: first!.name,
+    instrument: first!.instrument,
+  });
+  const { name, inDays } = ROOM.concert;
+  await setConcert(past, studioId, { name, day: addDays(today, inDays) });
+  const people = [new DemoPerson(past, studioId, studentId, first!, random)];
+  for (const student of others) {
+    const personId = await addStudent(past, studioId, student);
+    people.push(new DemoPerson(past, studioId, personId, student, random));
+  }
+
+  for (let daysAgo = ROOM.weeks * 7; daysAgo >= 0; daysAgo--) {
+    const afternoon = Date.parse(`${addDays(today, -daysAgo)}T00:00:00Z`) + PRACTICE_HOUR_MS;
+    for (const person of people) {
+      const startsAt = afternoon + Math.floor(random() * 2 * 3_600_000);
+      // Today's practice lies before this moment, whatever the hour.
+      now = Math.min(startsAt, services.now() - DAY_MS / 16);
+      await person.live(daysAgo, now);
+    }
+  }
+}

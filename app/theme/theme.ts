@@ -35,7 +35,8 @@ export const theme = createTheme({
     MuiCssBaseline: {
       styleOverrides: {
         ...tokenStyles,
-        body: { fontVariantNumeric: "tabular-nums" },
+        a: { color: "inherit", textUnderlineOffset: "4px" },
+        table: { fontVariantNumeric: "tabular-nums" },
         ":focus-visible": { outline: "3px solid var(--focus)", outlineOffset: "2px" },
         "@media (prefers-reduced-motion: reduce)": {
           "*, *::before, *::after": {
@@ -48,7 +49,10 @@ export const theme = createTheme({
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
       defaultProps: { disableElevation: true },
-      styleOverrides: { root: { minHeight: 44, paddingInline: 18 } },
+      styleOverrides: {
+        root: { minHeight: 44, paddingInline: 18 },
+        sizeSmall: { fontSize: "0.9375rem", paddingInline: 14 },
+      },
     },
     MuiIconButton: { styleOverrides: { root: { minWidth: 44, minHeight: 44 } } },
     MuiTextField: { defaultProps: { variant: "outlined", fullWidth: true } },

@@ -159,7 +159,7 @@ export const desk = {
     comfortable: "comfortable",
     span: "comfortable, 80 % sure",
     ceiling: "ceiling",
-    target: (bpm: number) => `target ${bpm}`,
+    target: "Target",
     days: "Day by day",
     day: "Day",
     plays: "Plays",

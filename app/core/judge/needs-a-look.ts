@@ -40,6 +40,7 @@ const PAIN_DAYS = 10;
 /** The same ceiling on so many days of practice asks for another way (craft, 11). */
 const STUCK_DAYS = 4;
 const RECENT_DAYS = 10;
+const MOST_CEILINGS = 2;
 
 function stuck(today: Day, { target, days, ...passage }: PassageTrend): Look | undefined {
   const recent = days.filter(({ day }) => daysBetween(day, today) <= RECENT_DAYS);
@@ -65,9 +66,8 @@ export function needsALook({ today, lastDay, painDay, passages }: StudentFacts):
   if (!lastDay) return [...looks, { kind: "nothing-yet" }];
   const silent = daysBetween(lastDay, today);
   if (silent >= SILENT_DAYS) looks.push({ kind: "silent", days: silent });
-  for (const passage of passages) {
-    const look = stuck(today, passage);
-    if (look) looks.push(look);
-  }
-  return looks;
+  // With pain or silence there is something else to talk about than a ceiling.
+  if (looks.length > 0) return looks;
+  const ceilings = passages.flatMap((passage) => stuck(today, passage) ?? []);
+  return ceilings.slice(0, MOST_CEILINGS);
 }

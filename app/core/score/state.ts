@@ -4,13 +4,16 @@ import type { Bpm } from "~/core/units";
 export const PASSAGE_STATES = ["raw", "forming", "safe"] as const;
 export type PassageState = (typeof PASSAGE_STATES)[number];
 
-const NEARLY = 0.7;
+const NEARLY = 0.85;
 
 /**
  * The state that the record suggests: safe when the comfortable tempo has reached the target,
- * forming from 70 % of it, raw below that or without a record.
+ * forming when the ceiling is within 15 % of it, raw below that or without a record.
  */
-export function suggestedState(comfortable: number | undefined, target: Bpm): PassageState {
-  if (comfortable === undefined || comfortable < NEARLY * target) return "raw";
-  return comfortable >= target ? "safe" : "forming";
+export function suggestedState(
+  record: { readonly comfortable: number; readonly ceiling: number } | undefined,
+  target: Bpm,
+): PassageState {
+  if (!record || record.ceiling < NEARLY * target) return "raw";
+  return record.comfortable >= target ? "safe" : "forming";
 }

@@ -1,3 +1,4 @@
+import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { studioRow, type Studio } from "./rows";
 
@@ -14,3 +15,6 @@ export const insertStudio = (db: Queries, studio: Studio) =>
     `insert into studio (${COLUMNS}) values ($1, $2, $3, $4, $5)`,
     [studio.id, studio.name, studio.time_zone, studio.concert_name, studio.concert_on],
   );
+
+export const setStudioConcert = (db: Queries, id: string, name: string, day: Day) =>
+  db.execute("update studio set concert_name = $2, concert_on = $3 where id = $1", [id, name, day]);

@@ -87,7 +87,9 @@ export function ProgressPage(props: ProgressPageProps) {
             title={words.progress.chart}
             aside={
               passage.target !== null && (
-                <TempoText unit={piece.markUnit} bpm={words.progress.target(passage.target)} />
+                <span>
+                  {words.progress.target} <TempoText unit={piece.markUnit} bpm={passage.target} />
+                </span>
               )
             }
           >
@@ -98,6 +100,12 @@ export function ProgressPage(props: ProgressPageProps) {
                 </Suspense>
               )}
             </div>
+            <ul className={styles.legend} aria-hidden>
+              <li className={styles.reached}>{words.progress.reached}</li>
+              <li className={styles.comfortable}>{words.progress.comfortable}</li>
+              <li className={styles.span}>{words.progress.span}</li>
+              <li className={styles.ceiling}>{words.progress.ceiling}</li>
+            </ul>
             <p className={styles.now}>
               {words.progress.now(
                 Math.round(last.comfortable),

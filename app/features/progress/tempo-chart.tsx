@@ -2,7 +2,6 @@ import {
   Area,
   CartesianGrid,
   ComposedChart,
-  Legend,
   Line,
   ReferenceLine,
   ResponsiveContainer,
@@ -34,6 +33,9 @@ export default function TempoChart({ days, today, target }: TempoChartProps) {
     ceiling: Math.round(day.ceiling),
     span: [Math.round(day.comfortable_low), Math.round(day.comfortable_high)],
   }));
+  const tempi = data.flatMap(({ reached, ceiling, span }) => [reached ?? ceiling, ceiling, ...span]);
+  const lowest = Math.floor(Math.min(...tempi) / 10) * 10;
+  const highest = Math.ceil((Math.max(...tempi, target ?? 0) * 1.03) / 10) * 10;
   const axis = { stroke: "var(--ink-soft)", tick: { fill: "var(--ink-soft)", fontSize: 14 } };
   return (
     <ResponsiveContainer width="100%" height={340}>
@@ -47,12 +49,13 @@ export default function TempoChart({ days, today, target }: TempoChartProps) {
           tickFormatter={(time: number) => formats.shortDay(dayAt(time))}
           {...axis}
         />
-        <YAxis unit="" domain={["auto", target ? Math.ceil(target * 1.05) : "auto"]} width={48} {...axis} />
+        <YAxis domain={[lowest, highest]} tickCount={6} width={48} {...axis} />
         <Tooltip
           labelFormatter={(time) => formats.longDay(dayAt(Number(time)))}
           contentStyle={{ background: "var(--paper)", border: "1px solid var(--line-strong)" }}
+          itemStyle={{ color: "var(--ink)", padding: 0 }}
+          isAnimationActive={false}
         />
-        <Legend />
         {target !== undefined && (
           <ReferenceLine y={target} stroke="var(--ink)" strokeWidth={1.5} ifOverflow="extendDomain" />
         )}
@@ -88,7 +91,6 @@ export default function TempoChart({ days, today, target }: TempoChartProps) {
           dataKey="reached"
           stroke="none"
           dot={{ r: 4.5, fill: "var(--rosin-fill)", stroke: "var(--rosin)", strokeWidth: 1.5 }}
-          legendType="circle"
           isAnimationActive={false}
         />
       </ComposedChart>

@@ -78,7 +78,7 @@ export function WeekBoard({ studioId, today, days, lines, concert }: WeekBoardPr
                 <div>
                   {line.last ? (
                     <span>
-                      {words.ago(daysBetween(line.last.day, today))}: {line.last.what.join(", ")}
+                      {words.capital(words.ago(daysBetween(line.last.day, today)))}: {line.last.what.join(", ")}
                     </span>
                   ) : (
                     <span className={styles.soft}>{words.week.never}</span>

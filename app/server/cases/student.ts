@@ -26,8 +26,10 @@ const LOG_LENGTH = 60;
 const OPEN_SESSION_HOURS = 12;
 
 /** What the teacher says of a passage, or else what its record suggests. */
-export function stateOf({ stateSet, comfortable, ladder, piece }: Passage): PassageState {
-  return stateSet ?? suggestedState(comfortable ?? undefined, ladder?.target ?? piece.markBpm);
+function stateOf(passage: Passage): PassageState {
+  const { stateSet, comfortable, ceiling, ladder, piece } = passage;
+  const record = comfortable === null || ceiling === null ? undefined : { comfortable, ceiling };
+  return stateSet ?? suggestedState(record, ladder?.target ?? piece.markBpm);
 }
 
 /** A passage as lists and ribbons show it. */
