@@ -3,8 +3,16 @@ export default {
   roots: ["<rootDir>/app", "<rootDir>/demo"],
   testMatch: ["**/*.test.ts"],
   moduleNameMapper: { "^~/(.*)$": "<rootDir>/app/$1" },
+  moduleFileExtensions: ["ts", "tsx", "js", "mjs", "json", "node"],
+  extensionsToTreatAsEsm: [".ts", ".tsx"],
   transform: {
-    "^.+\\.tsx?$": ["@swc/jest", { jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022" } }],
+    "^.+\\.tsx?$": [
+      "@swc/jest",
+      {
+        jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022" },
+        module: { type: "es6" },
+      },
+    ],
   },
   maxWorkers: 2,
 };

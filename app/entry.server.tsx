@@ -2,11 +2,7 @@ import { PassThrough, Transform } from "node:stream";
 import { CacheProvider, type EmotionCache } from "@emotion/react";
 import { createReadableStreamFromReadable } from "@react-router/node";
 import { renderToPipeableStream } from "react-dom/server";
-import {
-  ServerRouter,
-  type EntryContext,
-  type RouterContextProvider,
-} from "react-router";
+import { ServerRouter, type EntryContext, type RouterContextProvider } from "react-router";
 import { nonceContext } from "~/server/context";
 import { createStyleCache } from "~/theme/style-cache";
 

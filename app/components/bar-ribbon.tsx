@@ -63,8 +63,7 @@ export function BarRibbon(props: BarRibbonProps) {
         const number = firstBar + i;
         const metre = metreAt(metres, number);
         const changes = metres.some(({ fromBar }) => fromBar === number);
-        const chosen =
-          selection && number >= selection.fromBar && number <= selection.toBar;
+        const chosen = selection && number >= selection.fromBar && number <= selection.toBar;
         const flawed = flaws[number] ?? 0;
         return (
           <span
@@ -136,7 +135,9 @@ function useBarSelection(
     extend(at);
   };
   const onKeyDown = (event: KeyboardEvent<HTMLElement>) => {
-    const by = { ArrowRight: 1, ArrowLeft: -1, Home: first - focused, End: last - focused }[event.key];
+    const by = { ArrowRight: 1, ArrowLeft: -1, Home: first - focused, End: last - focused }[
+      event.key
+    ];
     if (by === undefined) return;
     event.preventDefault();
     const to = Math.min(last, Math.max(first, focused + by));

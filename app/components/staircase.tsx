@@ -13,24 +13,25 @@ export interface StaircaseProps {
   readonly target: number;
   readonly comfortable?: number | undefined;
   readonly ceiling?: number | undefined;
-  /** Counted towards the gate on the present rung, e.g. 2 of 4. */
-  readonly gate?: { readonly count: number; readonly needed: number } | undefined;
   readonly hidden?: boolean;
   readonly height?: number;
+  /** Numbers to be read from a distance. */
+  readonly large?: boolean;
 }
 
 const WIDTH = 640;
 const LEFT = 44;
-const RIGHT = 104;
+const RIGHT = { labelled: 104, bare: 16 };
 const TOP = 26;
 const BOTTOM = 22;
-const LABEL_GAP = 17;
-const MOST_PIPS = 12;
+const LABEL_GAP = { usual: 17, large: 25 };
 
 /** Treads wide enough to be seen, else in proportion to their minutes. */
 function treads(steps: readonly Step[], width: number) {
   const least = width / (steps.length * 3);
-  const known = steps.map(({ minutes }) => (Number.isFinite(minutes) ? Math.min(minutes, 1e4) : 1e4));
+  const known = steps.map(({ minutes }) =>
+    Number.isFinite(minutes) ? Math.min(minutes, 1e4) : 1e4,
+  );
   const total = known.reduce((sum, m) => sum + m, 0) || 1;
   const free = width - least * steps.length;
   let x = LEFT;
@@ -43,10 +44,10 @@ function treads(steps: readonly Step[], width: number) {
 }
 
 /** Labels from the top down, none closer than a line to the one before. */
-function labelled(ys: readonly number[]): boolean[] {
+function labelled(ys: readonly number[], gap: number): boolean[] {
   let last = -Infinity;
   const shown = [...ys].reverse().map((y) => {
-    if (y - last < LABEL_GAP) return false;
+    if (y - last < gap) return false;
     last = y;
     return true;
   });
@@ -55,36 +56,45 @@ function labelled(ys: readonly number[]): boolean[] {
 
 /**
  * The staircase of rungs: height is tempo, the length of a tread is the time it is expected to
- * take. What has passed is solid, the present rung carries its gate, what lies ahead is an outline.
+ * take. What has passed and what is now are solid in their colours; what lies ahead is bare wood.
  */
 export function Staircase({
   steps,
   target,
   comfortable,
   ceiling,
-  gate,
   hidden = false,
   height = 300,
+  large = false,
 }: StaircaseProps) {
   if (steps.length === 0) return null;
   const lowest = Math.min(steps[0]!.tempo, comfortable ?? Infinity) * 0.97;
   const highest = Math.max(target, Math.min(ceiling ?? 0, target * 1.15)) * 1.01;
   const y = (tempo: number) =>
     TOP + (height - TOP - BOTTOM) * (1 - (tempo - lowest) / Math.max(1, highest - lowest));
-  const spans = treads(steps, WIDTH - LEFT - RIGHT);
-  const shown = labelled(steps.map(({ tempo }) => y(tempo)));
-  const right = WIDTH - RIGHT;
+  const right = WIDTH - (comfortable === undefined ? RIGHT.bare : RIGHT.labelled);
+  const spans = treads(steps, right - LEFT);
+  const shown = labelled(
+    steps.map(({ tempo }) => y(tempo)),
+    large ? LABEL_GAP.large : LABEL_GAP.usual,
+  );
   const name = words.staircase.label(steps.length, hidden ? undefined : [steps[0]!.tempo, target]);
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${height}`}
-      className={styles.staircase}
+      className={`${styles.staircase} ${large ? styles.large : ""}`}
+      preserveAspectRatio="xMinYMid"
       role="img"
       aria-label={name}
     >
       {!hidden && comfortable !== undefined && comfortable >= lowest && (
         <g className={styles.comfort}>
-          <rect x={LEFT} y={y(comfortable)} width={right - LEFT} height={Math.max(0, height - BOTTOM - y(comfortable))} />
+          <rect
+            x={LEFT}
+            y={y(comfortable)}
+            width={right - LEFT}
+            height={Math.max(0, height - BOTTOM - y(comfortable))}
+          />
           <text x={right + 10} y={y(comfortable) + 5}>
             {words.staircase.comfortable}
           </text>
@@ -103,33 +113,25 @@ export function Staircase({
         const next = steps[i + 1];
         return (
           <g key={i} className={styles[status]}>
-            {next && <path className={styles.riser} d={`M${x + length} ${y(tempo)}V${y(next.tempo)}`} />}
-            <rect className={styles.tread} x={x} y={y(tempo) - 3.5} width={Math.max(2, length)} height={7} rx={1} />
+            {next && (
+              <path className={styles.riser} d={`M${x + length} ${y(tempo)}V${y(next.tempo)}`} />
+            )}
+            <rect
+              className={styles.tread}
+              x={x}
+              y={y(tempo) - 3.5}
+              width={Math.max(2, length)}
+              height={7}
+              rx={1}
+            />
             {!hidden && shown[i] && (
               <text className={styles.number} x={LEFT - 10} y={y(tempo) + 5}>
                 {tempo}
               </text>
             )}
-            {status === "now" && gate && <Pips x={x} length={length} y={y(tempo) - 15} {...gate} />}
           </g>
         );
       })}
     </svg>
   );
-}
-
-function Pips(props: { x: number; length: number; y: number; count: number; needed: number }) {
-  const { x, length, y, count, needed } = props;
-  if (needed > MOST_PIPS) return null;
-  const gap = 13;
-  const from = Math.max(LEFT + 4, Math.min(x + length / 2 - ((needed - 1) * gap) / 2, WIDTH - RIGHT - needed * gap));
-  return Array.from({ length: needed }, (_, i) => (
-    <circle
-      key={i}
-      cx={from + i * gap}
-      cy={y}
-      r={4.5}
-      className={i < count ? styles.pipFull : styles.pipEmpty}
-    />
-  ));
 }

@@ -16,11 +16,7 @@ export function TempoSpan({ start, now, target }: TempoSpanProps) {
     <span
       className={styles.span}
       role="img"
-      aria-label={words.tempoSpan(
-        start === undefined ? undefined : Math.round(start),
-        now,
-        target,
-      )}
+      aria-label={words.tempoSpan(start === undefined ? undefined : Math.round(start), now, target)}
     >
       {start !== undefined && (
         <span className={styles.comfort} style={{ width: `${share(start)}%` }} />

@@ -45,3 +45,16 @@ export interface LogEntry {
   readonly notes: readonly string[];
   readonly blocks: readonly LogBlock[];
 }
+
+/** A passage on one day: what was reached, what is estimated, what was played. */
+export interface PassageDay {
+  readonly day: Day;
+  readonly reached_tempo: number | null;
+  readonly comfortable: number;
+  readonly comfortable_low: number;
+  readonly comfortable_high: number;
+  readonly ceiling: number;
+  readonly plays: number;
+  readonly clean: number;
+  readonly minutes: number;
+}

@@ -15,7 +15,10 @@ export interface StartOptions {
   readonly root: string;
   readonly variables: NodeJS.ProcessEnv;
   /** Development: where pages and client modules come from. */
-  readonly development?: { readonly middleware: RequestHandler; readonly build: HttpOptions["build"] };
+  readonly development?: {
+    readonly middleware: RequestHandler;
+    readonly build: HttpOptions["build"];
+  };
 }
 
 export interface Running {

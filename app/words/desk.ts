@@ -154,7 +154,8 @@ export const desk = {
   progress: {
     title: "Progress",
     chart: "Tempo over days",
-    empty: "Nothing played yet. After the first session the tempo reached and the comfortable tempo are drawn here, day by day.",
+    empty:
+      "Nothing played yet. After the first session the tempo reached and the comfortable tempo are drawn here, day by day.",
     reached: "reached",
     comfortable: "comfortable",
     span: "comfortable, 80 % sure",

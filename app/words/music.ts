@@ -30,7 +30,9 @@ export const music = {
     label: (bars: number) => `${bars} ${plural(bars, "bar", "bars")}`,
     choose: "Bars. Drag over them, or use the arrow keys with Shift, to choose a passage.",
     bar: (number: number, flawed: number) =>
-      flawed ? `bar ${number}, flawed ${flawed} ${plural(flawed, "time", "times")}` : `bar ${number}`,
+      flawed
+        ? `bar ${number}, flawed ${flawed} ${plural(flawed, "time", "times")}`
+        : `bar ${number}`,
     pickup: (beats: number) => `pickup of ${beats} ${plural(beats, "beat", "beats")}`,
   },
   staircase: {

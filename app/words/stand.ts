@@ -26,8 +26,8 @@ export const stand = {
     undo: "Undo",
     slower: "Slower",
     faster: "Faster",
-    repeat: "Begin the count again",
-    skip: "Next rung",
+    repeat: "Repeat",
+    skip: "Skip",
     rest: "Rest",
     note: "Note",
     endWell: "End well",
@@ -72,7 +72,8 @@ export const stand = {
     endRest: "Go on now",
     offer: {
       title: (times: number) => `${times} flawed at this tempo. Another way?`,
-      lower: (tempo: number | undefined) => (tempo === undefined ? "A rung lower" : `Lower: ${tempo} bpm`),
+      lower: (tempo: number | undefined) =>
+        tempo === undefined ? "A rung lower" : `Lower: ${tempo} bpm`,
       smaller: (bars: string) => `Smaller: ${bars}`,
       rest: "Rest a minute",
       leave: "Leave it for today",
@@ -101,7 +102,8 @@ export const stand = {
     painLead: "Put the instrument down. What was played is kept.",
     painDone: "To the summary",
     ended: "The session is ended. What was played is kept.",
-    endedKept: "What was played is kept on this device and goes to the desk when the connection is back.",
+    endedKept:
+      "What was played is kept on this device and goes to the desk when the connection is back.",
     toAfterwards: "What moved",
     helpTitle: "Keys and pedals",
     keys: [
@@ -110,8 +112,8 @@ export const stand = {
       ["Space", "start, pause"],
       ["U  Backspace", "undo"],
       ["↑  ↓", "a little faster, a little slower"],
-      ["R", "begin the count again"],
-      ["S", "next rung"],
+      ["R", "repeat: the rung again, its count from zero"],
+      ["S", "skip to the next rung"],
       ["T", "rest"],
       ["N", "note"],
       ["E", "end well: one slow play, then finish"],
@@ -128,13 +130,15 @@ export const stand = {
     start: "Check the click",
     running: "Listening…",
     tempo: "Tempo",
+    then: "Then, at a bar line",
     subdivision: "Clicks per beat",
     seconds: "Seconds",
     result: (clicks: number, worst: string, mean: string) =>
       `${clicks} clicks. Furthest from its place: ${worst} of a sample; on average ${mean}.`,
     missed: (missed: number, extra: number) => `Missing: ${missed}. Too many: ${extra}.`,
-    rate: (rate: number, microseconds: string) =>
-      `A sample at ${rate} Hz lasts ${microseconds} µs. The ear tells apart about two thousand of them.`,
+    rate: (rate: string, microseconds: string) =>
+      `A sample at ${rate} Hz lasts ${microseconds} µs. Nobody hears a shift of less than about two hundred of them.`,
+    how: "How",
     volume: "Set the volume so that you hear the click through your playing, and no louder.",
     live: "As played here",
     offline: "Computed ahead",

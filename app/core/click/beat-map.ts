@@ -1,4 +1,4 @@
-import { barLength, beatUnitValue, type BeatUnit, type Bpm, type Metre } from "~/core/units";
+import { barLength, TOLERANCE, type BeatUnit, type Bpm, type Metre } from "~/core/units";
 import { barPulses, lengthInSeconds, type Pulse, type Voice } from "./pattern";
 
 /** A click in seconds from the map's beginning. */
@@ -120,9 +120,7 @@ const counted = (pulse: Pulse) =>
     ? undefined
     : { voice: pulse.voice === "accent" ? ("accent" as const) : ("count" as const), level: 1 };
 const quietly = (pulse: Pulse) =>
-  pulse.voice === "subdivision"
-    ? undefined
-    : { voice: "beat" as const, level: BREATHER_LEVEL };
+  pulse.voice === "subdivision" ? undefined : { voice: "beat" as const, level: BREATHER_LEVEL };
 const plainly = (pulse: Pulse) => ({ voice: pulse.voice, level: 1 });
 
 /**
@@ -148,7 +146,7 @@ export function loopMap(request: LoopRequest): BeatMap {
     const info = { part: "count-in", number: counting, of: counting } as const;
     const pulses = barPulses(first, beatUnit, subdivision);
     writer.bar(info, barLength(first), pulses, (pulse) =>
-      pulse.at < playFrom - beatUnitValue("sixteenth") / 16 ? counted(pulse) : plainly(pulse),
+      pulse.at < playFrom - TOLERANCE ? counted(pulse) : plainly(pulse),
     );
   } else {
     writer.mark("play-began");
@@ -165,6 +163,22 @@ export function loopMap(request: LoopRequest): BeatMap {
   for (let n = 1; n <= resting; n++) {
     const info = { part: "breather", number: n, of: resting } as const;
     writer.bar(info, barLength(last), barPulses(last, beatUnit), quietly);
+  }
+  return writer.finish();
+}
+
+/** A plain grid: so many bars of one metre with subdivisions, nothing before or after. */
+export function gridMap(
+  metre: Metre,
+  tempo: Bpm,
+  beatUnit: BeatUnit,
+  subdivision: number,
+  bars: number,
+): BeatMap {
+  const writer = new MapWriter(tempo, beatUnit);
+  const pulses = barPulses(metre, beatUnit, subdivision);
+  for (let number = 1; number <= bars; number++) {
+    writer.bar({ part: "play", number, of: bars }, barLength(metre), pulses, plainly);
   }
   return writer.finish();
 }

@@ -1,5 +1,6 @@
-export { barPulses, lengthInSeconds, VOICES, type Pulse, type Voice } from "./pattern";
+export { barPulses, VOICES, type Pulse, type Voice } from "./pattern";
 export {
+  gridMap,
   loopMap,
   loopSeconds,
   type BeatMap,

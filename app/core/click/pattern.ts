@@ -1,4 +1,12 @@
-import { barLength, beatUnitValue, type BeatUnit, type Metre } from "~/core/units";
+import {
+  barLength,
+  beatUnitValue,
+  secondsPerBeat,
+  TOLERANCE,
+  type BeatUnit,
+  type Bpm,
+  type Metre,
+} from "~/core/units";
 
 /** The sounds of the click. `cue` tells that the tempo has changed. */
 export const VOICES = ["accent", "beat", "subdivision", "count", "cue"] as const;
@@ -9,8 +17,6 @@ export interface Pulse {
   readonly at: number;
   readonly voice: Voice;
 }
-
-const SHORTEST = 1e-9;
 
 /**
  * Where the clicks of a bar fall. A metre with groups (2+2+3/8) clicks each of its units, the
@@ -28,10 +34,10 @@ export function barPulses(metre: Metre, beatUnit: BeatUnit, subdivision = 1): re
     return !metre.groups || groupStarts.has(beat) ? "beat" : "subdivision";
   };
   const pulses: Pulse[] = [];
-  for (let beat = 0; beat * interval < length - SHORTEST; beat++) {
+  for (let beat = 0; beat * interval < length - TOLERANCE; beat++) {
     for (let part = 0; part < subdivision; part++) {
       const at = (beat + part / subdivision) * interval;
-      if (at < length - SHORTEST) {
+      if (at < length - TOLERANCE) {
         pulses.push({ at, voice: part === 0 ? voiceOf(beat) : "subdivision" });
       }
     }
@@ -40,5 +46,5 @@ export function barPulses(metre: Metre, beatUnit: BeatUnit, subdivision = 1): re
 }
 
 /** Seconds that a length in whole notes lasts at a tempo of so many beat units a minute. */
-export const lengthInSeconds = (wholes: number, tempo: number, beatUnit: BeatUnit): number =>
-  (wholes / beatUnitValue(beatUnit)) * (60 / tempo);
+export const lengthInSeconds = (wholes: number, tempo: Bpm, beatUnit: BeatUnit): number =>
+  (wholes / beatUnitValue(beatUnit)) * secondsPerBeat(tempo);

@@ -49,12 +49,18 @@ describe("what a gate costs", () => {
 
   test("n of the last n is n in a row, by quite another way of computing it", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 6 }), fc.double({ min: 0.5, max: 0.99, noNaN: true }), (n, p) => {
-        const chain = gateCost({ kind: "of-last", plays: n, window: n }, p);
-        const formula = gateCost(row(n), p);
-        expect(chain.mean).toBeCloseTo(formula.mean, 3);
-        expect(Math.abs(chain.variance / Math.max(1e-9, formula.variance) - 1)).toBeLessThan(1e-3);
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 6 }),
+        fc.double({ min: 0.5, max: 0.99, noNaN: true }),
+        (n, p) => {
+          const chain = gateCost({ kind: "of-last", plays: n, window: n }, p);
+          const formula = gateCost(row(n), p);
+          expect(chain.mean).toBeCloseTo(formula.mean, 3);
+          expect(Math.abs(chain.variance / Math.max(1e-9, formula.variance) - 1)).toBeLessThan(
+            1e-3,
+          );
+        },
+      ),
       { numRuns: 40 },
     );
   });

@@ -7,4 +7,4 @@ export {
   type GateProgress,
   type Verdict,
 } from "./gate";
-export { gateCost, OUT_OF_REACH_PLAYS, type GateCost } from "./cost";
+export { gateCost, type GateCost } from "./cost";

@@ -1,6 +1,1 @@
-export {
-  needsALook,
-  type Look,
-  type PassageTrend,
-  type StudentFacts,
-} from "./needs-a-look";
+export { needsALook, type Look, type PassageTrend, type StudentFacts } from "./needs-a-look";

@@ -63,6 +63,7 @@ export function ladderCost({ ladder, rungs, cleanAt, loopSeconds }: CostInputs):
     minutes,
     minutesLow: Math.max(0, minutes - TEN_TO_NINETY_SD * sd),
     minutesHigh: minutes + TEN_TO_NINETY_SD * sd,
-    fits: sd === 0 ? Number(minutes <= ladder.minutes) : normalBelow((ladder.minutes - minutes) / sd),
+    fits:
+      sd === 0 ? Number(minutes <= ladder.minutes) : normalBelow((ladder.minutes - minutes) / sd),
   };
 }

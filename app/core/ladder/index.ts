@@ -1,6 +1,6 @@
 export { ladderCost, type LadderCost, type RungCost } from "./cost";
 export { fieldsOf, SCHOOL_NAMES, type ChosenSchool, type SchoolName } from "./registry";
-export { START_RULE_KINDS, startRuleSchema, todaysStart, type StartRule } from "./start-rule";
+export { START_RULE_KINDS, todaysStart, type StartRule } from "./start-rule";
 export {
   ladderSchema,
   rungAbove,

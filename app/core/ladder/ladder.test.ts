@@ -83,7 +83,9 @@ describe("schools", () => {
   test("the starting numbers of every school pass its own schema", () => {
     for (const name of SCHOOL_NAMES) {
       const numbers = Object.fromEntries(fieldsOf(name).map(({ key, initial }) => [key, initial]));
-      expect(v.safeParse(ladderSchema, { ...ladder, school: { name, numbers } }).success).toBe(true);
+      expect(v.safeParse(ladderSchema, { ...ladder, school: { name, numbers } }).success).toBe(
+        true,
+      );
     }
   });
 });
@@ -97,6 +99,7 @@ describe("a ladder from outside", () => {
   test("bad numbers are refused at their field", () => {
     expect(field({ target: 50 })).toEqual(["target"]);
     expect(field({ target: 401 })).toEqual(["target"]);
+    expect(field({ subdivision: 8, target: 200 })).toEqual(["subdivision"]);
     expect(field({ start: 9 })).toEqual(["start"]);
     expect(field({ school: even(0) })).toEqual(["school.numbers.step"]);
   });

@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { gateSchema } from "~/core/gate";
-import { bpm, TEMPO_LIMITS, type Bpm } from "~/core/units";
+import { bpm, MOST_CLICKS_A_MINUTE, TEMPO_LIMITS, type Bpm } from "~/core/units";
 import { numberBetween } from "./number-schema";
 import { chosenSchoolSchema, tempiOf } from "./registry";
 import { startRuleSchema } from "./start-rule";
@@ -38,6 +38,14 @@ export const ladderSchema = v.pipe(
       "The target lies below the start: a ladder goes up.",
     ),
     ["target"],
+  ),
+  v.forward(
+    v.check(
+      ({ target, subdivision }) => target * subdivision <= MOST_CLICKS_A_MINUTE,
+      ({ input }) =>
+        `At ${input.target} bpm, ${input.subdivision} clicks a beat are ${input.target * input.subdivision} a minute; ${MOST_CLICKS_A_MINUTE} is the most.`,
+    ),
+    ["subdivision"],
   ),
 );
 

@@ -1,2 +1,2 @@
 export { estimate, type Estimate, type RecordedRep, type Span } from "./estimate";
-export { cleanProbability, LAPSE, tempoAt, type CleanCurve } from "./model";
+export { cleanProbability, tempoAt, type CleanCurve } from "./model";

@@ -9,11 +9,5 @@ export {
   type MetreRegion,
   type PieceShape,
 } from "./piece";
-export {
-  barsOf,
-  passageRangeOf,
-  passageRangeSchema,
-  playLength,
-  type PassageRange,
-} from "./passage";
+export { barsOf, passageRangeOf, type PassageRange } from "./passage";
 export { PASSAGE_STATES, suggestedState, type PassageState } from "./state";

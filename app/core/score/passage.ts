@@ -1,5 +1,4 @@
 import * as v from "valibot";
-import { barLength } from "~/core/units";
 import { metreAt, type MetreRegion, type PieceShape } from "./piece";
 
 const bar = v.pipe(v.number("Give a bar number."), v.integer("Bars are whole numbers."));
@@ -8,7 +7,7 @@ const bar = v.pipe(v.number("Give a bar number."), v.integer("Bars are whole num
  * A range of bars, both ends included. `pickupBeats` are played before `fromBar`; `endBeats` cuts
  * the last bar after so many beats (0: the whole bar). Beats here are those of the bar's metre.
  */
-export const passageRangeSchema = v.pipe(
+const passageRangeSchema = v.pipe(
   v.object({
     fromBar: v.pipe(bar, v.minValue(1, "Bars are counted from 1.")),
     toBar: v.pipe(bar, v.minValue(1, "Bars are counted from 1.")),
@@ -59,12 +58,3 @@ export const barsOf = (metres: readonly MetreRegion[], { fromBar, toBar }: Passa
     number: fromBar + i,
     metre: metreAt(metres, fromBar + i),
   }));
-
-/** Whole notes that one play of the range lasts, pickup and cut last bar included. */
-export function playLength(metres: readonly MetreRegion[], range: PassageRange): number {
-  const whole = barsOf(metres, range).reduce((sum, { metre }) => sum + barLength(metre), 0);
-  const last = metreAt(metres, range.toBar);
-  const pickup = range.pickupBeats / metreAt(metres, range.fromBar - 1).unit;
-  const cut = range.endBeats === 0 ? 0 : barLength(last) - range.endBeats / last.unit;
-  return whole + pickup - cut;
-}

@@ -9,7 +9,11 @@ type Played = Pick<
   "fromBar" | "toBar" | "pickupBeats" | "endBeats" | "beatUnit" | "ladder"
 > & { readonly bars: LoopRequest["bars"] };
 
-function request(block: Played, range: { fromBar: number; toBar: number }, tempo: Bpm): LoopRequest {
+function request(
+  block: Played,
+  range: { fromBar: number; toBar: number },
+  tempo: Bpm,
+): LoopRequest {
   return {
     bars: block.bars.filter(({ number }) => number >= range.fromBar && number <= range.toBar),
     pickupBeats: range.fromBar === block.fromBar ? block.pickupBeats : 0,

@@ -43,7 +43,8 @@ export class Learner {
     if (clean) {
       const distance = Math.abs(Math.log(tempo) - this.centre);
       const room = Math.log(this.traits.plateau / this.traits.ability) - this.gain;
-      this.gain += this.traits.learning * Math.exp(-distance / 0.2) * Math.max(0, Math.min(1, room * 6));
+      this.gain +=
+        this.traits.learning * Math.exp(-distance / 0.2) * Math.max(0, Math.min(1, room * 6));
     }
     return clean ? "clean" : "flawed";
   }

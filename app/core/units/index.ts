@@ -1,15 +1,4 @@
-export {
-  bars,
-  beats,
-  milliseconds,
-  SAME_TIME,
-  seconds,
-  type Bars,
-  type Beats,
-  type Bpm,
-  type Milliseconds,
-  type Seconds,
-} from "./brand";
+export { beats, TOLERANCE, type Beats, type Bpm, type Seconds } from "./brand";
 export {
   bpm,
   MOST_CLICKS_A_MINUTE,

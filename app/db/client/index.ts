@@ -1,4 +1,3 @@
 export { createDatabase, type Database, type Queries } from "./database";
 export { DatabaseError } from "./errors";
-export { DirectoryInUse } from "./lock";
 export { openDatabase, preparedDump } from "./open";

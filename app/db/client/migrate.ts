@@ -56,7 +56,10 @@ export async function migrate(engine: Engine, migrations: readonly Migration[]):
     await engine.query("begin", []);
     try {
       await engine.script(sql);
-      await engine.query("insert into migration (name, checksum) values ($1, $2)", [name, checksum]);
+      await engine.query("insert into migration (name, checksum) values ($1, $2)", [
+        name,
+        checksum,
+      ]);
       await engine.query("commit", []);
     } catch (error) {
       await engine.query("rollback", []);

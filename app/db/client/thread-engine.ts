@@ -12,7 +12,10 @@ type Reply =
   | { readonly id: number; readonly value: never }
   | { readonly id: number; readonly failure: SqlFailure };
 
-type Request = { kind: "query"; sql: string; params: unknown[] } | { kind: "script"; sql: string } | { kind: "close" };
+type Request =
+  | { kind: "query"; sql: string; params: unknown[] }
+  | { kind: "script"; sql: string }
+  | { kind: "close" };
 
 /** Opens PGlite on a directory in a worker thread, from a dump when the directory is new. */
 export async function openThreadEngine(options: {
@@ -51,7 +54,7 @@ export async function openThreadEngine(options: {
     });
   return {
     query: (sql, params) => ask<EngineResult>({ kind: "query", sql, params: [...params] }),
-    script: (sql) => ask<void>({ kind: "script", sql }),
-    close: () => ask<void>({ kind: "close" }),
+    script: (sql) => ask<undefined>({ kind: "script", sql }),
+    close: () => ask<undefined>({ kind: "close" }),
   };
 }

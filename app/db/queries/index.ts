@@ -1,8 +1,33 @@
-export * from "./people";
-export * from "./passages";
-export * from "./pieces";
-export * from "./projections";
-export * from "./record";
-export { PIECE_KINDS, type Passage, type Person, type Piece, type Studio } from "./rows";
-export * from "./sessions";
-export * from "./studios";
+export { insertPerson, setNoVerdict, studentById, studentsOf } from "./people";
+export {
+  insertLadder,
+  insertPassage,
+  passageById,
+  passagesOfPerson,
+  retirePassage,
+  setPassageState,
+} from "./passages";
+export { insertPiece, pieceById, piecesOfPerson } from "./pieces";
+export { playedDays, putPassageDay, replaceSession } from "./projections";
+export {
+  flawsByBar,
+  flawsOfSession,
+  latestOfEach,
+  logEntry,
+  logOf,
+  minutesByDay,
+  painSince,
+  passageDays,
+  reachedSince,
+  repsOfPassage,
+} from "./record";
+export { PIECE_KINDS, type Passage, type Piece, type Studio } from "./rows";
+export {
+  eventsOf,
+  insertEvents,
+  insertSession,
+  openSessionOf,
+  sessionById,
+  sessionIds,
+} from "./sessions";
+export { allStudios, insertStudio, setStudioConcert, studioById } from "./studios";

@@ -20,10 +20,14 @@ export const studentById = (db: Queries, studioId: string, personId: string) =>
   );
 
 export const insertPerson = (db: Queries, studioId: string, person: Person) =>
-  db.execute(
-    `insert into person (studio_id, ${COLUMNS}) values ($1, $2, $3, $4, $5, $6)`,
-    [studioId, person.id, person.name, person.role, person.instrument, person.no_verdict],
-  );
+  db.execute(`insert into person (studio_id, ${COLUMNS}) values ($1, $2, $3, $4, $5, $6)`, [
+    studioId,
+    person.id,
+    person.name,
+    person.role,
+    person.instrument,
+    person.no_verdict,
+  ]);
 
 export const setNoVerdict = (db: Queries, studioId: string, personId: string, choice: NoVerdict) =>
   db.execute("update person set no_verdict = $3 where studio_id = $1 and id = $2", [

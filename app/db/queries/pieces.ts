@@ -19,7 +19,6 @@ export const piecesOfPerson = (db: Queries, studioId: string, personId: string) 
     [studioId, personId],
   );
 
-
 export async function insertPiece(
   db: Queries,
   studioId: string,

@@ -11,10 +11,13 @@ export const studioById = (db: Queries, id: string) =>
   db.one(studioRow, `select ${COLUMNS} from studio where id = $1`, [id]);
 
 export const insertStudio = (db: Queries, studio: Studio) =>
-  db.execute(
-    `insert into studio (${COLUMNS}) values ($1, $2, $3, $4, $5)`,
-    [studio.id, studio.name, studio.time_zone, studio.concert_name, studio.concert_on],
-  );
+  db.execute(`insert into studio (${COLUMNS}) values ($1, $2, $3, $4, $5)`, [
+    studio.id,
+    studio.name,
+    studio.time_zone,
+    studio.concert_name,
+    studio.concert_on,
+  ]);
 
 export const setStudioConcert = (db: Queries, id: string, name: string, day: Day) =>
   db.execute("update studio set concert_name = $2, concert_on = $3 where id = $1", [id, name, day]);

@@ -23,7 +23,14 @@ export interface AfterwardsPageProps {
 }
 
 /** What moved, a line for the log, and where next time starts. */
-export function AfterwardsPage({ studioId, person, entry, flaws, next, refused }: AfterwardsPageProps) {
+export function AfterwardsPage({
+  studioId,
+  person,
+  entry,
+  flaws,
+  next,
+  refused,
+}: AfterwardsPageProps) {
   const formats = useFormats();
   const home = `/studio/${studioId}/students/${person.id}`;
   const sum = (of: (block: LogEntry["blocks"][number]) => number) =>
@@ -34,12 +41,19 @@ export function AfterwardsPage({ studioId, person, entry, flaws, next, refused }
       lead={`${formats.longDay(entry.day)}: ${words.afterwards.total(
         words.minutes(sum(({ minutes }) => minutes)),
         words.plays(sum(({ plays }) => plays)),
-        words.cleanOf(sum(({ clean }) => clean), sum(({ plays }) => plays)),
+        words.cleanOf(
+          sum(({ clean }) => clean),
+          sum(({ plays }) => plays),
+        ),
       )}`}
       back={{ to: home, label: person.name }}
       actions={
         entry.ended === null && (
-          <Button component={Link} to={`/studio/${studioId}/sessions/${entry.session_id}/stand`} variant="contained">
+          <Button
+            component={Link}
+            to={`/studio/${studioId}/sessions/${entry.session_id}/stand`}
+            variant="contained"
+          >
             {words.today.goOn}
           </Button>
         )

@@ -22,7 +22,11 @@ export function MovedLine({ block }: { block: LogBlock }) {
             {start} → <TempoText unit={block.beatUnit} bpm={reached} />
           </>
         ) : (
-          <>{reached === null ? words.afterwards.noGate(end) : words.afterwards.reached(start, reached)}</>
+          <>
+            {reached === null
+              ? words.afterwards.noGate(end)
+              : words.afterwards.reached(start, reached)}
+          </>
         )}
       </p>
     </div>

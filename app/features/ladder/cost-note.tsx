@@ -50,7 +50,11 @@ export function CostNote({ cost, ladder, plays, name }: CostNoteProps) {
               ladder.minutes,
             )}{" "}
         {!endless &&
-          words.cost.hardest(hardest.rung.tempo, formats.percent(hardest.clean), formats.whole(hardest.plays))}
+          words.cost.hardest(
+            hardest.rung.tempo,
+            formats.percent(hardest.clean),
+            formats.whole(hardest.plays),
+          )}
       </p>
       <p className={styles.soft}>
         {plays < 1 ? words.cost.fromPrior : words.cost.fromRecord(formats.whole(plays))}

@@ -1,10 +1,19 @@
 import * as v from "valibot";
 import type { Gate } from "~/core/gate";
-import { fieldsOf, ladderSchema, type Ladder, type SchoolName, type StartRule } from "~/core/ladder";
+import {
+  fieldsOf,
+  ladderSchema,
+  type Ladder,
+  type SchoolName,
+  type StartRule,
+} from "~/core/ladder";
 
 /** A ladder while it is drawn: any number may still be missing or wrong. */
 export interface LadderDraft {
-  readonly school: { readonly name: SchoolName; readonly numbers: Readonly<Record<string, number>> };
+  readonly school: {
+    readonly name: SchoolName;
+    readonly numbers: Readonly<Record<string, number>>;
+  };
   readonly start: number;
   readonly target: number;
   readonly startRule: StartRule;

@@ -3,7 +3,13 @@ import MenuItem from "@mui/material/MenuItem";
 import Switch from "@mui/material/Switch";
 import TextField from "@mui/material/TextField";
 import { NumberField } from "~/components/number-field";
-import { fieldsOf, SCHOOL_NAMES, START_RULE_KINDS, type SchoolName, type StartRule } from "~/core/ladder";
+import {
+  fieldsOf,
+  SCHOOL_NAMES,
+  START_RULE_KINDS,
+  type SchoolName,
+  type StartRule,
+} from "~/core/ladder";
 import { TEMPO_LIMITS, type BeatUnit } from "~/core/units";
 import { words } from "~/words";
 import { initialNumbers, type LadderDraft } from "./draft";
@@ -58,7 +64,11 @@ export function LadderFields({ draft, errors, onChange }: LadderFieldsProps) {
       <GateFields gate={draft.gate} errors={errors} onChange={(gate) => set({ gate })} />
       <fieldset className={styles.group}>
         <legend>{ladder.daily}</legend>
-        <StartRuleFields rule={draft.startRule} errors={errors} onChange={(startRule) => set({ startRule })} />
+        <StartRuleFields
+          rule={draft.startRule}
+          errors={errors}
+          onChange={(startRule) => set({ startRule })}
+        />
         <div className={styles.pair}>
           <NumberField
             label={ladder.minutes}
@@ -113,9 +123,7 @@ export function LadderFields({ draft, errors, onChange }: LadderFieldsProps) {
           slider={false}
         />
         <FormControlLabel
-          control={
-            <Switch checked={draft.hidden} onChange={(_, hidden) => set({ hidden })} />
-          }
+          control={<Switch checked={draft.hidden} onChange={(_, hidden) => set({ hidden })} />}
           label={ladder.hidden}
         />
       </fieldset>
@@ -159,7 +167,9 @@ function SchoolFields({ draft, errors, onChange }: PartProps) {
           min={min}
           max={max}
           error={errors[`school.numbers.${key}`]}
-          onChange={(value) => onChange({ school: { name, numbers: { ...numbers, [key]: value } } })}
+          onChange={(value) =>
+            onChange({ school: { name, numbers: { ...numbers, [key]: value } } })
+          }
         />
       ))}
     </>

@@ -58,7 +58,12 @@ export function LadderPage(props: LadderPageProps) {
   }, [reps, target]);
   const cost = useMemo(() => {
     if (!drawn) return undefined;
-    const block = { ...range, bars: barsOf(piece.metres, range), beatUnit: piece.markUnit, ladder: drawn };
+    const block = {
+      ...range,
+      bars: barsOf(piece.metres, range),
+      beatUnit: piece.markUnit,
+      ladder: drawn,
+    };
     return ladderCost({
       ladder: drawn,
       rungs: staircase(drawn, drawn.start),

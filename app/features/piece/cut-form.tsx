@@ -22,10 +22,36 @@ export function CutForm({ selection, onChange, refused }: CutFormProps) {
       <Typography variant="h2">
         {cut.title(words.bars(selection.fromBar, selection.toBar))}
       </Typography>
-      <Field name="fromBar" label={cut.from} refused={refused} defaultValue={selection.fromBar} {...number} />
-      <Field name="toBar" label={cut.to} refused={refused} defaultValue={selection.toBar} {...number} />
-      <Field name="pickupBeats" label={cut.pickup} helper={cut.pickupHelp} refused={refused} defaultValue="0" {...number} />
-      <Field name="endBeats" label={cut.end} helper={cut.endHelp} refused={refused} defaultValue="0" {...number} />
+      <Field
+        name="fromBar"
+        label={cut.from}
+        refused={refused}
+        defaultValue={selection.fromBar}
+        {...number}
+      />
+      <Field
+        name="toBar"
+        label={cut.to}
+        refused={refused}
+        defaultValue={selection.toBar}
+        {...number}
+      />
+      <Field
+        name="pickupBeats"
+        label={cut.pickup}
+        helper={cut.pickupHelp}
+        refused={refused}
+        defaultValue="0"
+        {...number}
+      />
+      <Field
+        name="endBeats"
+        label={cut.end}
+        helper={cut.endHelp}
+        refused={refused}
+        defaultValue="0"
+        {...number}
+      />
       <Field name="name" label={cut.name} helper={words.openRoom.optional} refused={refused} />
       <Field name="focus" label={cut.focus} helper={cut.focusHelp} refused={refused} />
       <Button type="submit" name="act" value="cut" variant="contained">

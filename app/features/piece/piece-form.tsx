@@ -36,9 +36,22 @@ export function PieceForm({ studioId, person, refused }: PieceFormProps) {
       back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
     >
       <Form method="post" className={styles.form} noValidate>
-        <Field name="title" label={pieceForm.name} refused={refused} className={styles.wide} autoFocus />
+        <Field
+          name="title"
+          label={pieceForm.name}
+          refused={refused}
+          className={styles.wide}
+          autoFocus
+        />
         <Field name="origin" label={pieceForm.origin} refused={refused} className={styles.half} />
-        <Field name="kind" label={pieceForm.kind} refused={refused} defaultValue="piece" select className={styles.half}>
+        <Field
+          name="kind"
+          label={pieceForm.kind}
+          refused={refused}
+          defaultValue="piece"
+          select
+          className={styles.half}
+        >
           {Object.entries(pieceForm.kinds).map(([value, label]) => (
             <MenuItem key={value} value={value}>
               {label}
@@ -71,7 +84,12 @@ export function PieceForm({ studioId, person, refused }: PieceFormProps) {
           type="number"
           slotProps={{ htmlInput: { min: 0 } }}
         />
-        <Field name="changes" label={pieceForm.changes} helper={pieceForm.changesHelp} refused={refused} />
+        <Field
+          name="changes"
+          label={pieceForm.changes}
+          helper={pieceForm.changesHelp}
+          refused={refused}
+        />
         <Field
           name="markUnit"
           label={pieceForm.unit}
@@ -82,7 +100,8 @@ export function PieceForm({ studioId, person, refused }: PieceFormProps) {
         >
           {BEAT_UNIT_NAMES.map((name) => (
             <MenuItem key={name} value={name}>
-              <BeatUnitGlyph unit={name} />&ensp;{words.beatUnit[name]}
+              <BeatUnitGlyph unit={name} />
+              &ensp;{words.beatUnit[name]}
             </MenuItem>
           ))}
         </Field>

@@ -8,21 +8,9 @@ import { Empty, Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
 import type { MetreRegion } from "~/core/score";
 import type { BeatUnit, Day } from "~/core/units";
-import type { PassageLine } from "~/features/shapes";
+import type { PassageDay, PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import styles from "./progress.module.css";
-
-export interface PassageDay {
-  readonly day: Day;
-  readonly reached_tempo: number | null;
-  readonly comfortable: number;
-  readonly comfortable_low: number;
-  readonly comfortable_high: number;
-  readonly ceiling: number;
-  readonly plays: number;
-  readonly clean: number;
-  readonly minutes: number;
-}
 
 export interface ProgressPageProps {
   readonly studioId: string;

@@ -11,8 +11,8 @@ import {
 } from "recharts";
 import { useFormats } from "~/components/locale";
 import type { Day } from "~/core/units";
+import type { PassageDay } from "~/features/shapes";
 import { words } from "~/words";
-import type { PassageDay } from "./progress-page";
 
 interface TempoChartProps {
   readonly days: readonly PassageDay[];
@@ -33,7 +33,11 @@ export default function TempoChart({ days, today, target }: TempoChartProps) {
     ceiling: Math.round(day.ceiling),
     span: [Math.round(day.comfortable_low), Math.round(day.comfortable_high)],
   }));
-  const tempi = data.flatMap(({ reached, ceiling, span }) => [reached ?? ceiling, ceiling, ...span]);
+  const tempi = data.flatMap(({ reached, ceiling, span }) => [
+    reached ?? ceiling,
+    ceiling,
+    ...span,
+  ]);
   const lowest = Math.floor(Math.min(...tempi) / 10) * 10;
   const highest = Math.ceil((Math.max(...tempi, target ?? 0) * 1.03) / 10) * 10;
   const axis = { stroke: "var(--ink-soft)", tick: { fill: "var(--ink-soft)", fontSize: 14 } };
@@ -57,7 +61,12 @@ export default function TempoChart({ days, today, target }: TempoChartProps) {
           isAnimationActive={false}
         />
         {target !== undefined && (
-          <ReferenceLine y={target} stroke="var(--ink)" strokeWidth={1.5} ifOverflow="extendDomain" />
+          <ReferenceLine
+            y={target}
+            stroke="var(--ink)"
+            strokeWidth={1.5}
+            ifOverflow="extendDomain"
+          />
         )}
         <Area
           name={words.progress.span}

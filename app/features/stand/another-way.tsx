@@ -2,11 +2,17 @@ import Button from "@mui/material/Button";
 import { barsWhereItFailed, currentBlock } from "~/core/session";
 import { rungBelow } from "~/core/ladder";
 import { words } from "~/words";
-import type { BottomFieldsProps } from "./bottom-fields";
+import type { StandRunner, StandView } from "./runner";
 import styles from "./bottom-fields.module.css";
 
+interface AnotherWayProps {
+  readonly view: StandView;
+  readonly runner: StandRunner | undefined;
+  readonly restSeconds: number;
+}
+
 /** After several flawed plays: lower, smaller, a rest, or leave it. Never just loop. */
-export function AnotherWay({ view, runner, restSeconds }: BottomFieldsProps) {
+export function AnotherWay({ view, runner, restSeconds }: AnotherWayProps) {
   const { offer } = words.stand;
   const { plan, state: block } = currentBlock(view.state);
   const below = rungBelow(block.rungs, block.tempo, 1);

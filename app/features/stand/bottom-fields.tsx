@@ -1,5 +1,4 @@
-import { currentBlock } from "~/core/session";
-import { offersAnotherWay } from "~/core/session";
+import { currentBlock, offersAnotherWay } from "~/core/session";
 import { words } from "~/words";
 import { AnotherWay } from "./another-way";
 import { BeatLight } from "./beat-light";
@@ -27,7 +26,9 @@ export function BottomFields(props: BottomFieldsProps) {
   if (deciding && block.toppedOut && state.endingWell === undefined && transport !== "count-in") {
     return <TopReached view={view} runner={runner} />;
   }
-  if (deciding && offersAnotherWay(state)) return <AnotherWay {...props} />;
+  if (deciding && offersAnotherWay(state)) {
+    return <AnotherWay view={view} runner={runner} restSeconds={props.restSeconds} />;
+  }
 
   const asked = state.pending !== undefined && transport !== "count-in";
   const playing = transport === "play";
@@ -51,7 +52,11 @@ export function BottomFields(props: BottomFieldsProps) {
           disabled={!usable}
           onClick={() => void runner?.start()}
         >
-          {view.ready ? (view.events.length > 0 ? words.stand.goOn : words.stand.start) : words.stand.opening}
+          {view.ready
+            ? view.events.length > 0
+              ? words.stand.goOn
+              : words.stand.start
+            : words.stand.opening}
         </button>
       ) : (
         <div className={styles.middle} role="status">

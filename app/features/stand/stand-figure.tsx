@@ -52,7 +52,7 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
             ? words.stand.rung(Math.max(1, rungNumber), block.rungs.length)
             : words.stand.slowOne}
         </p>
-        <Staircase steps={steps} target={plan.ladder.target} hidden={hidden} height={330} />
+        <Staircase steps={steps} target={plan.ladder.target} hidden={hidden} height={360} large />
       </section>
       <StandBars view={view} position={position} runner={runner} />
     </>

@@ -41,7 +41,14 @@ export function Stand(props: StandProps) {
 
 const REST_SECONDS = 60;
 
-function OpenStand({ studioId, sessionId, personId, plan, stored, held }: StandProps & { held: boolean }) {
+function OpenStand({
+  studioId,
+  sessionId,
+  personId,
+  plan,
+  stored,
+  held,
+}: StandProps & { held: boolean }) {
   const { volume, setVolume } = useVolume();
   const url = `/studio/${studioId}/sessions/${sessionId}/events`;
   const { runner, view } = useStandRunner({ sessionId, plan, stored, url, volume });
@@ -94,7 +101,13 @@ function OpenStand({ studioId, sessionId, personId, plan, stored, held }: StandP
   );
 
   if (ended) {
-    return <EndedNote how={ended} kept={view.sending === "kept"} to={`/studio/${studioId}/sessions/${sessionId}`} />;
+    return (
+      <EndedNote
+        how={ended}
+        kept={view.sending === "kept"}
+        to={`/studio/${studioId}/sessions/${sessionId}`}
+      />
+    );
   }
   const { plan: block } = currentBlock(state);
   return (
@@ -111,7 +124,13 @@ function OpenStand({ studioId, sessionId, personId, plan, stored, held }: StandP
         }}
       />
       <StandFigure key={block.passageId} view={view} position={position} runner={runner} />
-      <BottomFields view={view} runner={runner} usable={usable} position={position} restSeconds={REST_SECONDS} />
+      <BottomFields
+        view={view}
+        runner={runner}
+        usable={usable}
+        position={position}
+        restSeconds={REST_SECONDS}
+      />
       <Tools
         view={view}
         runner={runner}

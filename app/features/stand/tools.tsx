@@ -31,7 +31,12 @@ export function Tools({ view, runner, usable, restSeconds, onNote }: ToolsProps)
   const { stand } = words;
   const nothingToUndo = lastUndoable(view.events) === undefined;
   const tools = [
-    { label: stand.undo, icon: <Undo2 size={SIZE} />, act: () => runner?.undo(), off: nothingToUndo },
+    {
+      label: stand.undo,
+      icon: <Undo2 size={SIZE} />,
+      act: () => runner?.undo(),
+      off: nothingToUndo,
+    },
     { label: stand.slower, icon: <Minus size={SIZE} />, act: () => runner?.nudge(-1) },
     { label: stand.faster, icon: <Plus size={SIZE} />, act: () => runner?.nudge(1) },
     { label: stand.repeat, icon: <RotateCcw size={SIZE} />, act: () => runner?.repeat() },

@@ -28,9 +28,7 @@ export function TopReached(props: { view: StandView; runner: StandRunner | undef
         <Button variant="outlined" onClick={() => void runner?.again()}>
           {top.again}
         </Button>
-        {!next && (
-          <Button onClick={() => void runner?.end("finished")}>{top.finish}</Button>
-        )}
+        {!next && <Button onClick={() => void runner?.end("finished")}>{top.finish}</Button>}
       </div>
     </section>
   );

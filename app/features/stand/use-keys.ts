@@ -3,7 +3,8 @@ import { useEffect, useRef } from "react";
 export type KeyMap = Readonly<Record<string, () => void>>;
 
 const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && target.closest("input, textarea, select, [role=slider]") !== null;
+  target instanceof HTMLElement &&
+  target.closest("input, textarea, select, [role=slider]") !== null;
 
 /** Keys and pedals; while something is typed, or with a modifier, they are left alone. */
 export function useKeys(keys: KeyMap, enabled: boolean) {

@@ -3,7 +3,13 @@ import * as v from "valibot";
 
 const KEY = "fidus-volume";
 const USUAL = 0.7;
-const volumeSchema = v.pipe(v.string(), v.transform(Number), v.number(), v.minValue(0), v.maxValue(1));
+const volumeSchema = v.pipe(
+  v.string(),
+  v.transform(Number),
+  v.number(),
+  v.minValue(0),
+  v.maxValue(1),
+);
 
 /** The volume of the click, 0–1, remembered on this device. */
 export function useVolume() {

@@ -45,7 +45,9 @@ export function PassageRow(props: { studioId: string; today: Day; passage: Passa
           </>
         )}
         <span className={styles.when}>
-          {passage.lastDay ? words.ago(daysBetween(passage.lastDay, today)) : words.student.unplayed}
+          {passage.lastDay
+            ? words.ago(daysBetween(passage.lastDay, today))
+            : words.student.unplayed}
         </span>
       </div>
       <Button

@@ -32,7 +32,12 @@ export interface StudentPageProps {
 export function StudentPage({ studioId, today, person, pieces, passages, log }: StudentPageProps) {
   const here = `/studio/${studioId}/students/${person.id}`;
   const addPiece = (
-    <Button component={Link} to={`${here}/pieces/new`} variant="outlined" startIcon={<Plus size={18} />}>
+    <Button
+      component={Link}
+      to={`${here}/pieces/new`}
+      variant="outlined"
+      startIcon={<Plus size={18} />}
+    >
       {words.student.addPiece}
     </Button>
   );
@@ -44,7 +49,12 @@ export function StudentPage({ studioId, today, person, pieces, passages, log }: 
       actions={
         <>
           {addPiece}
-          <Button component={Link} to={`${here}/today`} variant="contained" startIcon={<Play size={18} />}>
+          <Button
+            component={Link}
+            to={`${here}/today`}
+            variant="contained"
+            startIcon={<Play size={18} />}
+          >
             {words.student.today}
           </Button>
         </>
@@ -82,7 +92,12 @@ export function StudentPage({ studioId, today, person, pieces, passages, log }: 
             ) : (
               <ul className={styles.passages}>
                 {mine.map((passage) => (
-                  <PassageRow key={passage.id} studioId={studioId} today={today} passage={passage} />
+                  <PassageRow
+                    key={passage.id}
+                    studioId={studioId}
+                    today={today}
+                    passage={passage}
+                  />
                 ))}
               </ul>
             )}

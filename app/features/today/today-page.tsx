@@ -90,7 +90,13 @@ export function TodayPage(props: TodayPageProps) {
             />
           )}
           <div className={styles.start}>
-            <Button type="submit" variant="contained" size="large" startIcon={<Play size={20} />} disabled={chosen.length === 0}>
+            <Button
+              type="submit"
+              variant="contained"
+              size="large"
+              startIcon={<Play size={20} />}
+              disabled={chosen.length === 0}
+            >
               {words.today.start(total)}
             </Button>
             <TextField

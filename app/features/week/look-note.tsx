@@ -19,7 +19,12 @@ function sentence(look: Look, today: Day): string {
     case "silent":
       return words.look.silent(look.days);
     case "stuck":
-      return words.look.stuck(look.title, words.bars(look.fromBar, look.toBar), look.tempo, look.days);
+      return words.look.stuck(
+        look.title,
+        words.bars(look.fromBar, look.toBar),
+        look.tempo,
+        look.days,
+      );
     case "nothing-yet":
       return words.look.nothingYet;
   }

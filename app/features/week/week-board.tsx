@@ -41,7 +41,11 @@ export function WeekBoard({ studioId, today, days, lines, concert }: WeekBoardPr
       title={words.week.title}
       lead={
         concert
-          ? words.week.concert(concert.name, daysBetween(today, concert.day), formats.longDay(concert.day))
+          ? words.week.concert(
+              concert.name,
+              daysBetween(today, concert.day),
+              formats.longDay(concert.day),
+            )
           : words.week.lead
       }
       actions={add}
@@ -78,7 +82,8 @@ export function WeekBoard({ studioId, today, days, lines, concert }: WeekBoardPr
                 <div>
                   {line.last ? (
                     <span>
-                      {words.capital(words.ago(daysBetween(line.last.day, today)))}: {line.last.what.join(", ")}
+                      {words.capital(words.ago(daysBetween(line.last.day, today)))}:{" "}
+                      {line.last.what.join(", ")}
                     </span>
                   ) : (
                     <span className={styles.soft}>{words.week.never}</span>

@@ -5,7 +5,6 @@ import {
   insertLadder,
   insertPassage,
   passageById,
-  passagesOfPerson,
   retirePassage,
   setPassageState,
   type Piece,
@@ -47,11 +46,12 @@ export async function setLadder(
   });
 }
 
-export const setState = ({ db }: Services, studioId: string, passageId: string, state: PassageState | null) =>
-  setPassageState(db, studioId, passageId, state);
+export const setState = (
+  { db }: Services,
+  studioId: string,
+  passageId: string,
+  state: PassageState | null,
+) => setPassageState(db, studioId, passageId, state);
 
 export const putAway = ({ db }: Services, studioId: string, passageId: string) =>
   retirePassage(db, studioId, passageId);
-
-export const passagesIn = ({ db }: Services, studioId: string, personId: string) =>
-  passagesOfPerson(db, studioId, personId);

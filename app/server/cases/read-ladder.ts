@@ -3,7 +3,10 @@ import { ladderSchema, type Ladder } from "~/core/ladder";
 import { err, ok, type Result } from "~/core/result";
 import { sentences, type FormRefused } from "../form";
 
-const jsonText = v.pipe(v.string("The ladder is missing."), v.parseJson(undefined, "The ladder can't be read."));
+const jsonText = v.pipe(
+  v.string("The ladder is missing."),
+  v.parseJson(undefined, "The ladder can't be read."),
+);
 
 /** The ladder as the workshop sends it: JSON in one field. */
 export function readLadder(form: FormData): Result<Ladder, FormRefused> {

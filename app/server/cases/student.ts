@@ -187,4 +187,3 @@ export async function afterwardsPage(services: Services, studioId: string, sessi
     .map(passageLine);
   return { person, entry, flaws, next };
 }
-

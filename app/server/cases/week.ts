@@ -61,9 +61,7 @@ export async function weekOf(services: Services, studioId: string) {
       id: student.id,
       name: student.name,
       instrument: student.instrument,
-      minutes: days.map(
-        (day) => minutes.filter(mine).find((row) => row.day === day)?.minutes ?? 0,
-      ),
+      minutes: days.map((day) => minutes.filter(mine).find((row) => row.day === day)?.minutes ?? 0),
       last: last && { day: last.day, what: [...new Set(last.blocks.map(({ title }) => title))] },
       looks: needsALook({
         today,

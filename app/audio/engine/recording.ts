@@ -1,0 +1,77 @@
+import type { BeatMap } from "~/core/click";
+import recorderWorklet from "../worklets/recorder-worklet.ts?worker&url";
+import { ClickEngine } from "./click-engine";
+
+const SAMPLE_RATE = 44_100;
+const START_SECONDS = 0.25;
+
+export interface Recording {
+  readonly samples: Float32Array;
+  readonly sampleRate: number;
+  /** Where in the recording a time of the map lies, in samples. */
+  readonly sampleAt: (mapSeconds: number) => number;
+}
+
+/** The maps one after the other, computed as fast as the machine can. */
+export async function recordOffline(maps: readonly BeatMap[]): Promise<Recording> {
+  const seconds = START_SECONDS + maps.reduce((sum, { duration }) => sum + duration, 0);
+  const length = Math.ceil(seconds * SAMPLE_RATE);
+  const context = new OfflineAudioContext(1, length, SAMPLE_RATE);
+  const engine = await ClickEngine.create(context);
+  engine.connect(context.destination);
+  engine.setVolume(1);
+  scheduleAll(engine, maps, START_SECONDS);
+  const buffer = await context.startRendering();
+  engine.dispose();
+  return {
+    samples: buffer.getChannelData(0),
+    sampleRate: SAMPLE_RATE,
+    sampleAt: (at) => (START_SECONDS + at) * SAMPLE_RATE,
+  };
+}
+
+/** The maps as they are played here and now, recorded inside the audio graph. */
+export async function recordLive(maps: readonly BeatMap[], volume: number): Promise<Recording> {
+  const context = new AudioContext({ sampleRate: SAMPLE_RATE });
+  await context.audioWorklet.addModule(recorderWorklet);
+  const recorder = new AudioWorkletNode(context, "fidus-recorder", { numberOfOutputs: 0 });
+  const chunks: { frame: number; samples: Float32Array }[] = [];
+  recorder.port.onmessage = ({ data }: MessageEvent<(typeof chunks)[number]>) => {
+    chunks.push(data);
+  };
+  let left = maps.length;
+  let allEnded: () => void = () => undefined;
+  const ended = new Promise<void>((resolve) => (allEnded = resolve));
+  const engine = await ClickEngine.create(context, ({ name }) => {
+    if (name === "map-ended" && --left === 0) allEnded();
+  });
+  engine.setVolume(volume);
+  engine.connect(recorder);
+  engine.connect(context.destination);
+  await context.resume();
+  const start = context.currentTime + START_SECONDS;
+  scheduleAll(engine, maps, start);
+  await ended;
+  engine.dispose();
+  await context.close();
+
+  const first = chunks[0]?.frame ?? 0;
+  const last = chunks.at(-1);
+  const samples = new Float32Array(last ? last.frame + last.samples.length - first : 0);
+  // Levels are compared at full volume, whatever was set.
+  for (const chunk of chunks) {
+    samples.set(
+      chunk.samples.map((sample) => sample / Math.max(0.05, volume)),
+      chunk.frame - first,
+    );
+  }
+  return { samples, sampleRate: SAMPLE_RATE, sampleAt: (at) => (start + at) * SAMPLE_RATE - first };
+}
+
+function scheduleAll(engine: ClickEngine, maps: readonly BeatMap[], start: number): void {
+  let at = start;
+  for (const map of maps) {
+    engine.schedule(map, at);
+    at += map.duration;
+  }
+}

@@ -1,0 +1,81 @@
+import { randomUUID } from "node:crypto";
+import { mkdtemp, rm } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { afterAll, beforeAll, describe, expect, test } from "@jest/globals";
+import * as v from "valibot";
+import { memoryDatabase } from "~/db/test/memory";
+import { lockDirectory } from "./lock";
+import { migrate, readMigrations } from "./migrate";
+import { openPglite } from "./pglite.mjs";
+import type { Database } from ".";
+
+let db: Database;
+beforeAll(async () => {
+  db = await memoryDatabase();
+}, 60_000);
+afterAll(() => db.close());
+
+const names = v.object({ name: v.string() });
+const insert = (name: string) =>
+  [
+    "insert into studio (id, name, time_zone) values ($1, $2, 'UTC')",
+    [randomUUID(), name],
+  ] as const;
+
+describe("queries", () => {
+  test("one, maybeOne and many hold what they promise", async () => {
+    await db.execute(...insert("Weir Lane"));
+    await db.execute(...insert("Ropewalk"));
+    await expect(db.one(names, "select name from studio")).rejects.toThrow("2 rows");
+    await expect(db.one(names, "select name from studio where false")).rejects.toMatchObject({
+      kind: "not-found",
+    });
+    expect(await db.maybeOne(names, "select name from studio where false")).toBeUndefined();
+    expect(await db.many(names, "select name from studio order by name")).toHaveLength(2);
+  });
+
+  test("database errors are told by kind", async () => {
+    await expect(db.execute(...insert(""))).rejects.toMatchObject({ kind: "check" });
+    await expect(
+      db.many(names, "select name from studio where id = $1", ["not an id"]),
+    ).rejects.toMatchObject({ kind: "bad-value" });
+  });
+
+  test("a transaction that fails leaves nothing behind", async () => {
+    const work = db.transaction(async (tx) => {
+      await tx.execute(...insert("Half written"));
+      throw new Error("in the middle");
+    });
+    await expect(work).rejects.toThrow("in the middle");
+    expect(await db.many(names, "select name from studio where name like 'Half%'")).toEqual([]);
+  });
+
+  test("reaching past a transaction for the database throws instead of waiting for ever", async () => {
+    const work = db.transaction(() => db.execute("select 1"));
+    await expect(work).rejects.toThrow("use the handle");
+  });
+});
+
+describe("the house around it", () => {
+  test("a changed migration is refused", async () => {
+    const engine = await openPglite({});
+    const [first, ...others] = await readMigrations(path.resolve("app/db/migrations"));
+    await migrate(engine, [first!, ...others]);
+    await migrate(engine, [first!, ...others]);
+    const changed = [{ ...first!, checksum: "something else" }, ...others];
+    await expect(migrate(engine, changed)).rejects.toThrow(first!.name);
+    await engine.close();
+  }, 60_000);
+
+  test("a directory is locked for one process at a time, and free again afterwards", async () => {
+    const directory = await mkdtemp(path.join(tmpdir(), "fidus-lock-"));
+    const unlock = await lockDirectory(directory);
+    await expect(lockDirectory(directory)).rejects.toThrow("already running");
+    await unlock();
+    await (
+      await lockDirectory(directory)
+    )();
+    await rm(directory, { recursive: true });
+  });
+});

@@ -1,0 +1,54 @@
+import { describe, expect, test } from "@jest/globals";
+import { readForm } from "../form";
+import { ladder, pieceForm } from "../test/room";
+import { readPieceForm } from "./add-piece";
+import { newRoomSchema } from "./open-room";
+import { readLadder } from "./read-ladder";
+import { readToday } from "./read-today";
+
+const errors = (result: { ok: boolean; error?: { errors: object } }) =>
+  result.ok ? [] : Object.keys(result.error!.errors);
+
+describe("forms", () => {
+  test("a piece is refused at its field and keeps what was typed", () => {
+    const title = "x".repeat(10_000);
+    const refused = readPieceForm(pieceForm({ title }));
+    expect(errors(refused)).toEqual(["title"]);
+    if (!refused.ok) expect(refused.error.values.title).toBe(title);
+    expect(errors(readPieceForm(pieceForm({ bars: "" })))).toEqual(["bars"]);
+    expect(errors(readPieceForm(pieceForm({ markBpm: "500" })))).toEqual(["markBpm"]);
+    expect(errors(readPieceForm(pieceForm({ metre: "3/5" })))).toEqual(["metre"]);
+    expect(errors(readPieceForm(pieceForm({ changes: "9 2/4, 17" })))).toEqual(["changes"]);
+    expect(errors(readPieceForm(pieceForm({ changes: "40 2/4" })))).toEqual(["changes"]);
+    expect(errors(readPieceForm(pieceForm({ pickupBeats: "3" })))).toEqual(["pickupBeats"]);
+    expect(readPieceForm(pieceForm({ changes: "9 2/4, 13 3/4" })).ok).toBe(true);
+  });
+
+  test("a ladder is refused at its field, and what is no JSON with a sentence", () => {
+    const form = (text: string) => {
+      const made = new FormData();
+      made.set("ladder", text);
+      return made;
+    };
+    const bad = (change: object) =>
+      errors(readLadder(form(JSON.stringify({ ...ladder(), ...change }))));
+    expect(bad({})).toEqual([]);
+    expect(bad({ target: 50 })).toEqual(["target"]);
+    expect(bad({ gate: { kind: "of-last", plays: 6, window: 5 } })).toEqual(["gate.plays"]);
+    expect(bad({ school: { name: "even-steps", numbers: { step: 0 } } })).toEqual([
+      "school.numbers.step",
+    ]);
+    expect(bad({ start: NaN })).toEqual(["start"]);
+    expect(errors(readLadder(form("{")))).toEqual(["form"]);
+    expect(errors(readLadder(new FormData()))).toEqual(["form"]);
+  });
+
+  test("a room without names, and a day without passages, are told what is missing", () => {
+    const form = new FormData();
+    form.set("room", "  ");
+    expect(errors(readForm(form, newRoomSchema))).toEqual(["room", "teacher", "name"]);
+    const today = new FormData();
+    today.set("noVerdict", "wait");
+    expect(errors(readToday(today))).toEqual(["form"]);
+  });
+});

@@ -1,0 +1,113 @@
+import { afterAll, beforeAll, describe, expect, test } from "@jest/globals";
+import * as v from "valibot";
+import { DatabaseError } from "~/db/client";
+import { EventWriter, furnishedRoom, NOON } from "../test/room";
+import { appendEvents } from "./append-events";
+import { rebuildProjections } from "./rebuild";
+import { afterwardsPage, ladderPage, progressPage, todayPage } from "./student";
+import { weekOf } from "./week";
+
+let room: Awaited<ReturnType<typeof furnishedRoom>>;
+beforeAll(async () => {
+  room = await furnishedRoom();
+}, 60_000);
+afterAll(() => room.services.db.close());
+
+const send = (sessionId: string, events: EventWriter["events"], studioId = room.studioId) =>
+  appendEvents(room.services, studioId, sessionId, events);
+
+const counted = async () => {
+  const { db } = room.services;
+  const tables = ["rep", "session_block", "session_outcome", "passage_day"];
+  const rows = tables.map((table) =>
+    db.many(v.unknown(), `select * from ${table} order by 1, 2, 3`),
+  );
+  return Promise.all(rows);
+};
+
+describe("a session", () => {
+  test("is counted as it was played, and the next one knows where to start", async () => {
+    const { sessionId, plan } = await room.begin();
+    expect(plan.blocks[0]?.start).toBe(60);
+    const stand = new EventWriter();
+    stand.write("opened");
+    stand.plays(60, "cc");
+    stand.plays(70, "cfcc", 7);
+    stand.write("noted", { text: "Thumb late." });
+    stand.write("ended", { how: "finished" });
+    expect(await send(sessionId, stand.events)).toEqual({ ok: true, value: { next: 16 } });
+
+    const after = await afterwardsPage(room.services, room.studioId, sessionId);
+    expect(after?.entry).toMatchObject({ ended: "finished", notes: ["Thumb late."] });
+    expect(after?.entry.blocks[0]).toMatchObject({ start: 60, reached: 70, plays: 6, clean: 5 });
+    expect(after?.flaws).toEqual([{ what: "rhythm", times: 1 }]);
+
+    const { passages } = await todayPage(room.services, room.studioId, room.personId);
+    expect(passages[0]).toMatchObject({ start: 80, reached: 70 });
+    const { reps } = await ladderPage(room.services, room.studioId, room.passageId);
+    expect(reps.reduce((sum, { count }) => sum + count, 0)).toBe(6);
+    const { days, flaws } = await progressPage(room.services, room.studioId, room.passageId);
+    expect(days[0]).toMatchObject({ reached_tempo: 70, plays: 6 });
+    expect(flaws).toEqual({ 7: 1 });
+    const { lines } = await weekOf(room.services, room.studioId);
+    expect(lines[0]?.minutes.at(-1)).toBeCloseTo(3, 1);
+  });
+
+  test("sent twice, in pieces, and again is counted once", async () => {
+    const { sessionId } = await room.begin();
+    const stand = new EventWriter(NOON + 3_600_000);
+    stand.write("opened");
+    stand.plays(80, "ccc");
+    const { events } = stand;
+    await send(sessionId, events.slice(0, 3));
+    await send(sessionId, events.slice(1, 5));
+    const once = await send(sessionId, events);
+    expect(once).toEqual({ ok: true, value: { next: 7 } });
+    expect(await send(sessionId, events)).toEqual(once);
+    const after = await afterwardsPage(room.services, room.studioId, sessionId);
+    expect(after?.entry.blocks[0]).toMatchObject({ plays: 3, clean: 3 });
+  });
+
+  test("refuses a gap or another event at a taken position, and writes nothing of the batch", async () => {
+    const { sessionId } = await room.begin();
+    const stand = new EventWriter(NOON + 7_200_000);
+    stand.write("opened");
+    stand.plays(80, "cc");
+    const { events } = stand;
+    const gap = await send(sessionId, events.slice(2));
+    expect(gap).toMatchObject({ ok: false, error: { kind: "gap", next: 0 } });
+    await send(sessionId, events.slice(0, 2));
+    const other = new EventWriter(NOON);
+    other.write("opened");
+    const clash = await send(sessionId, [...events.slice(2), ...other.events]);
+    expect(clash).toMatchObject({ ok: false, error: { kind: "conflict", next: 2 } });
+    const stored = await room.services.db.many(
+      v.unknown(),
+      "select 1 from session_event where session_id = $1",
+      [sessionId],
+    );
+    expect(stored).toHaveLength(2);
+  });
+
+  test("everything counted can be rebuilt from the events alone", async () => {
+    const before = await counted();
+    const { db } = room.services;
+    for (const table of ["rep", "session_block", "session_outcome", "passage_day"]) {
+      await db.execute(`delete from ${table}`);
+    }
+    await rebuildProjections(room.services, room.studioId);
+    expect(await counted()).toEqual(before);
+  });
+
+  test("another studio's session, student or passage isn't there", async () => {
+    const { sessionId } = await room.begin();
+    const elsewhere = await room.open("Another room");
+    const stand = new EventWriter();
+    stand.write("opened");
+    const notThere = (work: Promise<unknown>) =>
+      expect(work).rejects.toMatchObject({ kind: "not-found" } satisfies Partial<DatabaseError>);
+    await notThere(send(sessionId, stand.events, elsewhere.studioId));
+    await notThere(todayPage(room.services, elsewhere.studioId, room.personId));
+    await notThere(ladderPage(room.services, elsewhere.studioId, room.passageId));
+  });
+});

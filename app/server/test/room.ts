@@ -1,0 +1,97 @@
+import { randomUUID } from "node:crypto";
+import { expect } from "@jest/globals";
+import * as v from "valibot";
+import { ladderSchema } from "~/core/ladder";
+import { sessionEventSchema, type EventKind, type SessionEvent } from "~/core/session";
+import { memoryDatabase } from "~/db/test/memory";
+import { addPiece, readPieceForm } from "../cases/add-piece";
+import { openRoom } from "../cases/open-room";
+import { cutPassage, setLadder } from "../cases/passages";
+import { startSession } from "../cases/start-session";
+import type { Services } from "../services";
+
+export const NOON = Date.UTC(2026, 4, 4, 12);
+
+export const pieceForm = (change: Record<string, string> = {}): FormData => {
+  const form = new FormData();
+  const fields = {
+    title: "The Ferry at Low Water",
+    origin: "",
+    kind: "piece",
+    bars: "16",
+    metre: "3/4",
+    changes: "",
+    pickupBeats: "0",
+    markBpm: "96",
+    markUnit: "quarter",
+    ...change,
+  };
+  for (const [key, value] of Object.entries(fields)) form.set(key, value);
+  return form;
+};
+
+export const ladder = (change: object = {}) =>
+  v.parse(ladderSchema, {
+    school: { name: "even-steps", numbers: { step: 10 } },
+    start: 60,
+    target: 90,
+    startRule: { kind: "where-ended" },
+    gate: { kind: "in-a-row", plays: 2, afterFlawed: "reset" },
+    offerAfter: 4,
+    rest: 0,
+    minutes: 10,
+    hidden: false,
+    countInBars: 1,
+    subdivision: 1,
+    ...change,
+  });
+
+/** A room with a student, a piece, a passage of bars 5–8 and a ladder, ready to be played. */
+export async function furnishedRoom() {
+  const db = await memoryDatabase();
+  const clock = { now: NOON };
+  const services: Services = { db, now: () => clock.now, newId: randomUUID };
+  const open = async (room: string) => {
+    const names = { room, teacher: "Odile", name: "Tomasz", instrument: "mandolin" };
+    return openRoom(services, { ...names, timeZone: "Europe/London" });
+  };
+  const { studioId, studentId: personId } = await open("Weir Lane");
+  const form = readPieceForm(pieceForm());
+  if (!form.ok) throw new Error(JSON.stringify(form.error));
+  const pieceId = await addPiece(services, studioId, personId, form.value);
+  const range = { fromBar: 5, toBar: 8, pickupBeats: 0, endBeats: 0, name: "", focus: "" };
+  const passageId = await cutPassage(services, studioId, { personId, pieceId }, range);
+  await setLadder(services, studioId, passageId, ladder());
+  const begin = async () => {
+    const started = await startSession(services, studioId, personId, [passageId]);
+    expect(started.ok).toBe(true);
+    if (!started.ok) throw new Error(started.error.sentence);
+    return started.value;
+  };
+  return { services, clock, open, studioId, personId, pieceId, passageId, begin };
+}
+
+/** Writes events as the stand does: ids of its own, positions without gaps. */
+export class EventWriter {
+  readonly events: SessionEvent[] = [];
+
+  constructor(private at = NOON) {}
+
+  write(kind: EventKind, payload: object = {}): string {
+    const id = randomUUID();
+    this.at += 12_000;
+    const event = { id, seq: this.events.length, at: this.at, kind, payload };
+    this.events.push(v.parse(sessionEventSchema, event));
+    return id;
+  }
+
+  /** Plays at a tempo with a verdict each: "ccf". */
+  plays(tempo: number, verdicts: string, bar?: number): void {
+    for (const letter of verdicts) {
+      const range = { fromBar: 5, toBar: 8 };
+      const play = this.write("played", { tempo, seconds: 9, complete: true, ...range });
+      this.write("judged", { play, verdict: letter === "c" ? "clean" : "flawed" });
+      if (letter === "f" && bar) this.write("detailed", { play, bar, what: "rhythm" });
+    }
+  }
+}

@@ -1,0 +1,64 @@
+/** Which room may import which; the table is in docs/architecture.md. */
+const below = {
+  "core/result": [],
+  "core/units": ["core/result"],
+  "core/gate": ["core/units", "core/result"],
+  "core/ladder": ["core/gate", "core/units", "core/result"],
+  "core/click": ["core/units", "core/result"],
+  "core/session": ["core/ladder", "core/gate", "core/click", "core/units", "core/result"],
+  "core/score": ["core/units", "core/result"],
+  "core/record": ["core/gate", "core/units"],
+  "core/judge": ["core/record", "core/ladder", "core/units"],
+  "core/simulate": ["core/"],
+  audio: ["core/"],
+  db: ["core/"],
+  server: ["db", "core/"],
+  theme: [],
+  words: ["core/"],
+  components: ["core/", "words"],
+  features: ["components", "audio", "core/", "words"],
+  routes: ["server", "features", "components", "core/", "words"],
+};
+
+const layer = ([room, allowed]) => ({
+  name: `${room.replace("/", "-")}-imports-downward`,
+  severity: "error",
+  from: { path: `^app/${room}/` },
+  to: {
+    path: "^(app|demo|e2e|bench)/",
+    pathNot: `^app/(${[room, ...allowed].join("|")})`,
+  },
+});
+
+// The program's entry puts everything together, the demo included.
+const entry = "^app/server/(main|http)\\.ts$";
+const layers = Object.entries(below).map(layer);
+for (const rule of layers) {
+  if (rule.from.path === "^app/server/") rule.from.pathNot = entry;
+}
+
+module.exports = {
+  forbidden: [
+    ...layers,
+    { name: "no-cycles", severity: "error", from: {}, to: { circular: true } },
+    {
+      name: "no-reaching-behind-an-index",
+      comment: "Outside its folder a room of the core, the audio or the database is its index.ts.",
+      severity: "error",
+      from: { path: "^(app|demo)/", pathNot: "^app/((core/[^/]+|audio/[^/]+|db/[^/]+))/" },
+      to: { path: "^app/(core/[^/]+|audio/[^/]+|db/[^/]+)/", pathNot: "/index\\.ts$" },
+    },
+    {
+      name: "core-needs-no-framework",
+      severity: "error",
+      from: { path: "^app/core/", pathNot: "\\.test\\.ts$" },
+      to: { dependencyTypesNot: ["local", "aliased-tsconfig", "aliased"], pathNot: "valibot" },
+    },
+  ],
+  options: {
+    tsConfig: { fileName: "tsconfig.json" },
+    tsPreCompilationDeps: true,
+    doNotFollow: { path: "node_modules" },
+    enhancedResolveOptions: { conditionNames: ["import", "node", "default"] },
+  },
+};
