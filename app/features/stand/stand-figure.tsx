@@ -41,7 +41,7 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
             <span className={styles.unit}>
               <BeatUnitGlyph unit={plan.beatUnit} />
             </span>
-            <span className={styles.digits}>{Math.round(tempo)}</span>
+            <span data-testid="tempo">{Math.round(tempo)}</span>
           </p>
         )}
         <Count gate={words.stand.gate(plan.ladder.gate)} {...progress} />

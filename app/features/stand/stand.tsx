@@ -6,6 +6,7 @@ import { words } from "~/words";
 import { BottomFields } from "./bottom-fields";
 import { EndedNote } from "./ended-note";
 import { HelpSheet } from "./help-sheet";
+import { keepForOffline } from "./keep-for-offline";
 import { NoteSheet } from "./note-sheet";
 import { StandFigure } from "./stand-figure";
 import { StandTop } from "./stand-top";
@@ -58,6 +59,11 @@ function OpenStand({
   const running = transport !== "stopped";
   const position = usePosition(runner, running);
   useAwake(running);
+  // Once the sound is loaded too, all that the stand needs is there to be kept.
+  const begun = view.ready && running;
+  useEffect(() => {
+    if (begun) void keepForOffline();
+  }, [begun]);
 
   const ended = state.ended;
   const endedHere = ended !== undefined && runner !== undefined && view.ready;

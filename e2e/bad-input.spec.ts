@@ -1,0 +1,113 @@
+import { expect, test } from "./support/fixtures";
+
+const UNKNOWN = "11111111-1111-4111-8111-111111111111";
+
+test("a refused form says why at its field and keeps what was typed", async ({ teacher, page }) => {
+  await teacher.opensARoom();
+  const long = "x".repeat(10_000);
+  await teacher.addsAPiece({ Title: long, Metre: "3/5", "Number of bars": "0" });
+  await expect(page.getByText("Keep the title under 200 characters.")).toBeVisible();
+  await expect(page.getByText("“3/5” is no metre")).toBeVisible();
+  await expect(page.getByText("A piece has at least 1 bar.")).toBeVisible();
+  await expect(page.getByLabel("Title")).toHaveValue(long);
+  await teacher.addsAPiece();
+  await teacher.dragsOverBars(2, 3);
+  await page.getByLabel("To bar").fill("99");
+  await page.getByLabel("Listen for").fill("the left hand");
+  await page.getByRole("button", { name: "Cut and set a ladder" }).click();
+  await expect(page.getByText("The piece has 8 bars.")).toBeVisible();
+  await expect(page.getByLabel("Listen for")).toHaveValue("the left hand");
+});
+
+test("impossible ladders are told at the field while they are drawn", async ({ teacher, page }) => {
+  await teacher.opensARoom();
+  await teacher.addsAPiece();
+  await teacher.dragsOverBars(2, 3);
+  await teacher.cuts();
+  await teacher.number("Target").fill("50");
+  await expect(page.getByText("The target lies below the start")).toBeVisible();
+  await expect(page.getByRole("button", { name: "Set this ladder" })).toBeDisabled();
+  await teacher.number("Target").fill("401");
+  await expect(page.getByText("401 bpm is outside 10–400 bpm.")).toBeVisible();
+  await teacher.number("Target").fill("220");
+  await teacher.number("Step").fill("0");
+  await expect(page.getByText("0 bpm is outside 1–50 bpm.")).toBeVisible();
+  await teacher.number("Step").fill("5");
+  await page.getByLabel("Gate", { exact: true }).click();
+  await page.getByRole("option", { name: "clean plays of the last few" }).click();
+  await teacher.number("Clean plays").fill("6");
+  await teacher.number("Of the last").fill("5");
+  await expect(page.getByText("There can't be more clean plays")).toBeVisible();
+  await teacher.number("Clean plays").fill("4");
+  await expect(page.getByRole("button", { name: "Set this ladder" })).toBeEnabled();
+});
+
+test("HTML in names is shown as it was typed", async ({ teacher, page }) => {
+  const nasty = `<img src=x onerror="document.title='taken'">`;
+  await teacher.opensARoom(nasty, nasty);
+  await teacher.addsAPiece({ Title: nasty });
+  await expect(page.getByRole("heading", { name: nasty })).toBeVisible();
+  await expect(page).not.toHaveTitle("taken");
+});
+
+test("what isn't there, or is another studio's, is a 404 with a sentence", async ({
+  teacher,
+  page,
+  server,
+}) => {
+  await teacher.opensARoom("First");
+  const first = page.url().match(/studio\/([0-9a-f-]+)\/students\/([0-9a-f-]+)/)!;
+  await teacher.opensARoom("Second");
+  const second = page.url().match(/studio\/([0-9a-f-]+)/)!;
+  const addresses = [
+    `/studio/${second[1]}/students/${first[2]}`,
+    `/studio/${second[1]}/students/${first[2]}/today`,
+    `/studio/${first[1]}/students/${UNKNOWN}`,
+    `/studio/${first[1]}/passages/${UNKNOWN}/ladder`,
+    `/studio/${first[1]}/sessions/${UNKNOWN}`,
+    `/studio/${first[1]}/sessions/${UNKNOWN}/events`,
+    `/studio/${UNKNOWN}`,
+    "/studio/not-an-id",
+    "/nowhere/at/all",
+  ];
+  for (const address of addresses) {
+    const answer = await page.request.get(server.address + address);
+    expect(answer.status(), address).toBe(404);
+    expect(await answer.text()).not.toContain("    at ");
+  }
+  await page.goto(server.address + addresses[0]);
+  await expect(page.getByText("This isn't in your room, or it was taken away.")).toBeVisible();
+});
+
+test("malformed, misplaced and foreign events are refused and nothing is written", async ({
+  teacher,
+  player,
+  page,
+  server,
+}) => {
+  await teacher.preparesToday();
+  await player.goesToTheStand();
+  const url = page.url().replace(/stand$/, "events");
+  const id = crypto.randomUUID();
+  const event = { id, seq: 0, at: Date.now(), kind: "opened", payload: {} };
+  const send = async (body: unknown, headers: Record<string, string> = {}) => {
+    const text = typeof body === "string" ? body : JSON.stringify(body);
+    const usual = { "Content-Type": "application/json", Origin: server.address };
+    return (await fetch(url, { method: "POST", headers: { ...usual, ...headers }, body: text }))
+      .status;
+  };
+  expect(await send("{")).toBe(400);
+  expect(await send({ events: [] })).toBe(400);
+  expect(await send({ events: [{ ...event, id: "1" }] })).toBe(400);
+  expect(await send({ events: [{ ...event, kind: "won" }] })).toBe(400);
+  expect(await send({ events: [{ ...event, kind: "judged" }] })).toBe(400);
+  expect(await send({ events: [{ ...event, at: 12 }] })).toBe(400);
+  expect(await send({ events: [{ ...event, seq: 3 }] })).toBe(409);
+  expect(await send({ events: [event] }, { Origin: "http://elsewhere.invalid" })).toBe(403);
+  expect(await send({ events: [event, { ...event, seq: 1 }] })).toBe(409);
+  const stored = async () => ((await (await fetch(url)).json()) as { events: [] }).events.length;
+  expect(await stored()).toBe(0);
+  expect(await send({ events: [event] })).toBe(200);
+  expect(await send({ events: [event] })).toBe(200);
+  expect(await stored()).toBe(1);
+});

@@ -1,0 +1,62 @@
+import { expect, test } from "./support/fixtures";
+
+test("from nothing to a played and logged session", async ({ teacher, player, page }) => {
+  await teacher.preparesToday();
+  await player.goesToTheStand();
+  await player.starts();
+  await player.seesTempo(200);
+  await player.playsClean(2);
+  await player.seesTempo(210);
+  await player.sees("0 of 2");
+  await player.playsFlawed();
+  await player.playsClean(2);
+  await player.seesTempo(220);
+  await player.playsClean(2);
+  await expect(page.getByRole("heading", { name: "The target is reached." })).toBeVisible();
+  await player.button("End well: one slow play").click();
+  await player.seesTempo(154);
+  await player.playsClean();
+
+  await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
+  await expect(page.getByText("200 →")).toContainText("= 220");
+  await expect(page.getByText("7 of 8 clean").first()).toBeVisible();
+  await page.getByLabel("One line for the log").fill("The turn in bar 4 is late.");
+  await page.getByRole("button", { name: "Write it down" }).click();
+  await expect(page.getByText("The turn in bar 4 is late.")).toBeVisible();
+
+  await page.getByRole("link", { name: "Back to today" }).click();
+  await expect(page.getByText("= 210")).toBeVisible();
+  await page.getByRole("link", { name: "Week" }).click();
+  await expect(page.getByText("Today: The Ferry at Low Water")).toBeVisible();
+});
+
+test("the whole way with the keyboard alone", async ({ teacher, player, page }) => {
+  await teacher.opensARoom();
+  await teacher.addsAPiece();
+  await expect(page).toHaveURL(/pieces\/[0-9a-f-]{36}/);
+  await page.waitForLoadState("networkidle");
+  await page.locator('[data-bar="1"]').focus();
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect(page.getByRole("heading", { name: "Cut bars 2–3" })).toBeVisible();
+  await page.getByRole("button", { name: "Cut and set a ladder" }).focus();
+  await page.keyboard.press("Enter");
+  await page.waitForURL(/\/ladder$/);
+  await page.waitForLoadState("networkidle");
+  await page.getByRole("button", { name: "Set this ladder" }).focus();
+  await page.keyboard.press("Enter");
+  await page.waitForURL(/\/today$/);
+  await page.getByRole("button", { name: /^Start/ }).focus();
+  await page.keyboard.press("Enter");
+  await page.waitForURL(/\/stand$/);
+  await expect(player.button("Start")).toBeEnabled();
+  await page.keyboard.press("Space");
+  await player.playsClean();
+  await player.sees("1 of 3");
+  await page.keyboard.press("u");
+  await player.sees("0 of 3");
+  await page.keyboard.press("?");
+  await expect(page.getByRole("dialog", { name: "Keys and pedals" })).toBeVisible();
+  await page.keyboard.press("Escape");
+  await page.keyboard.press("Space");
+});

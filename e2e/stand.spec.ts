@@ -1,0 +1,116 @@
+import { expect, test } from "./support/fixtures";
+
+test("undo takes a verdict back, and the play can be judged again", async ({ teacher, player }) => {
+  await teacher.preparesToday({ clean: 3 });
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean();
+  await player.sees("1 of 3");
+  await player.button("Undo").click();
+  await player.sees("0 of 3");
+  await expect(player.button(/^Flawed/)).toBeEnabled();
+  await player.marksFlawed();
+  await player.playsClean();
+  await player.sees("1 of 3");
+});
+
+test("a flawed play may say where and what, and smaller is offered there", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.preparesToday({ offerAfter: 2 }, [1, 4]);
+  await player.goesToTheStand();
+  await player.starts();
+  for (let n = 0; n < 2; n++) {
+    await player.playsFlawed();
+    await player.button("bar 2").click();
+    await player.button("rhythm").click();
+  }
+  await expect(page.getByRole("heading", { name: /2 flawed at this tempo/ })).toBeVisible();
+  await player.button("Smaller: bars 2–3").click();
+  await expect(page.getByText("Only bars 2–3 for now")).toBeVisible();
+  await player.playsClean(2);
+  await expect(page.getByText("Only bars 2–3 for now")).toBeHidden();
+  await player.seesTempo(200);
+  await player.sees("0 of 2");
+});
+
+test("slower, faster, skip, rest, leave and pause do what they say", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.preparesToday({ rest: 30, clean: 1 });
+  await player.goesToTheStand();
+  await player.starts();
+  await player.button("Faster").click();
+  await player.seesTempo(202);
+  await page.keyboard.press("ArrowDown");
+  await page.keyboard.press("ArrowDown");
+  await player.seesTempo(198);
+  await player.playsClean();
+  await expect(page.getByRole("timer")).toBeVisible();
+  await player.button("Go on now").click();
+  await player.seesTempo(200);
+  await player.button("Skip").click();
+  await player.seesTempo(210);
+  await player.button("Pause").click();
+  await player.hears("stopped");
+  await player.button("Note").click();
+  await page.getByLabel("One line").fill("Breathe before bar 3");
+  await page.keyboard.press("Enter");
+  await player.button("It hurts: stop").click();
+  await expect(page.getByText("Stop at pain, numbness or tingling.")).toBeVisible();
+  await page.getByRole("link", { name: "To the summary" }).click();
+  await expect(page.getByText("Breathe before bar 3")).toBeVisible();
+  await page.getByRole("link", { name: "Week" }).click();
+  await expect(page.getByText("Stopped for pain today.")).toBeVisible();
+});
+
+test("without a verdict the stand waits, or plays again uncounted, as the player chose", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.preparesToday({ clean: 3 });
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsThrough();
+  await player.hears("asking");
+  await player.marksClean();
+  await player.sees("1 of 3");
+
+  await page.goBack();
+  await page.getByLabel("When no verdict is given").click();
+  await page.getByRole("option", { name: "play again, uncounted" }).click();
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsThrough();
+  await player.hears("count-in");
+  await player.playsThrough();
+  await player.sees("0 of 3");
+});
+
+test("a hidden tempo stays hidden until the end", async ({ teacher, player, page }) => {
+  await teacher.preparesToday({ hidden: true, clean: 1 });
+  await player.goesToTheStand();
+  await player.starts();
+  await expect(page.getByText("tempo hidden")).toBeVisible();
+  expect(await page.locator("main").textContent()).not.toMatch(/200|210|220/);
+  await player.playsClean(3);
+  await player.seesTempo(220);
+});
+
+test("a session runs in one window at a time", async ({ teacher, player, page, context }) => {
+  await teacher.preparesToday({ clean: 5 });
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean();
+  const second = await context.newPage();
+  await second.goto(page.url());
+  await second.getByRole("button", { name: "Go on here" }).click();
+  await expect(second.getByTestId("count")).toHaveText("1 of 5");
+  await expect(page.getByText("Going on in another window.")).toBeVisible();
+  await second.close();
+});

@@ -1,0 +1,56 @@
+import { expect, test as base, type Page } from "@playwright/test";
+import { Player } from "./player";
+import { FidusServer, throwAwayDirectory } from "./server";
+import { Teacher } from "./teacher";
+
+interface WorkerFixtures {
+  /** A server with empty rooms, shared by the tests of a worker. */
+  readonly server: FidusServer;
+}
+
+interface Fixtures {
+  readonly teacher: Teacher;
+  readonly player: Player;
+  /** Fails the test when the page complains in the console. */
+  readonly quiet: undefined;
+}
+
+/** What the browser itself says when a request is refused or the network is gone. */
+const EXPECTED = /Failed to load resource|net::ERR/;
+
+export function listen(page: Page): string[] {
+  const complaints: string[] = [];
+  page.on("console", (message) => {
+    const bad = ["error", "warning"].includes(message.type());
+    if (bad && !EXPECTED.test(message.text())) complaints.push(message.text());
+  });
+  page.on("pageerror", (error) => complaints.push(error.message));
+  return complaints;
+}
+
+export const test = base.extend<Fixtures, WorkerFixtures>({
+  server: [
+    // Playwright reads the names of the first argument.
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, provide) => {
+      const { directory, remove } = await throwAwayDirectory();
+      const server = await FidusServer.start({ dataDir: directory });
+      await provide(server);
+      await server.stop();
+      await remove();
+    },
+    { scope: "worker", timeout: 60_000 },
+  ],
+  teacher: async ({ page, server }, provide) => provide(new Teacher(page, server.address)),
+  player: async ({ page }, provide) => provide(new Player(page)),
+  quiet: [
+    async ({ page }, provide) => {
+      const complaints = listen(page);
+      await provide(undefined);
+      expect(complaints).toEqual([]);
+    },
+    { auto: true },
+  ],
+});
+
+export { expect };

@@ -1,0 +1,62 @@
+import { expect, type Page } from "@playwright/test";
+
+type Transport = "stopped" | "count-in" | "play" | "breather" | "asking" | "resting";
+
+/** A student at the stand, in verbs. */
+export class Player {
+  constructor(readonly page: Page) {}
+
+  async goesToTheStand(): Promise<void> {
+    await this.page.getByRole("button", { name: /^Start/ }).click();
+    await this.page.waitForURL(/\/stand$/);
+  }
+
+  async starts(): Promise<void> {
+    await this.page.getByRole("button", { name: /^(Start|Go on)$/ }).click();
+  }
+
+  async hears(transport: Transport): Promise<void> {
+    await expect(this.page.locator("main")).toHaveAttribute("data-transport", transport, {
+      timeout: 20_000,
+    });
+  }
+
+  async playsThrough(): Promise<void> {
+    await this.hears("play");
+    await this.hears("breather");
+  }
+
+  async marksClean(): Promise<void> {
+    await this.page.keyboard.press("PageDown");
+  }
+
+  async marksFlawed(): Promise<void> {
+    await this.page.keyboard.press("PageUp");
+  }
+
+  async playsClean(times = 1): Promise<void> {
+    for (let n = 0; n < times; n++) {
+      await this.playsThrough();
+      await this.marksClean();
+    }
+  }
+
+  async playsFlawed(times = 1): Promise<void> {
+    for (let n = 0; n < times; n++) {
+      await this.playsThrough();
+      await this.marksFlawed();
+    }
+  }
+
+  async sees(count: string): Promise<void> {
+    await expect(this.page.getByTestId("count")).toHaveText(count);
+  }
+
+  async seesTempo(tempo: number): Promise<void> {
+    await expect(this.page.getByTestId("tempo")).toHaveText(String(tempo));
+  }
+
+  button(name: string | RegExp) {
+    return this.page.getByRole("button", { name });
+  }
+}

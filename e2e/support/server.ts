@@ -1,0 +1,62 @@
+import { spawn, type ChildProcess } from "node:child_process";
+import { mkdtemp, rm } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import path from "node:path";
+
+export interface ServerOptions {
+  readonly dataDir: string;
+  readonly port?: number;
+  readonly demo?: boolean;
+}
+
+/** The built application as a process of its own, so that it can be killed like one. */
+export class FidusServer {
+  private constructor(
+    private readonly child: ChildProcess,
+    readonly address: string,
+  ) {}
+
+  static async start({ dataDir, port = 0, demo = false }: ServerOptions): Promise<FidusServer> {
+    const child = spawn(process.execPath, ["bin/serve.mjs"], {
+      env: {
+        ...process.env,
+        FIDUS_DATA: dataDir,
+        FIDUS_PORT: String(port),
+        FIDUS_DEMO: demo ? "1" : "0",
+      },
+      stdio: ["ignore", "pipe", "pipe"],
+    });
+    const address = await new Promise<string>((resolve, reject) => {
+      let said = "";
+      const hear = (chunk: Buffer) => {
+        said += chunk.toString();
+        const ready = /ready at (http:\S+)/.exec(said);
+        if (ready) resolve(ready[1]!);
+      };
+      child.stdout.on("data", hear);
+      child.stderr.on("data", hear);
+      child.once("exit", () => reject(new Error(said)));
+    });
+    return new FidusServer(child, address);
+  }
+
+  get port(): number {
+    return Number(new URL(this.address).port);
+  }
+
+  private async end(signal: NodeJS.Signals): Promise<void> {
+    if (this.child.exitCode !== null || this.child.signalCode !== null) return;
+    const gone = new Promise((resolve) => this.child.once("exit", resolve));
+    this.child.kill(signal);
+    await gone;
+  }
+
+  stop = () => this.end("SIGTERM");
+  /** As if the power of the process had gone: no handler runs. */
+  killHard = () => this.end("SIGKILL");
+}
+
+export async function throwAwayDirectory() {
+  const directory = await mkdtemp(path.join(tmpdir(), "fidus-e2e-"));
+  return { directory, remove: () => rm(directory, { recursive: true, force: true }) };
+}

@@ -1,0 +1,98 @@
+import { expect, type Page } from "@playwright/test";
+
+export interface LadderNumbers {
+  readonly start?: number;
+  readonly target?: number;
+  readonly step?: number;
+  readonly clean?: number;
+  readonly offerAfter?: number;
+  readonly rest?: number;
+  readonly hidden?: boolean;
+}
+
+/** A teacher at the desk, in verbs. */
+export class Teacher {
+  constructor(
+    readonly page: Page,
+    private readonly address: string,
+  ) {}
+
+  async opensARoom(room = "Weir Lane", student = "Tomasz"): Promise<void> {
+    const { page } = this;
+    await page.goto(`${this.address}/open`);
+    await page.getByLabel("Name of the room").fill(room);
+    await page.getByLabel("Your name").fill("Odile");
+    await page.getByLabel("Student's name").fill(student);
+    await page.getByRole("button", { name: "Open the room" }).click();
+    await page.waitForURL(/pieces\/new/);
+  }
+
+  /** Fast and short, so that a play takes a second. */
+  async addsAPiece(fields: Readonly<Record<string, string>> = {}): Promise<void> {
+    const { page } = this;
+    const all = {
+      Title: "The Ferry at Low Water",
+      "Number of bars": "8",
+      Metre: "2/4",
+      "Tempo at performance": "220",
+      ...fields,
+    };
+    for (const [label, value] of Object.entries(all)) {
+      await page.getByLabel(label, { exact: true }).fill(value);
+    }
+    await page.getByRole("button", { name: "Add and open its bars" }).click();
+  }
+
+  async dragsOverBars(from: number, to: number): Promise<void> {
+    const { page } = this;
+    await expect(page).toHaveURL(/pieces\/[0-9a-f-]{36}/);
+    await page.waitForLoadState("networkidle");
+    const middle = async (bar: number) => {
+      const box = await page.locator(`[data-bar="${bar}"]`).boundingBox();
+      return { x: box!.x + box!.width / 2, y: box!.y + 40 };
+    };
+    const [a, b] = [await middle(from), await middle(to)];
+    await page.mouse.move(a.x, a.y);
+    await page.mouse.down();
+    await page.mouse.move(b.x, b.y, { steps: 6 });
+    await page.mouse.up();
+  }
+
+  async cuts(): Promise<void> {
+    await this.page.getByRole("button", { name: "Cut and set a ladder" }).click();
+    await this.page.waitForURL(/\/ladder$/);
+    await this.page.waitForLoadState("networkidle");
+  }
+
+  async drawsTheLadder(numbers: LadderNumbers = {}): Promise<void> {
+    const { start = 200, target = 220, step = 10, clean = 2 } = numbers;
+    await this.number("Start").fill(String(start));
+    await this.number("Target").fill(String(target));
+    await this.number("Step").fill(String(step));
+    await this.number("Clean plays").fill(String(clean));
+    if (numbers.offerAfter) {
+      await this.number("Offer another way after").fill(String(numbers.offerAfter));
+    }
+    if (numbers.rest) await this.number("Rest between rungs").fill(String(numbers.rest));
+    if (numbers.hidden) await this.page.getByLabel("Hide the number while playing").check();
+  }
+
+  number(label: string) {
+    return this.page.getByRole("spinbutton", { name: label, exact: true });
+  }
+
+  async setsIt(): Promise<void> {
+    await this.page.getByRole("button", { name: "Set this ladder" }).click();
+    await this.page.waitForURL(/\/today$/);
+  }
+
+  /** From nothing to a session that can be started: bars 3–4 of a fast little piece. */
+  async preparesToday(numbers: LadderNumbers = {}, bars: readonly [number, number] = [3, 4]) {
+    await this.opensARoom();
+    await this.addsAPiece();
+    await this.dragsOverBars(...bars);
+    await this.cuts();
+    await this.drawsTheLadder(numbers);
+    await this.setsIt();
+  }
+}

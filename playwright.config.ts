@@ -1,0 +1,14 @@
+import { defineConfig } from "@playwright/test";
+import { browserSettings } from "./e2e/support/browser";
+
+export default defineConfig({
+  testDir: "e2e",
+  testMatch: "*.spec.ts",
+  fullyParallel: true,
+  workers: 2,
+  timeout: 60_000,
+  expect: { timeout: 10_000 },
+  reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],
+  outputDir: "test-results/browser",
+  use: browserSettings,
+});

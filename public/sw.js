@@ -1,0 +1,32 @@
+// Lets the stand open again while the server is away: the page keeps what it needs in one cache,
+// and this worker answers from it. Everything else goes to the network as usual.
+const CACHE = "fidus-stand";
+const STAND = /^\/studio\/[0-9a-f-]+\/sessions\/[0-9a-f-]+\/stand$/;
+
+self.addEventListener("install", () => self.skipWaiting());
+self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
+
+async function kept(request) {
+  const cache = await caches.open(CACHE);
+  return cache.match(request, { ignoreSearch: true, ignoreVary: true });
+}
+
+const networkFirst = (request) =>
+  fetch(request).catch(async (error) => {
+    const answer = await kept(request);
+    if (answer) return answer;
+    throw error;
+  });
+
+const keptFirst = async (request) => (await kept(request)) ?? fetch(request);
+
+self.addEventListener("fetch", (event) => {
+  const { request } = event;
+  const url = new URL(request.url);
+  if (request.method !== "GET" || url.origin !== self.location.origin) return;
+  if (request.mode === "navigate" && STAND.test(url.pathname)) {
+    event.respondWith(networkFirst(request));
+  } else if (url.pathname.startsWith("/assets/")) {
+    event.respondWith(keptFirst(request));
+  }
+});
