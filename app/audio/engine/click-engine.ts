@@ -14,14 +14,33 @@ export interface MarkerPassed {
   readonly name: MapMarker["name"];
 }
 
+interface EngineOptions {
+  readonly onMarker?: (passed: MarkerPassed) => void;
+  /** 0–1; full is still below full scale. */
+  readonly volume: number;
+  /** Known before the first sample: an offline context does not wait for messages. */
+  readonly maps?: readonly Pick<Scheduled, "map" | "start">[];
+}
+
+const messageFor = ({ mapId, map, start }: Scheduled): ToWorklet => ({
+  kind: "schedule",
+  mapId,
+  start,
+  clicks: {
+    at: Float64Array.from(map.clicks, ({ at }) => at),
+    voice: Uint8Array.from(map.clicks, ({ voice }) => VOICES.indexOf(voice)),
+    level: Float32Array.from(map.clicks, ({ level }) => level),
+  },
+  markers: map.markers,
+});
+
 /** Sends beat maps ahead to the worklet and tells when their markers have come by. */
 export class ClickEngine {
-  private readonly maps = new Map<number, Scheduled>();
-  private lastId = 0;
-
   private constructor(
     private readonly node: AudioWorkletNode,
+    private readonly maps: Map<number, Scheduled>,
     private readonly onMarker: (passed: MarkerPassed) => void,
+    private lastId: number,
   ) {
     node.port.onmessage = ({ data }: MessageEvent<FromWorklet>) => {
       const scheduled = this.maps.get(data.mapId);
@@ -31,16 +50,18 @@ export class ClickEngine {
     };
   }
 
-  static async create(
-    context: BaseAudioContext,
-    onMarker: (passed: MarkerPassed) => void = () => undefined,
-  ): Promise<ClickEngine> {
+  static async create(context: BaseAudioContext, options: EngineOptions): Promise<ClickEngine> {
+    const { onMarker = () => undefined, volume, maps = [] } = options;
     await context.audioWorklet.addModule(clickWorklet);
+    const scheduled = maps.map((each, i): Scheduled => ({ ...each, mapId: i + 1 }));
+    const first: ToWorklet[] = [{ kind: "volume", volume }, ...scheduled.map(messageFor)];
     const node = new AudioWorkletNode(context, "fidus-click", {
       numberOfInputs: 0,
       outputChannelCount: [1],
+      processorOptions: { first },
     });
-    return new ClickEngine(node, onMarker);
+    const known = new Map(scheduled.map((each) => [each.mapId, each]));
+    return new ClickEngine(node, known, onMarker, scheduled.length);
   }
 
   private send(message: ToWorklet): void {
@@ -55,24 +76,14 @@ export class ClickEngine {
   schedule(map: BeatMap, start: number): Scheduled {
     const scheduled = { mapId: ++this.lastId, map, start };
     this.maps.set(scheduled.mapId, scheduled);
-    this.send({
-      kind: "schedule",
-      mapId: scheduled.mapId,
-      start,
-      clicks: {
-        at: Float64Array.from(map.clicks, ({ at }) => at),
-        voice: Uint8Array.from(map.clicks, ({ voice }) => VOICES.indexOf(voice)),
-        level: Float32Array.from(map.clicks, ({ level }) => level),
-      },
-      markers: map.markers,
-    });
+    this.send(messageFor(scheduled));
     return scheduled;
   }
 
   /** Forgets a map that has not begun. */
-  withdraw(scheduled: Scheduled): void {
-    this.maps.delete(scheduled.mapId);
-    this.send({ kind: "cut", from: scheduled.start });
+  withdraw({ mapId }: Scheduled): void {
+    this.maps.delete(mapId);
+    this.send({ kind: "withdraw", mapId });
   }
 
   /** Silence now; whatever was scheduled is forgotten. */

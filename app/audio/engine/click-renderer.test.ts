@@ -61,17 +61,16 @@ describe("the click renderer", () => {
     expect(Math.max(...after.slice(-QUANTUM).map(Math.abs))).toBeLessThan(1e-5);
   });
 
-  test("what is cut is not heard, and markers tell their map", () => {
+  test("a map that is withdrawn is not heard; the one before it still ends", () => {
     const told: FromWorklet[] = [];
     const renderer = new ClickRenderer(RATE, (message) => told.push(message));
-    const markers = [
-      { at: 0.01, name: "play-began" as const },
-      { at: 0.06, name: "play-ended" as const },
-    ];
-    renderer.receive({ ...schedule([0, 0.05]), markers });
-    renderer.receive({ kind: "cut", from: 0.04 });
+    const ended = { at: 0.05, name: "map-ended" as const };
+    const began = { at: 0, name: "play-began" as const };
+    renderer.receive({ ...schedule([0]), markers: [ended] });
+    renderer.receive({ ...schedule([0], 0.05), mapId: 2, markers: [began] });
+    renderer.receive({ kind: "withdraw", mapId: 2 });
     expect(onsets(play(renderer, 40))).toEqual([0]);
-    expect(told.map(({ name }) => name)).toEqual(["play-began"]);
+    expect(told.map(({ mapId, name }) => `${mapId} ${name}`)).toEqual(["1 map-ended"]);
   });
 
   test("full volume with every voice at once stays below full scale", () => {

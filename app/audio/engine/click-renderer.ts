@@ -2,6 +2,7 @@ import type { FromWorklet, ToWorklet } from "./protocol";
 import { voiceTables } from "./voices";
 
 interface PendingClick {
+  readonly mapId: number;
   readonly frame: number;
   readonly voice: number;
   readonly level: number;
@@ -52,12 +53,10 @@ export class ClickRenderer {
       case "schedule":
         this.schedule(message);
         break;
-      case "cut": {
-        const from = Math.round(message.from * this.sampleRate);
-        this.clicks = this.clicks.filter(({ frame }) => frame < from);
-        this.markers = this.markers.filter(({ frame }) => frame < from);
+      case "withdraw":
+        this.clicks = this.clicks.filter(({ mapId }) => mapId !== message.mapId);
+        this.markers = this.markers.filter((marker) => marker.message.mapId !== message.mapId);
         break;
-      }
       case "stop":
         this.clicks = [];
         this.markers = [];
@@ -76,6 +75,7 @@ export class ClickRenderer {
   private schedule({ mapId, start, clicks, markers }: ToWorklet & { kind: "schedule" }): void {
     for (let i = 0; i < clicks.at.length; i++) {
       this.clicks.push({
+        mapId,
         frame: Math.round((start + clicks.at[i]!) * this.sampleRate),
         voice: clicks.voice[i]!,
         level: clicks.level[i]!,

@@ -15,8 +15,8 @@ export type ToWorklet =
       };
       readonly markers: readonly MapMarker[];
     }
-  /** Drops every click and marker from this time on. */
-  | { readonly kind: "cut"; readonly from: number }
+  /** Forgets what has not sounded yet of one map. */
+  | { readonly kind: "withdraw"; readonly mapId: number }
   /** Silence at once, faded so that it does not pop. */
   | { readonly kind: "stop" }
   | { readonly kind: "volume"; readonly volume: number };

@@ -17,10 +17,9 @@ export async function recordOffline(maps: readonly BeatMap[]): Promise<Recording
   const seconds = START_SECONDS + maps.reduce((sum, { duration }) => sum + duration, 0);
   const length = Math.ceil(seconds * SAMPLE_RATE);
   const context = new OfflineAudioContext(1, length, SAMPLE_RATE);
-  const engine = await ClickEngine.create(context);
+  const inOrder = oneAfterTheOther(maps, START_SECONDS);
+  const engine = await ClickEngine.create(context, { volume: 1, maps: inOrder });
   engine.connect(context.destination);
-  engine.setVolume(1);
-  scheduleAll(engine, maps, START_SECONDS);
   const buffer = await context.startRendering();
   engine.dispose();
   return {
@@ -42,15 +41,17 @@ export async function recordLive(maps: readonly BeatMap[], volume: number): Prom
   let left = maps.length;
   let allEnded: () => void = () => undefined;
   const ended = new Promise<void>((resolve) => (allEnded = resolve));
-  const engine = await ClickEngine.create(context, ({ name }) => {
-    if (name === "map-ended" && --left === 0) allEnded();
+  const engine = await ClickEngine.create(context, {
+    volume,
+    onMarker: ({ name }) => {
+      if (name === "map-ended" && --left === 0) allEnded();
+    },
   });
-  engine.setVolume(volume);
   engine.connect(recorder);
   engine.connect(context.destination);
   await context.resume();
   const start = context.currentTime + START_SECONDS;
-  scheduleAll(engine, maps, start);
+  for (const { map, start: at } of oneAfterTheOther(maps, start)) engine.schedule(map, at);
   await ended;
   engine.dispose();
   await context.close();
@@ -68,10 +69,11 @@ export async function recordLive(maps: readonly BeatMap[], volume: number): Prom
   return { samples, sampleRate: SAMPLE_RATE, sampleAt: (at) => (start + at) * SAMPLE_RATE - first };
 }
 
-function scheduleAll(engine: ClickEngine, maps: readonly BeatMap[], start: number): void {
-  let at = start;
-  for (const map of maps) {
-    engine.schedule(map, at);
-    at += map.duration;
-  }
+function oneAfterTheOther(maps: readonly BeatMap[], start: number) {
+  let next = start;
+  return maps.map((map) => {
+    const at = next;
+    next += map.duration;
+    return { map, start: at };
+  });
 }

@@ -7,8 +7,9 @@ class ClickProcessor extends AudioWorkletProcessor {
     this.port.postMessage(message),
   );
 
-  constructor() {
+  constructor({ processorOptions }: { processorOptions: { first: readonly ToWorklet[] } }) {
     super();
+    for (const message of processorOptions.first) this.renderer.receive(message);
     this.port.onmessage = ({ data }: MessageEvent<ToWorklet>) => this.renderer.receive(data);
   }
 

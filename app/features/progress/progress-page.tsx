@@ -113,32 +113,39 @@ export function ProgressPage(props: ProgressPageProps) {
             />
           </Section>
           <Section title={words.progress.days}>
-            <table className={styles.days}>
-              <thead>
-                <tr>
-                  <th scope="col">{words.progress.day}</th>
-                  <th scope="col">{words.progress.reached}</th>
-                  <th scope="col">{words.progress.comfortable}</th>
-                  <th scope="col">{words.progress.ceiling}</th>
-                  <th scope="col">{words.progress.plays}</th>
-                  <th scope="col">{words.progress.clean}</th>
-                  <th scope="col">{words.progress.minutes}</th>
-                </tr>
-              </thead>
-              <tbody>
-                {days.toReversed().map((day) => (
-                  <tr key={day.day}>
-                    <th scope="row">{formats.shortDay(day.day)}</th>
-                    <td>{day.reached_tempo ?? "–"}</td>
-                    <td>{formats.whole(day.comfortable)}</td>
-                    <td>{formats.whole(day.ceiling)}</td>
-                    <td>{day.plays}</td>
-                    <td>{day.plays > 0 ? formats.percent(day.clean / day.plays) : "–"}</td>
-                    <td>{formats.whole(day.minutes)}</td>
+            <div
+              className={styles.scroll}
+              tabIndex={0}
+              role="group"
+              aria-label={words.progress.days}
+            >
+              <table className={styles.days}>
+                <thead>
+                  <tr>
+                    <th scope="col">{words.progress.day}</th>
+                    <th scope="col">{words.progress.reached}</th>
+                    <th scope="col">{words.progress.comfortable}</th>
+                    <th scope="col">{words.progress.ceiling}</th>
+                    <th scope="col">{words.progress.plays}</th>
+                    <th scope="col">{words.progress.clean}</th>
+                    <th scope="col">{words.progress.minutes}</th>
                   </tr>
-                ))}
-              </tbody>
-            </table>
+                </thead>
+                <tbody>
+                  {days.toReversed().map((day) => (
+                    <tr key={day.day}>
+                      <th scope="row">{formats.shortDay(day.day)}</th>
+                      <td>{day.reached_tempo ?? "–"}</td>
+                      <td>{formats.whole(day.comfortable)}</td>
+                      <td>{formats.whole(day.ceiling)}</td>
+                      <td>{day.plays}</td>
+                      <td>{day.plays > 0 ? formats.percent(day.clean / day.plays) : "–"}</td>
+                      <td>{formats.whole(day.minutes)}</td>
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
           </Section>
         </>
       )}

@@ -51,6 +51,7 @@ export interface RunnerOptions {
  */
 export class StandRunner {
   private readonly ledger: Ledger;
+  private turn: Promise<unknown> = Promise.resolve();
   private readonly listeners = new Set<() => void>();
   private view: StandView;
   private transport: Transport = "stopped";
@@ -104,11 +105,25 @@ export class StandRunner {
     return this.ledger.append(kind, payload);
   }
 
+  /**
+   * One thing after the other: what the engine reports and what the player presses is dealt with
+   * in the order in which it came, each on the state that the one before has left.
+   */
+  private inOrder(work: () => unknown): Promise<void> {
+    const done = this.turn.then(async () => void (await work()));
+    this.turn = done.catch(() => undefined);
+    return done;
+  }
+
   /** Start, or go on after a pause or a reload. */
-  async start(): Promise<void> {
+  start = () => this.inOrder(() => this.startNow());
+
+  private async startNow(): Promise<void> {
     if (!this.ready || this.state.ended) return;
-    this.sound ??= await openSound((passed) => void this.onMarker(passed));
-    this.sound.engine.setVolume(this.options.volume);
+    this.sound ??= await openSound(
+      this.options.volume,
+      (passed) => void this.inOrder(() => this.onMarker(passed)),
+    );
     await this.sound.resume();
     if (this.ledger.events.length === 0) await this.write("opened", {});
     if (this.state.resting) await this.write("rest-ended", {});
@@ -163,7 +178,7 @@ export class StandRunner {
     this.early = false;
     this.transport = "breather";
     await this.write("played", { tempo, seconds, fromBar, toBar, complete });
-    if (early) await this.judge("clean");
+    if (early) await this.judgeNow("clean");
   }
 
   private mapEnded(): void {
@@ -184,14 +199,16 @@ export class StandRunner {
     return !ended && !resting && (slowFinish || (!toppedOut && !offersAnotherWay(this.state)));
   }
 
-  async judge(verdict: Verdict): Promise<void> {
+  judge = (verdict: Verdict) => this.inOrder(() => this.judgeNow(verdict));
+
+  private async judgeNow(verdict: Verdict): Promise<void> {
     if (this.transport === "play") return this.judgeWhilePlaying(verdict);
     const play = this.state.pending;
     if (!play) return;
     const wasEndingWell = this.state.endingWell !== undefined;
     const late = this.transport === "count-in";
     await this.write("judged", { play, verdict });
-    if (wasEndingWell) return this.end("ended-well");
+    if (wasEndingWell) return this.endNow("ended-well");
     // A verdict that comes in the next count-in lets it go on, unless it moved the tempo.
     if (late && this.canPlayOn() && nextTempo(this.state) === this.tempoHeard) return;
     this.settle();
@@ -206,7 +223,7 @@ export class StandRunner {
     await this.playEnded(false);
     this.heard = undefined;
     this.transport = "asking";
-    await this.judge("flawed");
+    await this.judgeNow("flawed");
   }
 
   /** Brings what sounds into line with the state after a decision. */
@@ -244,7 +261,9 @@ export class StandRunner {
     this.restTimer = setTimeout(() => void this.endRest(), left);
   }
 
-  async endRest(): Promise<void> {
+  endRest = () => this.inOrder(() => this.endRestNow());
+
+  private async endRestNow(): Promise<void> {
     if (!this.state.resting) return;
     clearTimeout(this.restTimer);
     await this.write("rest-ended", {});
@@ -264,7 +283,9 @@ export class StandRunner {
   }
 
   /** Takes the last decision back. A verdict taken back is asked for again. */
-  async undo(): Promise<void> {
+  undo = () => this.inOrder(() => this.undoNow());
+
+  private async undoNow(): Promise<void> {
     const last = lastUndoable(this.ledger.events);
     if (!last) return;
     await this.write("undone", { event: last.id });
@@ -273,17 +294,18 @@ export class StandRunner {
     this.go("asking");
   }
 
-  async nudge(direction: 1 | -1): Promise<void> {
-    const next = tempoFrom(currentBlock(this.state).state.tempo + direction * NUDGE_BPM);
-    if (next.ok) await this.decide("tempo-set", { tempo: next.value });
-  }
+  nudge = (direction: 1 | -1) =>
+    this.inOrder(async () => {
+      const next = tempoFrom(currentBlock(this.state).state.tempo + direction * NUDGE_BPM);
+      if (next.ok) await this.decide("tempo-set", { tempo: next.value });
+    });
 
-  repeat = () => this.decide("repeated", {});
-  again = () => this.afterOffer("repeated", {});
-  skip = () => this.decide("skipped", {});
-  lower = () => this.afterOffer("lowered", { steps: 1 });
-  narrow = (range: Payload<"narrowed">) => this.afterOffer("narrowed", range);
-  declineOffer = () => this.afterOffer("offer-declined", {});
+  repeat = () => this.inOrder(() => this.decide("repeated", {}));
+  skip = () => this.inOrder(() => this.decide("skipped", {}));
+  again = () => this.inOrder(() => this.afterOffer("repeated", {}));
+  lower = () => this.inOrder(() => this.afterOffer("lowered", { steps: 1 }));
+  narrow = (range: Payload<"narrowed">) => this.inOrder(() => this.afterOffer("narrowed", range));
+  declineOffer = () => this.inOrder(() => this.afterOffer("offer-declined", {}));
 
   private async afterOffer<K extends EventKind>(kind: K, payload: Payload<K>): Promise<void> {
     await this.decide(kind, payload);
@@ -292,46 +314,53 @@ export class StandRunner {
     }
   }
 
-  async takeRest(seconds: number): Promise<void> {
-    await this.write("rest-began", { seconds });
-    this.rest();
-  }
+  takeRest = (seconds: number) =>
+    this.inOrder(async () => {
+      await this.write("rest-began", { seconds });
+      this.rest();
+    });
 
-  async moveOn(): Promise<void> {
-    this.silence();
-    this.transport = "stopped";
-    const { blockIndex, plan } = this.state;
-    if (blockIndex + 1 >= plan.blocks.length) return this.end("finished");
-    this.tempoHeard = undefined;
-    await this.write("moved-on", {});
-  }
+  moveOn = () =>
+    this.inOrder(async () => {
+      this.silence();
+      this.transport = "stopped";
+      const { blockIndex, plan } = this.state;
+      if (blockIndex + 1 >= plan.blocks.length) return this.endNow("finished");
+      this.tempoHeard = undefined;
+      await this.write("moved-on", {});
+    });
 
-  async detail(about: { bar?: number; what?: Flaw }): Promise<void> {
-    const play = this.state.detailable;
-    if (play) await this.write("detailed", { play, ...about });
-  }
+  detail = (about: { bar?: number; what?: Flaw }) =>
+    this.inOrder(async () => {
+      const play = this.state.detailable;
+      if (play) await this.write("detailed", { play, ...about });
+    });
 
-  note = (text: string) => this.write("noted", { text });
+  note = (text: string) => this.inOrder(() => this.write("noted", { text }));
 
-  async endWell(): Promise<void> {
-    const slow = tempoFrom(endWellTempo(this.state));
-    if (!slow.ok) return;
-    this.silence();
-    this.transport = "stopped";
-    await this.write("end-well-began", { tempo: slow.value });
-    await this.start();
-  }
+  endWell = () =>
+    this.inOrder(async () => {
+      const slow = tempoFrom(endWellTempo(this.state));
+      if (!slow.ok) return;
+      this.silence();
+      this.transport = "stopped";
+      await this.write("end-well-began", { tempo: slow.value });
+      await this.startNow();
+    });
 
-  async end(how: Payload<"ended">["how"]): Promise<void> {
+  end = (how: Payload<"ended">["how"]) => this.inOrder(() => this.endNow(how));
+
+  private async endNow(how: Payload<"ended">["how"]): Promise<void> {
     this.silence();
     this.transport = "stopped";
     await this.write("ended", { how });
   }
 
-  /** Stops everything at once, before anything is asked. */
-  async hurts(): Promise<void> {
-    await this.end("pain");
-  }
+  /** Stops everything at once, before anything is asked or written. */
+  hurts = () => {
+    this.silence();
+    return this.end("pain");
+  };
 
   setVolume(volume: number): void {
     this.sound?.engine.setVolume(volume);

@@ -11,9 +11,12 @@ export interface Sound {
 }
 
 /** Must be called from a press or a key: browsers start sound only then. */
-export async function openSound(onMarker: (passed: MarkerPassed) => void): Promise<Sound> {
+export async function openSound(
+  volume: number,
+  onMarker: (passed: MarkerPassed) => void,
+): Promise<Sound> {
   const context = new AudioContext({ latencyHint: "interactive" });
-  const engine = await ClickEngine.create(context, onMarker);
+  const engine = await ClickEngine.create(context, { volume, onMarker });
   engine.connect(context.destination);
   return {
     engine,

@@ -117,7 +117,7 @@ function OpenStand({
   }
   const { plan: block } = currentBlock(state);
   return (
-    <main className={styles.stand} data-transport={transport}>
+    <main className={styles.stand} data-transport={transport} data-plays={state.plays.length}>
       <h1 className="sr-only">{words.stand.title}</h1>
       <StandTop
         view={view}

@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, test } from "@jest/globals";
 import * as v from "valibot";
-import { DatabaseError } from "~/db/client";
+import type { DatabaseError } from "~/db/client";
 import { EventWriter, furnishedRoom, NOON } from "../test/room";
 import { appendEvents } from "./append-events";
 import { rebuildProjections } from "./rebuild";
