@@ -30,7 +30,7 @@ for (const colorScheme of ["light", "dark"] as const) {
   }) => {
     test.setTimeout(180_000);
     const complaints = listen(page);
-    await page.emulateMedia({ colorScheme });
+    await page.emulateMedia({ colorScheme, reducedMotion: "reduce" });
     for (const { name, open } of views) {
       await page.setViewportSize({ width: 1280, height: 800 });
       await open(page, demo.address);
