@@ -46,7 +46,7 @@ module.exports = {
       comment: "Outside its folder a room of the core, the audio or the database is its index.ts.",
       severity: "error",
       from: { path: "^(app|demo)/", pathNot: "^app/((core/[^/]+|audio/[^/]+|db/[^/]+))/" },
-      to: { path: "^app/(core/[^/]+|audio/[^/]+|db/[^/]+)/", pathNot: "/index\\.ts$" },
+      to: { path: "^app/(core/[^/]+|audio/[^/]+|db/[^/]+)/", pathNot: "/index\\.ts$|/test/" },
     },
     {
       name: "core-needs-no-framework",

@@ -21,7 +21,7 @@ export interface StaircaseProps {
 
 const WIDTH = 640;
 const LEFT = 44;
-const RIGHT = { labelled: 104, bare: 16 };
+const RIGHT = { labelled: 128, bare: 16 };
 const TOP = 26;
 const BOTTOM = 22;
 const LABEL_GAP = { usual: 17, large: 25 };
@@ -96,7 +96,7 @@ export function Staircase({
             height={Math.max(0, height - BOTTOM - y(comfortable))}
           />
           <text x={right + 10} y={y(comfortable) + 5}>
-            {words.staircase.comfortable}
+            {words.staircase.comfortable(Math.round(comfortable))}
           </text>
         </g>
       )}
@@ -104,7 +104,7 @@ export function Staircase({
         <g className={styles.ceiling}>
           <path d={`M${LEFT} ${y(ceiling)}H${right}`} />
           <text x={right + 10} y={y(ceiling) + 5}>
-            {words.staircase.ceiling}
+            {words.staircase.ceiling(Math.round(ceiling))}
           </text>
         </g>
       )}

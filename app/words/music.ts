@@ -40,8 +40,8 @@ export const music = {
       const what = `A staircase of ${rungs} ${plural(rungs, "rung", "rungs")}`;
       return span ? `${what} from ${span[0]} to ${span[1]} bpm` : what;
     },
-    comfortable: "comfortable",
-    ceiling: "ceiling",
+    comfortable: (bpm: number) => `comfortable ${bpm}`,
+    ceiling: (bpm: number) => `ceiling ${bpm}`,
   },
   minuteRibbon: { label: (total: number) => `Today's ${Math.round(total)} minutes` },
 } as const;

@@ -92,9 +92,11 @@ function count(state: StandState, play: Play, verdict: Verdict): StandState {
 }
 
 function judged(state: StandState, { play: id, verdict }: Payload<"judged">): StandState {
-  const play = state.plays.find((each) => each.id === id);
+  // From the end: it is nearly always the latest play.
+  const index = state.plays.findLastIndex((each) => each.id === id);
+  const play = state.plays[index];
   if (!play || play.verdict) return state;
-  const plays = state.plays.map((each) => (each === play ? { ...each, verdict } : each));
+  const plays = state.plays.with(index, { ...play, verdict });
   const known = { ...without(state, "pending", "detailable"), plays };
   const open = verdict === "flawed" ? { ...known, detailable: id } : known;
   return count(open, play, verdict);

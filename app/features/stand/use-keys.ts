@@ -1,4 +1,4 @@
-import { useEffect, useRef } from "react";
+import { useEffect, useEffectEvent } from "react";
 
 export type KeyMap = Readonly<Record<string, () => void>>;
 
@@ -6,22 +6,24 @@ const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
   target.closest("input, textarea, select, [role=slider]") !== null;
 
+/** The space bar belongs to a button that was reached with the keyboard. */
+const isPressing = ({ key, target }: KeyboardEvent): boolean =>
+  key === " " && target instanceof HTMLElement && target.matches("button:focus-visible");
+
 /** Keys and pedals; while something is typed, or with a modifier, they are left alone. */
 export function useKeys(keys: KeyMap, enabled: boolean) {
-  const latest = useRef(keys);
-  useEffect(() => {
-    latest.current = keys;
+  const onKeyDown = useEffectEvent((event: KeyboardEvent) => {
+    if (event.ctrlKey || event.metaKey || event.altKey) return;
+    if (isTyping(event.target) || isPressing(event)) return;
+    const action = keys[event.key.length === 1 ? event.key.toLowerCase() : event.key];
+    if (!action) return;
+    event.preventDefault();
+    if (!event.repeat) action();
   });
   useEffect(() => {
     if (!enabled) return;
-    const onKeyDown = (event: KeyboardEvent) => {
-      if (event.ctrlKey || event.metaKey || event.altKey || isTyping(event.target)) return;
-      const action = latest.current[event.key.length === 1 ? event.key.toLowerCase() : event.key];
-      if (!action) return;
-      event.preventDefault();
-      if (!event.repeat) action();
-    };
-    window.addEventListener("keydown", onKeyDown);
-    return () => window.removeEventListener("keydown", onKeyDown);
+    const listener = (event: KeyboardEvent) => onKeyDown(event);
+    window.addEventListener("keydown", listener);
+    return () => window.removeEventListener("keydown", listener);
   }, [enabled]);
 }

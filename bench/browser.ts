@@ -1,0 +1,117 @@
+import { chromium, type Page } from "@playwright/test";
+import { gzipSync } from "node:zlib";
+import { contextOptions, launchOptions } from "../e2e/support/browser";
+import { Player } from "../e2e/support/player";
+import { FidusServer, throwAwayDirectory } from "../e2e/support/server";
+import { Teacher } from "../e2e/support/teacher";
+import { views } from "../e2e/support/views";
+import type { Figure } from "./core";
+
+const SERVER_RUNS = 15;
+
+async function clickFigures(page: Page, address: string): Promise<Figure[]> {
+  await page.goto(`${address}/sound`);
+  await page.waitForLoadState("networkidle");
+  const field = (name: string) => page.getByRole("spinbutton", { name, exact: true });
+  const figures: Figure[] = [];
+  const measure = async (tempo: number, perBeat: number, seconds: number, how: string) => {
+    await field("Tempo").fill(String(tempo));
+    await field("Then, at a bar line").fill(String(tempo));
+    await field("Clicks per beat").fill(String(perBeat));
+    await field("Seconds").fill(String(seconds));
+    await page.getByLabel("How").click();
+    await page.getByRole("option", { name: how }).click();
+    await page.getByRole("button", { name: "Check the click" }).click();
+    const result = page.getByText(/clicks\. Furthest/);
+    await result.waitFor({ timeout: 120_000 });
+    const counts = await page.getByText(/^Missing:/).textContent();
+    const what = `${seconds} s at ${tempo} × ${perBeat}, ${how.toLowerCase()}`;
+    figures.push({ what, value: `${await result.textContent()} ${counts}` });
+  };
+  for (const tempo of [60, 138, 300]) {
+    for (const perBeat of [1, 3, 8]) await measure(tempo, perBeat, 60, "Computed ahead");
+  }
+  await measure(138, 4, 60, "As played here");
+  return figures;
+}
+
+/** From the key to the count on the screen, the processor slowed six times. */
+async function verdictFigures(page: Page, address: string): Promise<Figure[]> {
+  const player = new Player(page);
+  await new Teacher(page, address).preparesToday({ clean: 9 });
+  await player.goesToTheStand();
+  await player.starts();
+  const devtools = await page.context().newCDPSession(page);
+  await devtools.send("Emulation.setCPUThrottlingRate", { rate: 6 });
+  const times: number[] = [];
+  for (let n = 1; n <= 7; n++) {
+    await player.playsThrough();
+    times.push(
+      await page.evaluate(async (count) => {
+        const begun = performance.now();
+        window.dispatchEvent(new KeyboardEvent("keydown", { key: "PageDown" }));
+        const seen = () =>
+          document.querySelector("[data-testid=count]")?.textContent === `${count} of 9`;
+        while (!seen()) await new Promise(requestAnimationFrame);
+        return performance.now() - begun;
+      }, n),
+    );
+  }
+  times.sort((a, b) => a - b);
+  const told = `median ${times[3]!.toFixed(0)} ms, slowest ${times[6]!.toFixed(0)} ms`;
+  return [{ what: "verdict to count on screen, CPU slowed 6×", value: told }];
+}
+
+async function standWeight(page: Page): Promise<Figure> {
+  await page.reload();
+  await page.waitForLoadState("networkidle");
+  const scripts = await page.evaluate(() =>
+    performance
+      .getEntriesByType("resource")
+      .map(({ name }) => name)
+      .filter((name) => name.endsWith(".js") && !name.includes("worklet")),
+  );
+  let bytes = 0;
+  for (const url of new Set(scripts)) {
+    const text = await (await page.request.get(url)).body();
+    bytes += gzipSync(text).length;
+  }
+  const value = `${(bytes / 1000).toFixed(0)} kB in ${new Set(scripts).size} files`;
+  return { what: "script of the stand's first load, gzip", value };
+}
+
+async function serverFigures(page: Page, address: string): Promise<Figure[]> {
+  const figures: Figure[] = [];
+  for (const { name, open } of views) {
+    await open(page, address);
+    const url = page.url();
+    const times: number[] = [];
+    for (let n = 0; n < SERVER_RUNS; n++) {
+      const begun = performance.now();
+      await (await fetch(url)).text();
+      times.push(performance.now() - begun);
+    }
+    times.sort((a, b) => a - b);
+    const median = times[Math.floor(SERVER_RUNS / 2)]!;
+    figures.push({ what: `page "${name}", whole answer`, value: `${median.toFixed(0)} ms` });
+  }
+  return figures;
+}
+
+/** What the running application costs, in a real browser. */
+export async function browserFigures(): Promise<Figure[]> {
+  const browser = await chromium.launch(launchOptions);
+  const page = await (await browser.newContext(contextOptions)).newPage();
+  const { directory, remove } = await throwAwayDirectory();
+  const server = await FidusServer.start({ dataDir: directory, demo: true });
+  const figures = [
+    ...(await serverFigures(page, server.address)),
+    ...(await clickFigures(page, server.address)),
+    ...(await verdictFigures(page, server.address)),
+    await standWeight(page),
+  ];
+  await browser.close();
+  await server.stop();
+  await remove();
+  return figures;
+}

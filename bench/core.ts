@@ -1,0 +1,98 @@
+import { staircase } from "~/core/ladder";
+import { estimate } from "~/core/record";
+import { replay, type SessionEvent, type SessionPlan } from "~/core/session";
+import { bpm } from "~/core/units";
+
+export interface Figure {
+  readonly what: string;
+  readonly value: string;
+}
+
+const ms = (value: number) => `${value.toFixed(value < 10 ? 2 : 0)} ms`;
+
+/** Median of several runs, in milliseconds. */
+function median(runs: number, work: () => unknown): number {
+  const times = Array.from({ length: runs }, () => {
+    const begun = performance.now();
+    work();
+    return performance.now() - begun;
+  });
+  return times.sort((a, b) => a - b)[Math.floor(runs / 2)]!;
+}
+
+const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
+
+const plan: SessionPlan = {
+  version: 1,
+  noVerdict: "wait",
+  blocks: [
+    {
+      passageId: uuid(1),
+      pieceTitle: "Bench",
+      passageName: "",
+      focus: "",
+      fromBar: 1,
+      toBar: 4,
+      pickupBeats: 0,
+      endBeats: 0,
+      bars: [1, 2, 3, 4].map((number) => ({ number, metre: { beats: 4, unit: 4 } })),
+      beatUnit: "quarter",
+      start: bpm(10),
+      ladder: {
+        school: { name: "even-steps", numbers: { step: 1 } },
+        start: bpm(10),
+        target: bpm(400),
+        startRule: { kind: "where-ended" },
+        gate: { kind: "in-a-row", plays: 10, afterFlawed: "reset" },
+        offerAfter: 20,
+        rest: 0,
+        minutes: 10,
+        hidden: false,
+        countInBars: 1,
+        subdivision: 1,
+      },
+    },
+  ],
+};
+
+/** Ten thousand events: plays with verdicts, now and then an undo. */
+function manyEvents(): SessionEvent[] {
+  const events: SessionEvent[] = [];
+  const add = (kind: SessionEvent["kind"], payload: object) => {
+    const seq = events.length;
+    const event = { id: uuid(seq + 10), seq, at: 1_770_000_000_000 + seq * 5000, kind, payload };
+    events.push(event as SessionEvent);
+    return event.id;
+  };
+  while (events.length < 10_000) {
+    const range = { fromBar: 1, toBar: 4, complete: true };
+    const play = add("played", { tempo: bpm(60), seconds: 12, ...range });
+    const verdict = events.length % 7 === 0 ? "flawed" : "clean";
+    const judged = add("judged", { play, verdict });
+    if (events.length % 40 < 2) add("undone", { event: judged });
+  }
+  return events.slice(0, 10_000);
+}
+
+/** What the core costs on this machine. */
+export function coreFigures(): Figure[] {
+  const school = { name: "even-steps", numbers: { step: 1 } } as const;
+  const rungs = staircase({ school, target: bpm(400) }, bpm(10)).length;
+  const rounds = Math.ceil(10_000 / rungs);
+  const unrolling = median(15, () => {
+    for (let n = 0; n < rounds; n++) staircase({ school, target: bpm(400) }, bpm(10));
+  });
+  const events = manyEvents();
+  const replaying = median(7, () => replay(plan, events));
+  const reps = Array.from({ length: 1000 }, (_, n) => ({
+    tempo: bpm(60 + (n % 40)),
+    verdict: n % 5 === 0 ? ("flawed" as const) : ("clean" as const),
+    daysAgo: n % 60,
+  }));
+  const estimating = median(15, () => estimate(reps, bpm(120)));
+  return [
+    { what: `unrolling ${rounds * rungs} rungs`, value: ms(unrolling) },
+    { what: "replaying 10,000 events", value: ms(replaying) },
+    { what: "estimate from 1,000 plays", value: ms(estimating) },
+  ];
+}

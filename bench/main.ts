@@ -1,0 +1,15 @@
+import { cpus } from "node:os";
+import { browserFigures } from "./browser";
+import { coreFigures, type Figure } from "./core";
+
+const print = (title: string, figures: readonly Figure[]) => {
+  process.stdout.write(`\n${title}\n`);
+  const width = Math.max(...figures.map(({ what }) => what.length));
+  for (const { what, value } of figures)
+    process.stdout.write(`  ${what.padEnd(width)}  ${value}\n`);
+};
+
+const { length, 0: first } = cpus();
+process.stdout.write(`Node ${process.versions.node}, ${length} × ${first?.model ?? "unknown"}\n`);
+print("core", coreFigures());
+print("application", await browserFigures());

@@ -1,0 +1,51 @@
+import { test, type Page } from "@playwright/test";
+import { Player } from "./support/player";
+import { FidusServer, throwAwayDirectory } from "./support/server";
+import { views } from "./support/views";
+
+const FOLDER = "docs/screenshots";
+const DESK = { width: 1280, height: 800 };
+
+const shoot = (page: Page, name: string) =>
+  page.screenshot({ path: `${FOLDER}/${name}.png`, animations: "disabled", caret: "initial" });
+
+/** The stand in the middle of things: at the desk's size, on a tablet in the dark, on a phone. */
+async function shootTheStand(page: Page, open: (page: Page) => Promise<void>): Promise<void> {
+  await page.setViewportSize(DESK);
+  await open(page);
+  const player = new Player(page);
+  await player.starts();
+  await player.playsClean();
+  await player.playsThrough();
+  await shoot(page, "stand");
+  await player.marksFlawed();
+  await player.hears("play");
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await page.getByRole("button", { name: "Dark" }).click();
+  await page.mouse.move(500, 300);
+  await shoot(page, "stand-tablet-dark");
+  await player.playsThrough();
+  await page.getByRole("button", { name: "Light" }).click();
+  await page.setViewportSize({ width: 390, height: 844 });
+  await page.mouse.move(200, 300);
+  await shoot(page, "stand-phone");
+}
+
+test("pictures of every main view", async ({ page }) => {
+  const { directory, remove } = await throwAwayDirectory();
+  const server = await FidusServer.start({ dataDir: directory, demo: true });
+  await page.emulateMedia({ reducedMotion: "reduce" });
+  for (const { name, open } of views) {
+    await page.setViewportSize(DESK);
+    if (name === "stand") {
+      await shootTheStand(page, (to) => open(to, server.address));
+      continue;
+    }
+    await open(page, server.address);
+    await page.waitForLoadState("networkidle");
+    await page.mouse.move(4, 400);
+    await shoot(page, name);
+  }
+  await server.stop();
+  await remove();
+});
