@@ -1,8 +1,9 @@
 // Starts the built application. Reads FIDUS_DATA, FIDUS_PORT, FIDUS_HOST and FIDUS_DEMO.
 import path from "node:path";
 import { fileURLToPath } from "node:url";
-import { start } from "../build/server/index.js";
 
+process.env.NODE_ENV ??= "production";
+const { start } = await import("../build/server/index.js");
 const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "..");
 
 try {

@@ -9,19 +9,37 @@ export function LocaleProvider({ locale, children }: { locale: string; children:
 
 const noon = (day: Day) => new Date(`${day}T12:00:00Z`);
 
-/** Dates and numbers as the browser's locale writes them, the same on server and client. */
-export function useFormats() {
-  const locale = use(LocaleContext);
-  const date = (options: Intl.DateTimeFormatOptions) => (day: Day) =>
-    new Intl.DateTimeFormat(locale, { timeZone: "UTC", ...options }).format(noon(day));
+type DateOptions = Pick<Intl.DateTimeFormatOptions, "weekday" | "day" | "month">;
+
+/** Making a formatter takes far longer than using it. */
+function makeFormats(locale: string) {
+  const date = (options: DateOptions) => {
+    const formatter = new Intl.DateTimeFormat(locale, { timeZone: "UTC", ...options });
+    return (day: Day) => formatter.format(noon(day));
+  };
+  const number = (options?: Intl.NumberFormatOptions) => {
+    const formatter = new Intl.NumberFormat(locale, options);
+    return (value: number) => formatter.format(value);
+  };
   return {
     weekday: date({ weekday: "short" }),
     shortDay: date({ weekday: "short", day: "numeric", month: "short" }),
     longDay: date({ weekday: "long", day: "numeric", month: "long" }),
-    number: (value: number) => new Intl.NumberFormat(locale).format(value),
-    whole: (value: number) =>
-      new Intl.NumberFormat(locale, { maximumFractionDigits: 0 }).format(value),
-    percent: (share: number) =>
-      new Intl.NumberFormat(locale, { style: "percent", maximumFractionDigits: 0 }).format(share),
+    number: number(),
+    whole: number({ maximumFractionDigits: 0 }),
+    percent: number({ style: "percent", maximumFractionDigits: 0 }),
   };
+}
+
+const made = new Map<string, ReturnType<typeof makeFormats>>();
+const MOST_LOCALES = 50;
+
+/** Dates and numbers as the browser's locale writes them, the same on server and client. */
+export function useFormats() {
+  const locale = use(LocaleContext);
+  const known = made.get(locale);
+  if (known) return known;
+  const fresh = makeFormats(locale);
+  if (made.size < MOST_LOCALES) made.set(locale, fresh);
+  return fresh;
 }

@@ -168,12 +168,13 @@ export const reachedSince = (db: Queries, studioId: string, since: Day) =>
       to_bar: v.number(),
     }),
     `select passage.person_id, passage_id, day, reached_tempo, ceiling,
-       (ladder.ladder ->> 'target')::numeric as target, piece.title, from_bar, to_bar
+       newest.target, piece.title, from_bar, to_bar
      from passage_day join passage on passage.id = passage_id
      join piece on piece.id = passage.piece_id
-     left join lateral (
-       select ladder from ladder where passage_id = passage.id order by number desc limit 1
-     ) ladder on true
+     left join (
+       select distinct on (passage_id) passage_id, (ladder ->> 'target')::numeric as target
+       from ladder where studio_id = $1 order by passage_id, number desc
+     ) newest using (passage_id)
      where passage_day.studio_id = $1 and day >= $2 and passage.retired_at is null
      order by passage_id, day`,
     [studioId, since],
