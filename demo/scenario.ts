@@ -192,7 +192,7 @@ export const STUDENTS: readonly DemoStudent[] = [
             toBar: 16,
             name: "The descent",
             focus: "slide before the tongue",
-            sinceWeek: 9,
+            sinceWeek: 10,
             ladder: {
               school: "even",
               step: 4,

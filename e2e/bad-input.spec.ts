@@ -19,6 +19,26 @@ test("a refused form says why at its field and keeps what was typed", async ({ t
   await expect(page.getByLabel("Listen for")).toHaveValue("the left hand");
 });
 
+test("a piece can be changed, but not be cut off under a passage", async ({ teacher, page }) => {
+  await teacher.opensARoom();
+  await page.goto(page.url().replace("/pieces/new", ""));
+  await page.getByRole("button", { name: "Try with a demo piece" }).click();
+  await teacher.dragsOverBars(19, 22);
+  await teacher.cuts();
+  await page.goBack();
+  await page.getByRole("link", { name: "Change it" }).click();
+  await expect(page.getByLabel("Metre changes")).toHaveValue("17 2/4, 19 3/4");
+  await page.getByLabel("Number of bars").fill("20");
+  await page.getByLabel("Title").fill("The Ferry at High Water");
+  await page.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByText("A passage goes to bar 22")).toBeVisible();
+  await expect(page.getByLabel("Title")).toHaveValue("The Ferry at High Water");
+  await page.getByLabel("Number of bars").fill("30");
+  await page.getByRole("button", { name: "Save" }).click();
+  await expect(page.getByRole("heading", { name: "The Ferry at High Water" })).toBeVisible();
+  await expect(page.getByText("30 bars")).toBeVisible();
+});
+
 test("impossible ladders are told at the field while they are drawn", async ({ teacher, page }) => {
   await teacher.opensARoom();
   await teacher.addsAPiece();
@@ -42,11 +62,24 @@ test("impossible ladders are told at the field while they are drawn", async ({ t
   await expect(page.getByRole("button", { name: "Set this ladder" })).toBeEnabled();
 });
 
-test("HTML in names is shown as it was typed", async ({ teacher, page }) => {
+test("HTML in every text is shown as it was typed", async ({ teacher, player, page }) => {
   const nasty = `<img src=x onerror="document.title='taken'">`;
   await teacher.opensARoom(nasty, nasty);
   await teacher.addsAPiece({ Title: nasty });
   await expect(page.getByRole("heading", { name: nasty })).toBeVisible();
+  await teacher.dragsOverBars(2, 3);
+  await page.getByLabel("Name", { exact: true }).fill(nasty);
+  await page.getByLabel("Listen for").fill(nasty);
+  await teacher.cuts();
+  await teacher.setsIt();
+  await expect(page.getByText(nasty).first()).toBeVisible();
+  await player.goesToTheStand();
+  await player.button("Note").click();
+  await page.getByLabel("One line").fill(nasty);
+  await page.keyboard.press("Enter");
+  await player.button("It hurts: stop").click();
+  await page.getByRole("link", { name: "To the summary" }).click();
+  await expect(page.locator("q", { hasText: nasty })).toBeVisible();
   await expect(page).not.toHaveTitle("taken");
 });
 

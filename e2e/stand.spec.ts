@@ -102,6 +102,35 @@ test("a hidden tempo stays hidden until the end", async ({ teacher, player, page
   await player.seesTempo(220);
 });
 
+test("two passages one after the other, and the slow play at the end", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.preparesToday({ clean: 1, target: 200 });
+  await page.goBack();
+  await page.getByRole("link", { name: "Tomasz" }).click();
+  await page.getByRole("link", { name: "Open the bars" }).click();
+  await teacher.dragsOverBars(6, 7);
+  await teacher.cuts();
+  await teacher.drawsTheLadder({ start: 180, target: 190, clean: 1 });
+  await teacher.setsIt();
+  await player.goesToTheStand();
+  await player.starts();
+  await player.seesTempo(200);
+  await player.playsClean();
+  await player.button(/^Next: The Ferry/).click();
+  await player.seesTempo(180);
+  await player.starts();
+  await player.playsClean();
+  await page.keyboard.press("e");
+  await player.seesTempo(133);
+  await player.playsClean();
+  await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
+  await expect(page.getByText("200 bpm held")).toBeVisible();
+  await expect(page.getByText("180 bpm held")).toBeVisible();
+});
+
 test("a session runs in one window at a time", async ({ teacher, player, page, context }) => {
   await teacher.preparesToday({ clean: 5 });
   await player.goesToTheStand();

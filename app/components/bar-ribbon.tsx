@@ -81,11 +81,11 @@ export function BarRibbon(props: BarRibbonProps) {
               {flawed > 0 && (
                 <span className={styles.flaws} style={{ opacity: 0.35 + (0.65 * flawed) / most }} />
               )}
+              {flawed > 0 && <span className={styles.tally}>×{flawed}</span>}
               {(changes || number === firstBar) && (
                 <span className={styles.metre}>{formatMetre(metre)}</span>
               )}
             </span>
-            <span className={styles.tally}>{flawed > 0 ? `×${flawed}` : ""}</span>
             {lanes.map((lane, index) => {
               const passage = lane.find((each) => number >= each.fromBar && number <= each.toBar);
               return (

@@ -7,7 +7,9 @@ export interface FormRefused {
   readonly values: Readonly<Record<string, string>>;
 }
 
-const text = (value: FormDataEntryValue): string => (typeof value === "string" ? value : "");
+/** Text as a database can hold it: without NUL and broken characters. */
+const text = (value: FormDataEntryValue): string =>
+  typeof value === "string" ? value.toWellFormed().replaceAll("\0", "") : "";
 
 /** An empty number field is not zero. */
 const asNumber = (value: string): number => (value.trim() === "" ? NaN : Number(value));

@@ -28,6 +28,16 @@ const sameOriginOnly: RequestHandler = (request, response, next) => {
   response.status(403).type("text").send("This request did not come from a page of Fidus.");
 };
 
+const MOST_BYTES = 2_000_000;
+
+/** No form and no batch of events is larger; what claims to be is not read at all. */
+const smallEnough: RequestHandler = (request, response, next) => {
+  const length = Number(request.headers["content-length"] ?? 0);
+  const unknown = request.headers["transfer-encoding"] !== undefined;
+  if (!unknown && length <= MOST_BYTES) return next();
+  response.status(413).type("text").send("That is too much at once.");
+};
+
 function contentPolicy(nonce: string, development: boolean): string {
   const scripts = `'self' 'nonce-${nonce}'`;
   return [
@@ -66,7 +76,7 @@ export interface HttpOptions {
 export function createHttp({ services, build, clientFolder, development }: HttpOptions): Express {
   const app = express();
   app.disable("x-powered-by");
-  app.use(commonHeaders, sameOriginOnly, compression());
+  app.use(commonHeaders, sameOriginOnly, smallEnough, compression());
   if (development) app.use(development);
   if (clientFolder) {
     const assets = path.join(clientFolder, "assets");

@@ -30,6 +30,8 @@ export const desk = {
   openRoom: {
     title: "Open your music room",
     lead: "Your room, yourself and a first student. Then a piece, a passage, a ladder, and it can be played.",
+    drawing:
+      "A passage goes up from rung to rung when its gate passes. A rung is as long as it will take.",
     room: "Name of the room",
     teacher: "Your name",
     student: "Student's name",
@@ -63,13 +65,16 @@ export const desk = {
     addPiece: "Add a piece",
     pieces: "Pieces",
     openPiece: "Open the bars",
+    editPiece: "Change it",
     cut: "Cut a passage",
     noPieces: "No piece on the stand yet. Add one: a title and how many bars are enough to begin.",
+    demoPiece: "Try with a demo piece",
     noPassages: "No passage cut yet. Open the bars and drag over the ones to work on.",
     noLadder: "No ladder yet",
     setLadder: "Set a ladder",
     ladder: "Ladder",
     unplayed: "not played yet",
+    comfortable: (bpm: number) => `comfortable ${bpm}`,
     latest: "Latest sessions",
     wholeLog: "The whole log",
   },
@@ -90,6 +95,8 @@ export const desk = {
     mark: "Tempo at performance",
     markHelp: "Beats per minute",
     submit: "Add and open its bars",
+    editTitle: "Change the piece",
+    save: "Save",
   },
   piece: {
     bars: "Bars",
@@ -145,6 +152,7 @@ export const desk = {
   },
   log: {
     title: "Log",
+    sessions: "Sessions, newest first",
     empty: "Nothing played yet. The log writes itself at the stand.",
     pain: "stopped for pain",
     open: "not ended",

@@ -41,6 +41,7 @@ export const views: readonly View[] = [
     open: student("Bram Oyelaran", async (page) => {
       await follow(page, "The descent", /\/passages\//);
       await follow(page, "Change the ladder", /\/ladder$/);
+      await page.getByRole("button", { name: "Set this ladder" }).waitFor();
     }),
   },
   {

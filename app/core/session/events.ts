@@ -44,7 +44,14 @@ const payloads = {
   "offer-declined": v.object({}),
   "rest-began": v.object({ seconds }),
   "rest-ended": v.object({}),
-  noted: v.object({ text: v.pipe(v.string(), v.minLength(1), v.maxLength(LONGEST_NOTE)) }),
+  noted: v.object({
+    text: v.pipe(
+      v.string(),
+      v.transform((text) => text.toWellFormed().replaceAll("\0", "")),
+      v.minLength(1),
+      v.maxLength(LONGEST_NOTE),
+    ),
+  }),
   /** On to the next block. */
   "moved-on": v.object({}),
   /** One slow play, then the end. */

@@ -7,7 +7,7 @@ export {
   retirePassage,
   setPassageState,
 } from "./passages";
-export { insertPiece, pieceById, piecesOfPerson } from "./pieces";
+export { insertPiece, lastBarCut, pieceById, piecesOfPerson, updatePiece } from "./pieces";
 export { playedDays, putPassageDay, replaceSession } from "./projections";
 export {
   flawsByBar,

@@ -1,3 +1,4 @@
+import * as v from "valibot";
 import type { Queries } from "~/db/client";
 import { pieceRow, type Piece } from "./rows";
 
@@ -19,6 +20,19 @@ export const piecesOfPerson = (db: Queries, studioId: string, personId: string) 
     [studioId, personId],
   );
 
+/** The values of a piece in the order of COLUMNS. */
+const valuesOf = (piece: Piece) => [
+  piece.id,
+  piece.title,
+  piece.origin,
+  piece.kind,
+  piece.bars,
+  piece.pickupBeats,
+  JSON.stringify(piece.metres),
+  piece.markBpm,
+  piece.markUnit,
+];
+
 export async function insertPiece(
   db: Queries,
   studioId: string,
@@ -28,21 +42,27 @@ export async function insertPiece(
   await db.execute(
     `insert into piece (studio_id, ${COLUMNS})
      values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9, $10)`,
-    [
-      studioId,
-      piece.id,
-      piece.title,
-      piece.origin,
-      piece.kind,
-      piece.bars,
-      piece.pickupBeats,
-      JSON.stringify(piece.metres),
-      piece.markBpm,
-      piece.markUnit,
-    ],
+    [studioId, ...valuesOf(piece)],
   );
   await db.execute(
     "insert into person_piece (studio_id, person_id, piece_id) values ($1, $2, $3)",
     [studioId, personId, piece.id],
   );
 }
+
+export const updatePiece = (db: Queries, studioId: string, piece: Piece) =>
+  db.execute(
+    `update piece set title = $3, origin = $4, kind = $5, bars = $6, pickup_beats = $7,
+       metres = $8::jsonb, mark_bpm = $9, mark_unit = $10
+     where studio_id = $1 and id = $2`,
+    [studioId, ...valuesOf(piece)],
+  );
+
+/** The last bar that a passage in use reaches; 0 without passages. */
+export const lastBarCut = (db: Queries, studioId: string, pieceId: string) =>
+  db.one(
+    v.object({ last: v.number() }),
+    `select coalesce(max(to_bar), 0) as last from passage
+     where studio_id = $1 and piece_id = $2 and retired_at is null`,
+    [studioId, pieceId],
+  );

@@ -6,8 +6,8 @@ import { BarRibbon } from "~/components/bar-ribbon";
 import { BeatUnitGlyph } from "~/components/beat-unit";
 import { Field, type Refused } from "~/components/field";
 import { Page } from "~/components/page";
-import { MOST_BARS, usualBeatUnit } from "~/core/score";
-import { BEAT_UNIT_NAMES, parseMetre, type BeatUnit } from "~/core/units";
+import { MOST_BARS, usualBeatUnit, type MetreRegion } from "~/core/score";
+import { BEAT_UNIT_NAMES, formatMetre, parseMetre, type BeatUnit } from "~/core/units";
 import { words } from "~/words";
 import styles from "./piece.module.css";
 
@@ -15,23 +15,57 @@ interface PieceFormProps {
   readonly studioId: string;
   readonly person: { readonly id: string; readonly name: string };
   readonly refused: Refused | undefined;
+  /** The piece to change; a new one without it. */
+  readonly piece?: PieceShown;
+}
+
+interface PieceShown {
+  readonly id: string;
+  readonly title: string;
+  readonly origin: string;
+  readonly kind: string;
+  readonly bars: number;
+  readonly pickupBeats: number;
+  readonly metres: readonly MetreRegion[];
+  readonly markBpm: number;
+  readonly markUnit: BeatUnit;
 }
 
 const { pieceForm } = words;
 const MOST_PREVIEWED = 64;
 
-/** A new piece: what it is, and its bars, drawn as they are typed. */
-export function PieceForm({ studioId, person, refused }: PieceFormProps) {
-  const [bars, setBars] = useState(refused?.values.bars ?? "16");
-  const [metreText, setMetreText] = useState(refused?.values.metre ?? "4/4");
-  const [pickup, setPickup] = useState(refused?.values.pickupBeats ?? "0");
-  const [chosenUnit, setChosenUnit] = useState<BeatUnit | undefined>(undefined);
+/** What the form begins with. */
+function valuesOf(piece: PieceShown | undefined) {
+  if (!piece) {
+    const empty = { title: "", origin: "", kind: "piece", changes: "" };
+    return { ...empty, bars: "16", metre: "4/4", pickupBeats: "0", markBpm: "90" };
+  }
+  const [opening, ...changes] = piece.metres;
+  return {
+    title: piece.title,
+    origin: piece.origin,
+    kind: piece.kind,
+    bars: String(piece.bars),
+    metre: opening ? formatMetre(opening.metre) : "",
+    pickupBeats: String(piece.pickupBeats),
+    changes: changes.map(({ fromBar, metre }) => `${fromBar} ${formatMetre(metre)}`).join(", "),
+    markBpm: String(piece.markBpm),
+  };
+}
+
+/** A piece, new or changed: what it is, and its bars, drawn as they are typed. */
+export function PieceForm({ studioId, person, refused, piece }: PieceFormProps) {
+  const first = valuesOf(piece);
+  const [bars, setBars] = useState(refused?.values.bars ?? first.bars);
+  const [metreText, setMetreText] = useState(refused?.values.metre ?? first.metre);
+  const [pickup, setPickup] = useState(refused?.values.pickupBeats ?? first.pickupBeats);
+  const [chosenUnit, setChosenUnit] = useState<BeatUnit | undefined>(piece?.markUnit);
   const metre = parseMetre(metreText);
   const unit = chosenUnit ?? (metre ? usualBeatUnit(metre) : "quarter");
   const count = Math.min(MOST_PREVIEWED, Math.max(0, Math.floor(Number(bars)) || 0));
   return (
     <Page
-      title={pieceForm.title}
+      title={piece ? pieceForm.editTitle : pieceForm.title}
       lead={pieceForm.lead(person.name)}
       back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
     >
@@ -40,15 +74,22 @@ export function PieceForm({ studioId, person, refused }: PieceFormProps) {
           name="title"
           label={pieceForm.name}
           refused={refused}
+          defaultValue={first.title}
           className={styles.wide}
           autoFocus
         />
-        <Field name="origin" label={pieceForm.origin} refused={refused} className={styles.half} />
+        <Field
+          name="origin"
+          label={pieceForm.origin}
+          refused={refused}
+          defaultValue={first.origin}
+          className={styles.half}
+        />
         <Field
           name="kind"
           label={pieceForm.kind}
           refused={refused}
-          defaultValue="piece"
+          defaultValue={first.kind}
           select
           className={styles.half}
         >
@@ -89,6 +130,7 @@ export function PieceForm({ studioId, person, refused }: PieceFormProps) {
           label={pieceForm.changes}
           helper={pieceForm.changesHelp}
           refused={refused}
+          defaultValue={first.changes}
         />
         <Field
           name="markUnit"
@@ -110,7 +152,7 @@ export function PieceForm({ studioId, person, refused }: PieceFormProps) {
           label={pieceForm.mark}
           helper={pieceForm.markHelp}
           refused={refused}
-          defaultValue="90"
+          defaultValue={first.markBpm}
           type="number"
         />
         <div className={styles.wide} aria-hidden>
@@ -123,7 +165,7 @@ export function PieceForm({ studioId, person, refused }: PieceFormProps) {
           )}
         </div>
         <Button type="submit" variant="contained">
-          {pieceForm.submit}
+          {piece ? pieceForm.save : pieceForm.submit}
         </Button>
       </Form>
     </Page>

@@ -42,6 +42,15 @@ export function PiecePage({ studioId, person, piece, passages, flaws, refused }:
     <Page
       title={piece.title}
       back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
+      actions={
+        <Button
+          component={Link}
+          to={`/studio/${studioId}/students/${person.id}/pieces/${piece.id}/edit`}
+          variant="outlined"
+        >
+          {words.student.editPiece}
+        </Button>
+      }
       lead={
         <>
           {[piece.origin, words.barCount(piece.bars)].filter(Boolean).join(" · ")} ·{" "}

@@ -1,4 +1,4 @@
-import { Empty, Page } from "~/components/page";
+import { Empty, Page, Section } from "~/components/page";
 import type { LogEntry } from "~/features/shapes";
 import { words } from "~/words";
 import { SessionList } from "./session-list";
@@ -23,7 +23,9 @@ export function LogPage({ studioId, person, log }: LogPageProps) {
       {log.length === 0 ? (
         <Empty>{words.log.empty}</Empty>
       ) : (
-        <SessionList studioId={studioId} entries={log} />
+        <Section title={words.log.sessions}>
+          <SessionList studioId={studioId} entries={log} />
+        </Section>
       )}
     </Page>
   );

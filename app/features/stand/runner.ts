@@ -220,6 +220,7 @@ export class StandRunner {
       return this.changed();
     }
     this.sound?.engine.stop();
+    this.early = false;
     await this.playEnded(false);
     this.heard = undefined;
     this.transport = "asking";

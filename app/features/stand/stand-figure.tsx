@@ -1,6 +1,7 @@
 import { BeatUnitGlyph } from "~/components/beat-unit";
 import { Staircase, type Step } from "~/components/staircase";
 import { gateProgress } from "~/core/gate";
+import { staircase } from "~/core/ladder";
 import { currentBlock, nextTempo, secondsOfLoop } from "~/core/session";
 import { words } from "~/words";
 import { StandBars } from "./stand-bars";
@@ -14,6 +15,9 @@ interface StandFigureProps {
   readonly runner: StandRunner | undefined;
 }
 
+const TALL = 360;
+const FLAT = 190;
+
 /** The number, the count, the staircase, and the bars. */
 export function StandFigure({ view, position, runner }: StandFigureProps) {
   const { state } = view;
@@ -22,6 +26,14 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
   const hidden = plan.ladder.hidden && !block.toppedOut;
   const progress = gateProgress(plan.ladder.gate, block.verdicts);
   const rungNumber = block.rungs.findLastIndex((rung) => rung.tempo <= block.tempo) + 1;
+  // What lies below today's start was climbed on other days.
+  const climbed = staircase(plan.ladder, plan.ladder.start)
+    .filter((rung) => rung.tempo < plan.start)
+    .map((rung): Step => ({
+      tempo: rung.tempo,
+      minutes: secondsOfLoop(plan, rung.tempo),
+      status: "passed",
+    }));
   const steps = block.rungs.map((rung): Step => {
     const passed = block.passed.includes(rung.tempo);
     const now = rung.tempo === block.tempo && !block.toppedOut;
@@ -52,7 +64,18 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
             ? words.stand.rung(Math.max(1, rungNumber), block.rungs.length)
             : words.stand.slowOne}
         </p>
-        <Staircase steps={steps} target={plan.ladder.target} hidden={hidden} height={360} large />
+        {/* One for wide stands, a flatter one for narrow ones; the style shows either. */}
+        {[TALL, FLAT].map((height) => (
+          <div key={height} className={height === TALL ? styles.tall : styles.flat}>
+            <Staircase
+              steps={[...climbed, ...steps]}
+              target={plan.ladder.target}
+              hidden={hidden}
+              height={height}
+              large
+            />
+          </div>
+        ))}
       </section>
       <StandBars view={view} position={position} runner={runner} />
     </>

@@ -45,9 +45,15 @@ export function PassageRow(props: { studioId: string; today: Day; passage: Passa
           </>
         )}
         <span className={styles.when}>
-          {passage.lastDay
-            ? words.ago(daysBetween(passage.lastDay, today))
-            : words.student.unplayed}
+          {[
+            passage.comfortable !== null &&
+              words.student.comfortable(Math.round(passage.comfortable)),
+            passage.lastDay
+              ? words.ago(daysBetween(passage.lastDay, today))
+              : words.student.unplayed,
+          ]
+            .filter(Boolean)
+            .join(" · ")}
         </span>
       </div>
       <Button

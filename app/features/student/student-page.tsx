@@ -7,6 +7,7 @@ import type { Day } from "~/core/units";
 import { SessionList } from "~/features/progress/session-list";
 import type { LogEntry, PassageLine } from "~/features/shapes";
 import { words } from "~/words";
+import { DemoPieceButton } from "./demo-piece-button";
 import { PassageRow } from "./passage-row";
 import styles from "./student.module.css";
 
@@ -35,7 +36,7 @@ export function StudentPage({ studioId, today, person, pieces, passages, log }: 
     <Button
       component={Link}
       to={`${here}/pieces/new`}
-      variant="outlined"
+      variant={pieces.length > 0 ? "outlined" : "contained"}
       startIcon={<Plus size={18} />}
     >
       {words.student.addPiece}
@@ -52,7 +53,7 @@ export function StudentPage({ studioId, today, person, pieces, passages, log }: 
           <Button
             component={Link}
             to={`${here}/today`}
-            variant="contained"
+            variant={passages.length > 0 ? "contained" : "outlined"}
             startIcon={<Play size={18} />}
           >
             {words.student.today}
@@ -62,7 +63,16 @@ export function StudentPage({ studioId, today, person, pieces, passages, log }: 
     >
       {pieces.length === 0 && (
         <Section title={words.student.pieces}>
-          <Empty action={addPiece}>{words.student.noPieces}</Empty>
+          <Empty
+            action={
+              <div className={styles.actions}>
+                <DemoPieceButton to={`${here}/pieces/new`} />
+                {addPiece}
+              </div>
+            }
+          >
+            {words.student.noPieces}
+          </Empty>
         </Section>
       )}
       {pieces.map((piece) => {

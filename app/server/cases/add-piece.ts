@@ -1,8 +1,16 @@
 import * as v from "valibot";
 import { pieceShapeSchema } from "~/core/score";
 import { bpm, parseMetre } from "~/core/units";
-import { insertPiece, PIECE_KINDS, studentById } from "~/db/queries";
-import { readForm } from "../form";
+import { err, ok, type Result } from "~/core/result";
+import {
+  insertPiece,
+  lastBarCut,
+  PIECE_KINDS,
+  pieceById,
+  studentById,
+  updatePiece,
+} from "~/db/queries";
+import { readForm, type FormRefused } from "../form";
 import type { Services } from "../services";
 
 const LONGEST_TITLE = 200;
@@ -101,4 +109,30 @@ export async function addPiece(
     await insertPiece(tx, studioId, personId, { ...piece, id, markBpm: bpm(piece.markBpm) });
   });
   return id;
+}
+
+/** Changes a piece; it can't become shorter than the passages that are cut from it. */
+export async function changePiece(
+  { db }: Services,
+  studioId: string,
+  pieceId: string,
+  form: FormData,
+): Promise<Result<undefined, FormRefused>> {
+  const read = readPieceForm(form);
+  if (!read.ok) return read;
+  return db.transaction(async (tx) => {
+    await pieceById(tx, studioId, pieceId);
+    const { last } = await lastBarCut(tx, studioId, pieceId);
+    if (last > read.value.bars) {
+      const bars = `A passage goes to bar ${last}; put it away before the piece gets shorter.`;
+      const values = Object.fromEntries([...form].map(([key, value]) => [key, String(value)]));
+      return err({ errors: { bars }, values });
+    }
+    await updatePiece(tx, studioId, {
+      ...read.value,
+      id: pieceId,
+      markBpm: bpm(read.value.markBpm),
+    });
+    return ok(undefined);
+  });
 }

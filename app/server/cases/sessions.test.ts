@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, describe, expect, test } from "@jest/globals";
+import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
 import * as v from "valibot";
 import type { DatabaseError } from "~/db/client";
 import { EventWriter, furnishedRoom, NOON } from "../test/room";
@@ -8,10 +8,10 @@ import { afterwardsPage, ladderPage, progressPage, todayPage } from "./student";
 import { weekOf } from "./week";
 
 let room: Awaited<ReturnType<typeof furnishedRoom>>;
-beforeAll(async () => {
+beforeEach(async () => {
   room = await furnishedRoom();
 }, 60_000);
-afterAll(() => room.services.db.close());
+afterEach(() => room.services.db.close());
 
 const send = (sessionId: string, events: EventWriter["events"], studioId = room.studioId) =>
   appendEvents(room.services, studioId, sessionId, events);
@@ -55,9 +55,9 @@ describe("a session", () => {
 
   test("sent twice, in pieces, and again is counted once", async () => {
     const { sessionId } = await room.begin();
-    const stand = new EventWriter(NOON + 3_600_000);
+    const stand = new EventWriter();
     stand.write("opened");
-    stand.plays(80, "ccc");
+    stand.plays(60, "ccc");
     const { events } = stand;
     await send(sessionId, events.slice(0, 3));
     await send(sessionId, events.slice(1, 5));
@@ -70,9 +70,9 @@ describe("a session", () => {
 
   test("refuses a gap or another event at a taken position, and writes nothing of the batch", async () => {
     const { sessionId } = await room.begin();
-    const stand = new EventWriter(NOON + 7_200_000);
+    const stand = new EventWriter();
     stand.write("opened");
-    stand.plays(80, "cc");
+    stand.plays(60, "cc");
     const { events } = stand;
     const gap = await send(sessionId, events.slice(2));
     expect(gap).toMatchObject({ ok: false, error: { kind: "gap", next: 0 } });
@@ -90,7 +90,16 @@ describe("a session", () => {
   });
 
   test("everything counted can be rebuilt from the events alone", async () => {
+    for (const day of [0, 1, 3]) {
+      const { sessionId } = await room.begin();
+      const stand = new EventWriter(NOON + day * 86_400_000);
+      stand.write("opened");
+      stand.plays(60, "cfcc", 6);
+      stand.plays(70, "cc");
+      await send(sessionId, stand.events);
+    }
     const before = await counted();
+    expect(before[0]).toHaveLength(18);
     const { db } = room.services;
     for (const table of ["rep", "session_block", "session_outcome", "passage_day"]) {
       await db.execute(`delete from ${table}`);
