@@ -9,7 +9,8 @@ import { setConcert } from "~/server/cases/rooms";
 import { startSession } from "~/server/cases/start-session";
 import type { Services } from "~/server/services";
 import * as v from "valibot";
-import { ROOM, STUDENTS, type DemoPassage, type DemoPiece, type DemoStudent } from "./scenario";
+import { ROOM, type DemoPassage, type DemoPiece, type DemoStudent } from "./scenario";
+import { STUDENTS } from "./students";
 
 const SEED = 20_260_504;
 const DAY_MS = 86_400_000;
@@ -151,7 +152,7 @@ export async function seedDemo(services: Services): Promise<void> {
   const past: Services = { ...services, now: () => now, newId: () => seededUuid(random) };
   const today = dayOf(services.now(), ROOM.timeZone);
 
-  const [first, ...others] = STUDENTS;
+  const [first, ...others]: readonly DemoStudent[] = STUDENTS;
   const { studioId, studentId } = await openRoom(past, {
     room: ROOM.name,
     teacher: ROOM.teacher,

@@ -49,7 +49,7 @@ test("the whole way with the keyboard alone", async ({ teacher, player, page }) 
   await page.getByRole("button", { name: /^Start/ }).focus();
   await page.keyboard.press("Enter");
   await page.waitForURL(/\/stand$/);
-  await expect(player.button("Start")).toBeEnabled();
+  await expect(player.button(/^Start$/)).toBeEnabled();
   await page.keyboard.press("Space");
   await player.playsClean();
   await player.sees("1 of 3");

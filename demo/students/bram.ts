@@ -1,0 +1,82 @@
+import { TUNE, type DemoStudent } from "../scenario";
+
+export const bram: DemoStudent = {
+  name: "Bram Oyelaran",
+  instrument: "trombone",
+  days: [0.4, 0.8, 0.7, 0.8, 0.8, 0.6, 0.5],
+  sinceWeek: 10,
+  notes: ["Slide late into fourth.", "Same wall as yesterday.", "Air first, then tongue."],
+  pieces: [
+    {
+      title: "Sluice Gate March",
+      origin: TUNE,
+      kind: "piece",
+      bars: 32,
+      metre: "2/4",
+      markBpm: 116,
+      markUnit: "quarter",
+      passages: [
+        {
+          fromBar: 13,
+          toBar: 16,
+          name: "The descent",
+          focus: "slide before the tongue",
+          sinceWeek: 10,
+          ladder: {
+            school: "even",
+            step: 4,
+            start: 68,
+            target: 116,
+            clean: 4,
+            rule: "ended-less",
+            minutes: 12,
+          },
+          learner: { ability: 76, plateau: 92, learning: 0.0035, fatigue: 0.0012 },
+          weakBars: [15],
+        },
+        {
+          fromBar: 1,
+          toBar: 8,
+          sinceWeek: 7,
+          ladder: {
+            school: "even",
+            step: 8,
+            start: 72,
+            target: 116,
+            clean: 3,
+            rule: "ended",
+            minutes: 8,
+          },
+          learner: { ability: 88, plateau: 126, learning: 0.003 },
+          weakBars: [6],
+        },
+      ],
+    },
+    {
+      title: "Lip Slurs in Seven Positions",
+      origin: "étude",
+      kind: "etude",
+      bars: 14,
+      metre: "4/4",
+      markBpm: 72,
+      markUnit: "half",
+      passages: [
+        {
+          fromBar: 1,
+          toBar: 7,
+          focus: "no bump between notes",
+          sinceWeek: 10,
+          ladder: {
+            school: "percent",
+            start: 40,
+            target: 66,
+            clean: 3,
+            rule: "comfortable",
+            minutes: 6,
+          },
+          learner: { ability: 52, plateau: 70, learning: 0.002 },
+        },
+      ],
+    },
+  ],
+};

@@ -1,0 +1,38 @@
+import { TUNE, type DemoStudent } from "../scenario";
+
+export const tobi: DemoStudent = {
+  name: "Tobi Wren",
+  instrument: "treble recorder",
+  days: [0.5, 0.9, 0.5, 0.5, 0.5, 0.5, 0.5],
+  sinceWeek: 0.4,
+  notes: [],
+  pieces: [
+    {
+      title: "Two Ducks",
+      origin: TUNE,
+      kind: "piece",
+      bars: 8,
+      metre: "4/4",
+      markBpm: 84,
+      markUnit: "quarter",
+      passages: [
+        {
+          fromBar: 1,
+          toBar: 2,
+          focus: "soft tongue",
+          sinceWeek: 0.4,
+          ladder: {
+            school: "even",
+            step: 6,
+            start: 48,
+            target: 84,
+            clean: 3,
+            rule: "comfortable",
+            minutes: 5,
+          },
+          learner: { ability: 58, plateau: 100, learning: 0.004 },
+        },
+      ],
+    },
+  ],
+};
