@@ -32,6 +32,15 @@ async function clickFigures(page: Page, address: string): Promise<Figure[]> {
     for (const perBeat of [1, 3, 8]) await measure(tempo, perBeat, 60, "Computed ahead");
   }
   await measure(138, 4, 60, "As played here");
+  const blocking = setInterval(() => {
+    void page.evaluate(() => {
+      const until = performance.now() + 1000;
+      while (performance.now() < until);
+    });
+  }, 2500);
+  await measure(300, 4, 20, "As played here");
+  clearInterval(blocking);
+  figures.at(-1)!.what += ", page blocked for a second at a time";
   return figures;
 }
 

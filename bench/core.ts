@@ -4,7 +4,7 @@ import { replay, type SessionEvent, type SessionPlan } from "~/core/session";
 import { bpm } from "~/core/units";
 
 export interface Figure {
-  readonly what: string;
+  what: string;
   readonly value: string;
 }
 

@@ -23,6 +23,26 @@ test.describe.configure({ mode: "serial" });
 const sideways = (page: Page) =>
   page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 
+test("the week says at a glance who needs a look, and why", async ({ page, demo }) => {
+  await page.goto(demo.address);
+  const line = (name: string) => page.getByRole("listitem").filter({ hasText: name });
+  await expect(line("Yusuf Arden")).toContainText("Stopped for pain 2 days ago.");
+  await expect(line("Petra Haldane")).toContainText("Silent for 8 days.");
+  await expect(line("Bram Oyelaran")).toContainText(/The descent|bars 13–16/);
+  await expect(page.getByText("The Lantern Concert in 24 days")).toBeVisible();
+  const names = await page.locator("main li a").allTextContents();
+  expect(names).toHaveLength(6);
+  expect(names.indexOf("Ines Calloway")).toBeGreaterThan(names.indexOf("Petra Haldane"));
+});
+
+test("dark stays dark after a reload, without a flash of light", async ({ page, demo }) => {
+  await page.goto(demo.address);
+  await page.getByRole("button", { name: "Dark" }).click();
+  await page.reload({ waitUntil: "commit" });
+  await page.locator("main").waitFor();
+  expect(await page.evaluate(() => document.documentElement.dataset.scheme)).toBe("dark");
+});
+
 for (const colorScheme of ["light", "dark"] as const) {
   test(`every view in ${colorScheme}: accessible, quiet, and no wider than a phone`, async ({
     page,

@@ -1,0 +1,60 @@
+import { expect, test } from "./support/fixtures";
+
+test("pages carry a policy that lets only their own scripts and styles run", async ({
+  page,
+  server,
+}) => {
+  const answer = await page.goto(`${server.address}/open`);
+  const headers = answer!.headers();
+  const policy = headers["content-security-policy"]!;
+  const nonce = /script-src 'self' 'nonce-([^']+)'/.exec(policy)![1]!;
+  expect(policy).toContain("default-src 'self'");
+  expect(policy).not.toContain("unsafe-eval");
+  expect(headers["x-content-type-options"]).toBe("nosniff");
+  expect(headers["x-powered-by"]).toBeUndefined();
+  const again = await page.request.get(`${server.address}/open`);
+  expect(again.headers()["content-security-policy"]).not.toContain(nonce);
+});
+
+test("nothing is asked of any other host", async ({ page, teacher, server }) => {
+  const hosts = new Set<string>();
+  page.on("request", (request) => hosts.add(new URL(request.url()).host));
+  await teacher.opensARoom();
+  await page.waitForLoadState("networkidle");
+  expect([...hosts]).toEqual([new URL(server.address).host]);
+});
+
+test("what changes something comes from our own pages, and is not endless", async ({ server }) => {
+  const url = `${server.address}/open`;
+  const post = async (headers: Record<string, string>, body = "room=x") =>
+    (await fetch(url, { method: "POST", headers, body })).status;
+  const form = { "Content-Type": "application/x-www-form-urlencoded" };
+  expect(await post(form)).toBe(403);
+  expect(await post({ ...form, Origin: "http://elsewhere.invalid" })).toBe(403);
+  expect(await post({ ...form, Origin: "null" })).toBe(403);
+  expect(await post({ ...form, Origin: server.address })).toBe(422);
+  expect(await post({ ...form, Origin: server.address }, "x".repeat(2_100_000))).toBe(413);
+});
+
+test("odd characters are neither an error nor lost words", async ({ teacher, page }) => {
+  await teacher.opensARoom("Weir\u0000 Lane ♩ \u{1D15F} né", "Åse 'Öz\" \\ %");
+  await page.getByRole("link", { name: "Åse 'Öz" }).click();
+  await expect(page.getByRole("heading", { name: "Åse 'Öz\" \\ %" })).toBeVisible();
+  await expect(page.getByRole("link", { name: "Weir Lane ♩ \u{1D15F} né" })).toBeVisible();
+});
+
+test("a page that is sent in the visitor's language of dates", async ({
+  browser,
+  server,
+  teacher,
+}) => {
+  await teacher.opensARoom();
+  const { origin, pathname } = new URL(teacher.page.url());
+  const address = origin + pathname.replace("/pieces/new", "/today");
+  expect(origin).toBe(server.address);
+  const german = await (await browser.newContext({ locale: "de-DE" })).newPage();
+  await german.goto(address);
+  const long = new Intl.DateTimeFormat("de-DE", { weekday: "long" }).format(new Date());
+  await expect(german.locator("header p")).toContainText(long);
+  await german.context().close();
+});
