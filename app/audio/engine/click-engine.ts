@@ -43,6 +43,7 @@ export class ClickEngine {
     private lastId: number,
   ) {
     node.port.onmessage = ({ data }: MessageEvent<FromWorklet>) => {
+      if (data.kind === "ready") return;
       const scheduled = this.maps.get(data.mapId);
       if (!scheduled) return;
       if (data.name === "map-ended") this.maps.delete(data.mapId);
@@ -50,6 +51,7 @@ export class ClickEngine {
     };
   }
 
+  /** In a live context: running already, so that the worklet can answer. */
   static async create(context: BaseAudioContext, options: EngineOptions): Promise<ClickEngine> {
     const { onMarker = () => undefined, volume, maps = [] } = options;
     await context.audioWorklet.addModule(clickWorklet);
@@ -60,6 +62,11 @@ export class ClickEngine {
       outputChannelCount: [1],
       processorOptions: { first },
     });
+    // The first message to a new port waits for the main thread; once the worklet has answered,
+    // the next ones do not.
+    if (maps.length === 0) {
+      await new Promise((resolve) => (node.port.onmessage = resolve));
+    }
     const known = new Map(scheduled.map((each) => [each.mapId, each]));
     return new ClickEngine(node, known, onMarker, scheduled.length);
   }

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import { ClickRenderer } from "./click-renderer";
-import type { FromWorklet } from "./protocol";
+import type { MarkerReached } from "./protocol";
 
 const RATE = 48_000;
 const QUANTUM = 128;
@@ -62,7 +62,7 @@ describe("the click renderer", () => {
   });
 
   test("a map that is withdrawn is not heard; the one before it still ends", () => {
-    const told: FromWorklet[] = [];
+    const told: MarkerReached[] = [];
     const renderer = new ClickRenderer(RATE, (message) => told.push(message));
     const ended = { at: 0.05, name: "map-ended" as const };
     const began = { at: 0, name: "play-began" as const };

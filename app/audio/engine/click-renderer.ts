@@ -1,4 +1,4 @@
-import type { FromWorklet, ToWorklet } from "./protocol";
+import type { MarkerReached, ToWorklet } from "./protocol";
 import { voiceTables } from "./voices";
 
 interface PendingClick {
@@ -10,7 +10,7 @@ interface PendingClick {
 
 interface PendingMarker {
   readonly frame: number;
-  readonly message: FromWorklet;
+  readonly message: MarkerReached;
 }
 
 interface Sounding {
@@ -43,7 +43,7 @@ export class ClickRenderer {
 
   constructor(
     private readonly sampleRate: number,
-    private readonly report: (message: FromWorklet) => void,
+    private readonly report: (message: MarkerReached) => void,
   ) {
     this.tables = voiceTables(sampleRate);
   }

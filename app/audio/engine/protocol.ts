@@ -21,8 +21,10 @@ export type ToWorklet =
   | { readonly kind: "stop" }
   | { readonly kind: "volume"; readonly volume: number };
 
-/** What the worklet tells: a marker of a map has come by. */
-export interface FromWorklet {
+/** What the worklet tells: that it is there, and when a marker of a map has come by. */
+export type FromWorklet = { readonly kind: "ready" } | MarkerReached;
+
+export interface MarkerReached {
   readonly kind: "marker";
   readonly mapId: number;
   readonly name: MapMarker["name"];

@@ -32,6 +32,7 @@ export async function recordOffline(maps: readonly BeatMap[]): Promise<Recording
 /** The maps as they are played here and now, recorded inside the audio graph. */
 export async function recordLive(maps: readonly BeatMap[], volume: number): Promise<Recording> {
   const context = new AudioContext({ sampleRate: SAMPLE_RATE });
+  await context.resume();
   await context.audioWorklet.addModule(recorderWorklet);
   const recorder = new AudioWorkletNode(context, "fidus-recorder", { numberOfOutputs: 0 });
   const chunks: { frame: number; samples: Float32Array }[] = [];
@@ -49,7 +50,6 @@ export async function recordLive(maps: readonly BeatMap[], volume: number): Prom
   });
   engine.connect(recorder);
   engine.connect(context.destination);
-  await context.resume();
   const start = context.currentTime + START_SECONDS;
   for (const { map, start: at } of oneAfterTheOther(maps, start)) engine.schedule(map, at);
   await ended;

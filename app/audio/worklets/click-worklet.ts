@@ -10,6 +10,7 @@ class ClickProcessor extends AudioWorkletProcessor {
   constructor({ processorOptions }: { processorOptions: { first: readonly ToWorklet[] } }) {
     super();
     for (const message of processorOptions.first) this.renderer.receive(message);
+    this.port.postMessage({ kind: "ready" });
     this.port.onmessage = ({ data }: MessageEvent<ToWorklet>) => this.renderer.receive(data);
   }
 

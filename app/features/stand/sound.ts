@@ -16,6 +16,7 @@ export async function openSound(
   onMarker: (passed: MarkerPassed) => void,
 ): Promise<Sound> {
   const context = new AudioContext({ latencyHint: "interactive" });
+  await context.resume();
   const engine = await ClickEngine.create(context, { volume, onMarker });
   engine.connect(context.destination);
   return {
