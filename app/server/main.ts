@@ -4,7 +4,7 @@ import path from "node:path";
 import type { RequestHandler } from "express";
 import type { ServerBuild } from "react-router";
 import { openDatabase } from "~/db/client";
-import { allStudios } from "~/db/queries";
+import { allStudios, refreshStatistics } from "~/db/queries";
 import { seedDemo } from "../../demo/seed";
 import { readEnvironment } from "./environment";
 import { createHttp, type HttpOptions } from "./http";
@@ -36,6 +36,7 @@ export async function start({ root, variables, development }: StartOptions): Pro
   const services: Services = { db, now: Date.now, newId: randomUUID };
   try {
     if (demo && (await allStudios(db)).length === 0) await seedDemo(services);
+    await refreshStatistics(db);
     const app = createHttp({
       services,
       ...(development

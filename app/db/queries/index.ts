@@ -1,4 +1,5 @@
 export { insertPerson, setNoVerdict, studentById, studentsOf } from "./people";
+export { refreshStatistics } from "./maintenance";
 export {
   insertLadder,
   insertPassage,
