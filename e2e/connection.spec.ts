@@ -67,6 +67,26 @@ test("a verdict given twice by a nervous foot is one verdict", async ({
   await player.sees("1 of 6");
 });
 
+test("a whole session with the pedal alone", async ({ teacher, player, page }) => {
+  await teacher.preparesToday({ clean: 1, target: 210, offerAfter: 2 });
+  await player.goesToTheStand();
+  await expect(player.button(/^Start$/)).toBeEnabled();
+  await page.keyboard.press("PageDown");
+  await player.playsClean();
+  await player.seesTempo(210);
+  await player.playsFlawed(2);
+  await expect(page.getByRole("heading", { name: /Another way/ })).toBeVisible();
+  await page.waitForTimeout(900);
+  await page.keyboard.press("PageUp");
+  await player.seesTempo(200);
+  await player.playsClean(2);
+  await expect(page.getByRole("heading", { name: "The target is reached." })).toBeVisible();
+  await page.waitForTimeout(900);
+  await page.keyboard.press("PageDown");
+  await player.playsClean();
+  await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
+});
+
 test("clean pressed on the last note counts when the bar is over; flawed takes it back", async ({
   teacher,
   player,

@@ -69,22 +69,22 @@ export const stand = {
     narrowedTo: (bars: string) => `Only ${bars} for now, then the whole passage again`,
     resting: (seconds: number) =>
       `${Math.floor(seconds / 60)}:${String(seconds % 60).padStart(2, "0")}`,
-    endRest: "Go on now",
+    endRest: "Go on now →",
     offer: {
       title: (times: number) => `${times} flawed at this tempo. Another way?`,
       lower: (tempo: number | undefined) =>
-        tempo === undefined ? "A rung lower" : `Lower: ${tempo} bpm`,
+        tempo === undefined ? "A rung lower ←" : `Lower: ${tempo} bpm ←`,
       smaller: (bars: string) => `Smaller: ${bars}`,
       rest: "Rest a minute",
       leave: "Leave it for today",
-      same: "Go on as it is",
+      same: "Go on as it is →",
     },
     top: {
       title: "The target is reached.",
       sub: (bpm: number) => `The gate passed at ${bpm} bpm.`,
-      next: (title: string) => `Next: ${title}`,
+      next: (title: string) => `Next: ${title} →`,
       again: "Once more at the target",
-      endWell: "End well: one slow play",
+      endWell: "End well: one slow play →",
       finish: "Finish",
     },
     sending: {
@@ -107,8 +107,8 @@ export const stand = {
     toAfterwards: "What moved",
     helpTitle: "Keys and pedals",
     keys: [
-      ["→  PageDown", "clean"],
-      ["←  PageUp", "flawed; while playing: stop here"],
+      ["→  PageDown", "clean; where the stand asks: go on"],
+      ["←  PageUp", "flawed; while playing: stop here; where another way is offered: lower"],
       ["Space", "start, pause"],
       ["U  Backspace", "undo"],
       ["↑  ↓", "a little faster, a little slower"],
@@ -120,7 +120,8 @@ export const stand = {
       ["H", "it hurts: stop"],
       ["?", "these keys"],
     ] as readonly (readonly [string, string])[],
-    pedals: "A page-turn pedal works as it is: forward is clean, back is flawed.",
+    pedals:
+      "A page-turn pedal works as it is: forward is clean and go on, back is flawed. A whole session can be played with it alone.",
     close: "Close",
     plays: (count: number) => `${count} ${plural(count, "play", "plays")}`,
   },

@@ -9,6 +9,8 @@ export interface GateCost {
 
 /** Beyond this many plays a gate is called out of reach rather than summed to the end. */
 export const OUT_OF_REACH_PLAYS = 2000;
+/** No figure is larger; beyond it nothing can be told apart. */
+const MOST_PLAYS = 1e6;
 const SETTLED = 1e-12;
 const RAREST_CLEAN = 1e-3;
 
@@ -94,7 +96,11 @@ function ofLast(r: number, window: number, p: number): GateCost {
  * cut at {@link OUT_OF_REACH_PLAYS}.
  */
 export function gateCost(gate: Gate, p: number): GateCost {
-  const clean = Math.min(1, Math.max(RAREST_CLEAN, p));
+  const { mean, variance } = costAt(gate, Math.min(1, Math.max(RAREST_CLEAN, p)));
+  return { mean: Math.min(MOST_PLAYS, mean), variance: Math.min(MOST_PLAYS ** 2, variance) };
+}
+
+function costAt(gate: Gate, clean: number): GateCost {
   switch (gate.kind) {
     case "in-a-row":
       return gate.afterFlawed === "reset" ? inARow(gate.plays, clean) : minusOne(gate.plays, clean);

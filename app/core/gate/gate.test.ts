@@ -47,6 +47,12 @@ describe("what a gate costs", () => {
     }
   });
 
+  test("even an impossible gate costs a finite number of plays", () => {
+    const { mean, variance } = gateCost(row(50), 0);
+    expect(Number.isFinite(mean) && Number.isFinite(variance)).toBe(true);
+    expect(mean).toBeGreaterThan(1000);
+  });
+
   test("n of the last n is n in a row, by quite another way of computing it", () => {
     fc.assert(
       fc.property(

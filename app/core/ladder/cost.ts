@@ -13,7 +13,7 @@ export interface LadderCost {
   readonly rungs: readonly RungCost[];
   readonly plays: number;
   readonly minutes: number;
-  /** The span that holds the minutes with probability 0.8 (sum of many gates, taken as normal). */
+  /** The span that holds the minutes with probability 0.8. */
   readonly minutesLow: number;
   readonly minutesHigh: number;
   /** The chance of getting through within the ladder's minutes. */
@@ -42,6 +42,21 @@ function normalBelow(z: number): number {
 }
 
 /**
+ * The minutes as a log-normal with the given mean and s.d.: gates that go wrong go very wrong, so
+ * the sum is skewed to the right and never below nothing, which a normal would not be.
+ */
+function spread(mean: number, sd: number) {
+  const sigma = Math.sqrt(Math.log(1 + (sd / mean) ** 2));
+  const mu = Math.log(mean) - sigma ** 2 / 2;
+  return {
+    low: Math.exp(mu - TEN_TO_NINETY_SD * sigma),
+    high: Math.exp(mu + TEN_TO_NINETY_SD * sigma),
+    within: (minutes: number) =>
+      sigma === 0 ? Number(mean <= minutes) : normalBelow((Math.log(minutes) - mu) / sigma),
+  };
+}
+
+/**
  * What climbing the whole ladder costs this student in one go: per rung E = the gate's mean plays
  * × the seconds of a loop, variances added. Learning on the way is left out, so it errs high.
  */
@@ -56,14 +71,13 @@ export function ladderCost({ ladder, rungs, cleanAt, loopSeconds }: CostInputs):
   });
   const rests = (ladder.rest * Math.max(0, rungs.length - 1)) / 60;
   const minutes = costs.reduce((sum, cost) => sum + cost.minutes, rests);
-  const sd = Math.sqrt(variance) / 60;
+  const { low, high, within } = spread(minutes, Math.sqrt(variance) / 60);
   return {
     rungs: costs,
     plays: costs.reduce((sum, cost) => sum + cost.plays, 0),
     minutes,
-    minutesLow: Math.max(0, minutes - TEN_TO_NINETY_SD * sd),
-    minutesHigh: minutes + TEN_TO_NINETY_SD * sd,
-    fits:
-      sd === 0 ? Number(minutes <= ladder.minutes) : normalBelow((ladder.minutes - minutes) / sd),
+    minutesLow: low,
+    minutesHigh: high,
+    fits: within(ladder.minutes),
   };
 }

@@ -2,7 +2,8 @@ import Button from "@mui/material/Button";
 import { barsWhereItFailed, currentBlock } from "~/core/session";
 import { rungBelow } from "~/core/ladder";
 import { words } from "~/words";
-import type { StandRunner, StandView } from "./runner";
+import type { StandRunner } from "./runner";
+import type { StandView } from "./view";
 import styles from "./bottom-fields.module.css";
 
 interface AnotherWayProps {

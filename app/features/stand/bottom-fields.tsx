@@ -1,10 +1,10 @@
-import { currentBlock, offersAnotherWay } from "~/core/session";
 import { words } from "~/words";
 import { AnotherWay } from "./another-way";
 import { BeatLight } from "./beat-light";
 import { RestClock } from "./rest-clock";
 import { TopReached } from "./top-reached";
-import type { StandRunner, StandView } from "./runner";
+import type { StandRunner } from "./runner";
+import { questionOf, type StandView } from "./view";
 import type { Position } from "./use-stand";
 import styles from "./bottom-fields.module.css";
 
@@ -20,13 +20,10 @@ export interface BottomFieldsProps {
 export function BottomFields(props: BottomFieldsProps) {
   const { view, runner, usable, position } = props;
   const { state, transport } = view;
-  const { state: block } = currentBlock(state);
-  const deciding = !state.pending && transport !== "play";
-  if (deciding && state.resting) return <RestClock resting={state.resting} runner={runner} />;
-  if (deciding && block.toppedOut && state.endingWell === undefined && transport !== "count-in") {
-    return <TopReached view={view} runner={runner} />;
-  }
-  if (deciding && offersAnotherWay(state)) {
+  const question = questionOf(state, transport);
+  if (question === "rest") return <RestClock resting={state.resting!} runner={runner} />;
+  if (question === "top") return <TopReached view={view} runner={runner} />;
+  if (question === "another-way") {
     return <AnotherWay view={view} runner={runner} restSeconds={props.restSeconds} />;
   }
 

@@ -5,7 +5,6 @@ import {
   lastUndoable,
   nextLoop,
   nextTempo,
-  offersAnotherWay,
   type EventKind,
   type Flaw,
   type Payload,
@@ -17,25 +16,13 @@ import type { Verdict } from "~/core/gate";
 import { tempo as tempoFrom, type Bpm } from "~/core/units";
 import type { MarkerPassed, Scheduled } from "~/audio/engine";
 import { Ledger } from "./ledger";
-import type { Sending } from "./outbox";
 import { openSound, type Sound } from "./sound";
-
-/** What is going on at this moment. `asking`: the breather is over and the verdict is missing. */
-export type Transport = "stopped" | "count-in" | "play" | "breather" | "asking" | "resting";
-
-export interface StandView {
-  readonly state: StandState;
-  readonly events: readonly SessionEvent[];
-  readonly transport: Transport;
-  /** A verdict given before the last bar was over; it counts when the play has ended. */
-  readonly early: boolean;
-  readonly sending: Sending;
-  readonly ready: boolean;
-}
+import { canPlayOn, isLastBlock, questionOf, type StandView, type Transport } from "./view";
 
 const LEAD_SECONDS = 0.15;
 const RESTART_SECONDS = 0.8;
 const NUDGE_BPM = 2;
+const NERVOUS_MS = 800;
 
 export interface RunnerOptions {
   readonly sessionId: string;
@@ -56,6 +43,7 @@ export class StandRunner {
   private view: StandView;
   private transport: Transport = "stopped";
   private early = false;
+  private judgedAt = 0;
   private ready = false;
   private sound: Sound | undefined;
   private heard: Scheduled | undefined;
@@ -184,7 +172,7 @@ export class StandRunner {
   private mapEnded(): void {
     if (this.next) return this.begin(this.next);
     if (this.transport !== "breather") return;
-    if (this.canPlayOn() && !this.state.pending) return this.playFrom(0);
+    if (canPlayOn(this.state) && !this.state.pending) return this.playFrom(0);
     if (this.state.pending && this.options.plan.noVerdict === "again") {
       this.transport = "stopped";
       return this.playFrom(0);
@@ -192,14 +180,34 @@ export class StandRunner {
     this.go(this.state.pending ? "asking" : "stopped");
   }
 
-  private canPlayOn(): boolean {
-    const { ended, resting } = this.state;
-    const { toppedOut } = currentBlock(this.state).state;
-    const slowFinish = this.state.endingWell !== undefined;
-    return !ended && !resting && (slowFinish || (!toppedOut && !offersAnotherWay(this.state)));
-  }
-
   judge = (verdict: Verdict) => this.inOrder(() => this.judgeNow(verdict));
+
+  /** The pedal forward: clean, or whatever "go on" means where the stand asks something. */
+  forward = () =>
+    this.inOrder(async () => {
+      const question = questionOf(this.state, this.transport);
+      if (question === "verdict") return this.judgeNow("clean");
+      if (this.justJudged()) return;
+      if (question === "rest") return this.endRestNow();
+      if (question === "top") return isLastBlock(this.state) ? this.endWellNow() : this.moveOnNow();
+      if (question === "another-way") return this.afterOffer("offer-declined", {});
+      if (this.transport === "stopped") return this.startNow();
+    });
+
+  /** The pedal back: flawed, or a rung lower where another way is offered. */
+  back = () =>
+    this.inOrder(async () => {
+      const question = questionOf(this.state, this.transport);
+      if (question === "verdict") return this.judgeNow("flawed");
+      if (question === "another-way" && !this.justJudged()) {
+        return this.afterOffer("lowered", { steps: 1 });
+      }
+    });
+
+  /** A second press right after a verdict is a nervous foot, not a decision. */
+  private justJudged(): boolean {
+    return Date.now() - this.judgedAt < NERVOUS_MS;
+  }
 
   private async judgeNow(verdict: Verdict): Promise<void> {
     if (this.transport === "play") return this.judgeWhilePlaying(verdict);
@@ -207,10 +215,11 @@ export class StandRunner {
     if (!play) return;
     const wasEndingWell = this.state.endingWell !== undefined;
     const late = this.transport === "count-in";
+    this.judgedAt = Date.now();
     await this.write("judged", { play, verdict });
     if (wasEndingWell) return this.endNow("ended-well");
     // A verdict that comes in the next count-in lets it go on, unless it moved the tempo.
-    if (late && this.canPlayOn() && nextTempo(this.state) === this.tempoHeard) return;
+    if (late && canPlayOn(this.state) && nextTempo(this.state) === this.tempoHeard) return;
     this.settle();
   }
 
@@ -233,13 +242,13 @@ export class StandRunner {
     const restart = () => {
       this.silence();
       this.transport = "stopped";
-      if (this.sound && this.canPlayOn()) this.playFrom(this.sound.now() + RESTART_SECONDS);
+      if (this.sound && canPlayOn(this.state)) this.playFrom(this.sound.now() + RESTART_SECONDS);
       else this.changed();
     };
     switch (this.transport) {
       case "breather":
         this.dropNext();
-        if (this.heard && !this.state.pending && this.canPlayOn()) {
+        if (this.heard && !this.state.pending && canPlayOn(this.state)) {
           this.playFrom(this.heard.start + this.heard.map.duration);
         }
         return this.changed();
@@ -321,15 +330,15 @@ export class StandRunner {
       this.rest();
     });
 
-  moveOn = () =>
-    this.inOrder(async () => {
-      this.silence();
-      this.transport = "stopped";
-      const { blockIndex, plan } = this.state;
-      if (blockIndex + 1 >= plan.blocks.length) return this.endNow("finished");
-      this.tempoHeard = undefined;
-      await this.write("moved-on", {});
-    });
+  moveOn = () => this.inOrder(() => this.moveOnNow());
+
+  private async moveOnNow(): Promise<void> {
+    this.silence();
+    this.transport = "stopped";
+    if (isLastBlock(this.state)) return this.endNow("finished");
+    this.tempoHeard = undefined;
+    await this.write("moved-on", {});
+  }
 
   detail = (about: { bar?: number; what?: Flaw }) =>
     this.inOrder(async () => {
@@ -339,15 +348,16 @@ export class StandRunner {
 
   note = (text: string) => this.inOrder(() => this.write("noted", { text }));
 
-  endWell = () =>
-    this.inOrder(async () => {
-      const slow = tempoFrom(endWellTempo(this.state));
-      if (!slow.ok) return;
-      this.silence();
-      this.transport = "stopped";
-      await this.write("end-well-began", { tempo: slow.value });
-      await this.startNow();
-    });
+  endWell = () => this.inOrder(() => this.endWellNow());
+
+  private async endWellNow(): Promise<void> {
+    const slow = tempoFrom(endWellTempo(this.state));
+    if (!slow.ok) return;
+    this.silence();
+    this.transport = "stopped";
+    await this.write("end-well-began", { tempo: slow.value });
+    await this.startNow();
+  }
 
   end = (how: Payload<"ended">["how"]) => this.inOrder(() => this.endNow(how));
 

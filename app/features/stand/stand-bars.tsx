@@ -2,7 +2,8 @@ import Button from "@mui/material/Button";
 import { currentBlock, FLAWS } from "~/core/session";
 import { barLength, formatMetre } from "~/core/units";
 import { words } from "~/words";
-import type { StandRunner, StandView } from "./runner";
+import type { StandRunner } from "./runner";
+import type { StandView } from "./view";
 import type { Position } from "./use-stand";
 import styles from "./stand-bars.module.css";
 

@@ -5,7 +5,8 @@ import { staircase } from "~/core/ladder";
 import { currentBlock, nextTempo, secondsOfLoop } from "~/core/session";
 import { words } from "~/words";
 import { StandBars } from "./stand-bars";
-import type { StandRunner, StandView } from "./runner";
+import type { StandRunner } from "./runner";
+import type { StandView } from "./view";
 import type { Position } from "./use-stand";
 import styles from "./stand-figure.module.css";
 

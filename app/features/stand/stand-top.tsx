@@ -5,7 +5,7 @@ import { Link } from "react-router";
 import { useScheme } from "~/components/scheme";
 import { currentBlock } from "~/core/session";
 import { words } from "~/words";
-import type { StandView } from "./runner";
+import type { StandView } from "./view";
 import styles from "./stand-top.module.css";
 
 interface StandTopProps {

@@ -81,15 +81,15 @@ function OpenStand({
   const usable = held && view.ready && !ended;
   const act = (action: () => unknown) => () => void (usable && action());
   const toggle = act(() => (running ? runner?.pause() : runner?.start()));
-  const clean = act(() => runner?.judge("clean"));
-  const flawed = act(() => runner?.judge("flawed"));
+  const forward = act(() => runner?.forward());
+  const back = act(() => runner?.back());
   const undo = act(() => runner?.undo());
   useKeys(
     {
-      ArrowRight: clean,
-      PageDown: clean,
-      ArrowLeft: flawed,
-      PageUp: flawed,
+      ArrowRight: forward,
+      PageDown: forward,
+      ArrowLeft: back,
+      PageUp: back,
       " ": toggle,
       u: undo,
       Backspace: undo,

@@ -13,7 +13,8 @@ import {
 } from "lucide-react";
 import { lastUndoable } from "~/core/session";
 import { words } from "~/words";
-import type { StandRunner, StandView } from "./runner";
+import type { StandRunner } from "./runner";
+import type { StandView } from "./view";
 import styles from "./tools.module.css";
 
 interface ToolsProps {

@@ -1,7 +1,8 @@
 import Button from "@mui/material/Button";
 import { currentBlock } from "~/core/session";
 import { words } from "~/words";
-import type { StandRunner, StandView } from "./runner";
+import type { StandRunner } from "./runner";
+import type { StandView } from "./view";
 import styles from "./bottom-fields.module.css";
 
 /** The gate of the top rung has passed: on to the next passage, or end well. */

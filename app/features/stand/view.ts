@@ -1,0 +1,37 @@
+import { currentBlock, offersAnotherWay, type SessionEvent, type StandState } from "~/core/session";
+import type { Sending } from "./outbox";
+
+/** What is going on at this moment. `asking`: the breather is over and the verdict is missing. */
+export type Transport = "stopped" | "count-in" | "play" | "breather" | "asking" | "resting";
+
+export interface StandView {
+  readonly state: StandState;
+  readonly events: readonly SessionEvent[];
+  readonly transport: Transport;
+  /** A verdict given before the last bar was over; it counts when the play has ended. */
+  readonly early: boolean;
+  readonly sending: Sending;
+  readonly ready: boolean;
+}
+
+/** What the stand is asking at this moment, if anything. */
+export function questionOf(
+  state: StandState,
+  transport: Transport,
+): "verdict" | "rest" | "top" | "another-way" | undefined {
+  if (transport === "play" || state.pending) return "verdict";
+  if (state.resting) return "rest";
+  const { toppedOut } = currentBlock(state).state;
+  if (toppedOut && state.endingWell === undefined) return "top";
+  return offersAnotherWay(state) ? "another-way" : undefined;
+}
+
+/** Whether the next loop may follow without anything being asked first. */
+export function canPlayOn(state: StandState): boolean {
+  if (state.ended || state.resting) return false;
+  if (state.endingWell !== undefined) return true;
+  return !currentBlock(state).state.toppedOut && !offersAnotherWay(state);
+}
+
+export const isLastBlock = ({ blockIndex, plan }: StandState): boolean =>
+  blockIndex + 1 >= plan.blocks.length;
