@@ -36,6 +36,17 @@ test("what changes something comes from our own pages, and is not endless", asyn
   expect(await post({ ...form, Origin: server.address }, "x".repeat(2_100_000))).toBe(413);
 });
 
+test("a form sent twice by a double press makes one room", async ({ page, server }) => {
+  await page.goto(`${server.address}/open`);
+  await page.getByLabel("Name of the room").fill("Pressed twice");
+  await page.getByLabel("Your name").fill("Odile");
+  await page.getByLabel("Student's name").fill("Tomasz");
+  await page.getByRole("button", { name: "Open the room" }).dblclick();
+  await page.waitForURL(/pieces\/new/);
+  await page.goto(server.address);
+  await expect(page.getByText("Pressed twice")).toHaveCount(1);
+});
+
 test("odd characters are neither an error nor lost words", async ({ teacher, page }) => {
   await teacher.opensARoom("Weir\u0000 Lane ♩ \u{1D15F} né", "Åse 'Öz\" \\ %");
   await page.getByRole("link", { name: "Åse 'Öz" }).click();

@@ -131,6 +131,47 @@ test("two passages one after the other, and the slow play at the end", async ({
   await expect(page.getByText("180 bpm held")).toBeVisible();
 });
 
+test("the screen is kept awake while the stand runs", async ({ teacher, player, page }) => {
+  await page.addInitScript(() => {
+    const asked = { held: 0 };
+    Object.assign(window, { asked });
+    const sentinel = { release: () => Promise.resolve(void asked.held--) };
+    const request = () => Promise.resolve((asked.held++, sentinel));
+    Object.defineProperty(navigator, "wakeLock", { value: { request } });
+  });
+  const held = () =>
+    page.evaluate(() => (window as unknown as { asked: { held: number } }).asked.held);
+  await teacher.preparesToday();
+  await player.goesToTheStand();
+  await player.starts();
+  await expect.poll(held).toBe(1);
+  await player.button("Pause").click();
+  await expect.poll(held).toBe(0);
+});
+
+test("the metre, the pickup and the beats are shown as they are heard", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.opensARoom();
+  await teacher.addsAPiece({ Metre: "2+3/8", "Tempo at performance": "200" });
+  await teacher.dragsOverBars(3, 4);
+  await page.getByLabel("Pickup beats").fill("2");
+  await teacher.cuts();
+  await teacher.drawsTheLadder({ start: 120, target: 200 });
+  await teacher.setsIt();
+  await player.goesToTheStand();
+  await player.starts();
+  const middle = page.getByRole("status").last();
+  await expect(middle).toHaveText("Count-in 1 of 2");
+  await expect(middle).toHaveText("Count-in 2 of 2");
+  await expect(middle).toHaveText("Pickup");
+  await expect(middle).toHaveText("Bar 3");
+  await expect(middle).toHaveText("Bar 4");
+  await expect(middle).toHaveText("How was it?");
+});
+
 test("a session runs in one window at a time", async ({ teacher, player, page, context }) => {
   await teacher.preparesToday({ clean: 5 });
   await player.goesToTheStand();

@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { AfterwardsPage } from "~/features/afterwards/afterwards-page";
 import { answering, idsOf, refused } from "~/server/boundary";
 import { addNote } from "~/server/cases/add-note";
-import { afterwardsPage } from "~/server/cases/student";
+import { afterwardsPage } from "~/server/cases/afterwards";
 import { servicesOf } from "~/server/context";
 import { words } from "~/words";
 import type { Route } from "./+types/afterwards";

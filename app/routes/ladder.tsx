@@ -3,7 +3,7 @@ import { LadderPage } from "~/features/ladder/ladder-page";
 import { answering, idsOf, refused } from "~/server/boundary";
 import { readLadder } from "~/server/cases/read-ladder";
 import { setLadder } from "~/server/cases/passages";
-import { ladderPage } from "~/server/cases/student";
+import { ladderPage } from "~/server/cases/passage-pages";
 import { servicesOf } from "~/server/context";
 import { words } from "~/words";
 import type { Route } from "./+types/ladder";

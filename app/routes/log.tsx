@@ -1,6 +1,6 @@
 import { LogPage } from "~/features/progress/log-page";
 import { answering, idsOf } from "~/server/boundary";
-import { logPage } from "~/server/cases/student";
+import { logPage } from "~/server/cases/student-pages";
 import { servicesOf } from "~/server/context";
 import { words } from "~/words";
 import type { Route } from "./+types/log";

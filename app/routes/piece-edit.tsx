@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { PieceForm } from "~/features/piece/piece-form";
 import { answering, idsOf, refused } from "~/server/boundary";
 import { changePiece } from "~/server/cases/add-piece";
-import { piecePage } from "~/server/cases/student";
+import { piecePage } from "~/server/cases/passage-pages";
 import { servicesOf } from "~/server/context";
 import { words } from "~/words";
 import type { Route } from "./+types/piece-edit";

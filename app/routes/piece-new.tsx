@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { PieceForm } from "~/features/piece/piece-form";
 import { answering, idsOf, refused } from "~/server/boundary";
 import { addPiece, readPieceForm } from "~/server/cases/add-piece";
-import { studentPage } from "~/server/cases/student";
+import { studentPage } from "~/server/cases/student-pages";
 import { servicesOf } from "~/server/context";
 import { words } from "~/words";
 import type { Route } from "./+types/piece-new";

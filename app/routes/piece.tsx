@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { PiecePage } from "~/features/piece/piece-page";
 import { answering, idsOf, refused } from "~/server/boundary";
 import { actOnPiece } from "~/server/cases/act-on-piece";
-import { piecePage } from "~/server/cases/student";
+import { piecePage } from "~/server/cases/passage-pages";
 import { servicesOf } from "~/server/context";
 import { words } from "~/words";
 import type { Route } from "./+types/piece";

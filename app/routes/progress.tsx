@@ -1,6 +1,6 @@
 import { ProgressPage } from "~/features/progress/progress-page";
 import { answering, idsOf } from "~/server/boundary";
-import { progressPage } from "~/server/cases/student";
+import { progressPage } from "~/server/cases/passage-pages";
 import { servicesOf } from "~/server/context";
 import { words } from "~/words";
 import type { Route } from "./+types/progress";

@@ -1,6 +1,6 @@
 import { StudentPage } from "~/features/student/student-page";
 import { answering, idsOf } from "~/server/boundary";
-import { studentPage } from "~/server/cases/student";
+import { studentPage } from "~/server/cases/student-pages";
 import { servicesOf } from "~/server/context";
 import { words } from "~/words";
 import type { Route } from "./+types/student";

@@ -4,7 +4,7 @@ import { answering, idsOf, refused } from "~/server/boundary";
 import { readToday } from "~/server/cases/read-today";
 import { chooseNoVerdict } from "~/server/cases/people";
 import { startSession } from "~/server/cases/start-session";
-import { todayPage } from "~/server/cases/student";
+import { todayPage } from "~/server/cases/student-pages";
 import { servicesOf } from "~/server/context";
 import { words } from "~/words";
 import type { Route } from "./+types/today";

@@ -52,6 +52,7 @@ export const stand = {
       judged: "Breathe",
     },
     countInBar: (bar: number, of: number) => (of > 1 ? `Count-in ${bar} of ${of}` : "Count-in"),
+    pickup: "Pickup",
     playBar: (bar: number) => `Bar ${bar}`,
     slowOne: "One slow one, and well",
     gate: (gate: Gate): string => {

@@ -1,6 +1,7 @@
+import * as v from "valibot";
 import { VOICES, type BeatMap, type MapMarker } from "~/core/click";
 import clickWorklet from "../worklets/click-worklet.ts?worker&url";
-import type { FromWorklet, ToWorklet } from "./protocol";
+import { fromWorkletSchema, type ToWorklet } from "./protocol";
 
 export interface Scheduled {
   readonly mapId: number;
@@ -42,12 +43,13 @@ export class ClickEngine {
     private readonly onMarker: (passed: MarkerPassed) => void,
     private lastId: number,
   ) {
-    node.port.onmessage = ({ data }: MessageEvent<FromWorklet>) => {
-      if (data.kind === "ready") return;
-      const scheduled = this.maps.get(data.mapId);
+    node.port.onmessage = ({ data }: MessageEvent<unknown>) => {
+      const message = v.parse(fromWorkletSchema, data);
+      if (message.kind === "ready") return;
+      const scheduled = this.maps.get(message.mapId);
       if (!scheduled) return;
-      if (data.name === "map-ended") this.maps.delete(data.mapId);
-      this.onMarker({ scheduled, name: data.name });
+      if (message.name === "map-ended") this.maps.delete(message.mapId);
+      this.onMarker({ scheduled, name: message.name });
     };
   }
 

@@ -1,3 +1,4 @@
+import * as v from "valibot";
 import type { MapMarker } from "~/core/click";
 
 /** What the main thread asks of the click worklet. Times are seconds of the audio context. */
@@ -22,7 +23,15 @@ export type ToWorklet =
   | { readonly kind: "volume"; readonly volume: number };
 
 /** What the worklet tells: that it is there, and when a marker of a map has come by. */
-export type FromWorklet = { readonly kind: "ready" } | MarkerReached;
+export const fromWorkletSchema = v.variant("kind", [
+  v.object({ kind: v.literal("ready") }),
+  v.object({
+    kind: v.literal("marker"),
+    mapId: v.number(),
+    name: v.picklist(["play-began", "play-ended", "map-ended"]),
+    time: v.number(),
+  }),
+]);
 
 export interface MarkerReached {
   readonly kind: "marker";

@@ -1,5 +1,6 @@
 import path from "node:path";
 import { Worker } from "node:worker_threads";
+import * as v from "valibot";
 import type { Engine, EngineResult, SqlFailure } from "./engine";
 
 interface Waiting {
@@ -7,10 +8,19 @@ interface Waiting {
   reject(failure: SqlFailure): void;
 }
 
-type Reply =
-  | { readonly opened: true }
-  | { readonly id: number; readonly value: never }
-  | { readonly id: number; readonly failure: SqlFailure };
+const replySchema = v.union([
+  v.object({ opened: v.literal(true) }),
+  v.object({
+    id: v.number(),
+    failure: v.object({
+      message: v.string(),
+      code: v.optional(v.string()),
+      constraint: v.optional(v.string()),
+    }),
+  }),
+  // What a query gives is read row by row by whoever asked.
+  v.object({ id: v.number(), value: v.optional(v.unknown()) }),
+]);
 
 type Request =
   | { kind: "query"; sql: string; params: unknown[] }
@@ -34,12 +44,13 @@ export async function openThreadEngine(options: {
     worker.once("message", () => resolve());
     worker.once("error", reject);
   });
-  worker.on("message", (reply: Reply) => {
+  worker.on("message", (message: unknown) => {
+    const reply = v.parse(replySchema, message);
     if (!("id" in reply)) return;
     const waiter = waiting.get(reply.id);
     waiting.delete(reply.id);
     if ("failure" in reply) waiter?.reject(reply.failure);
-    else waiter?.resolve(reply.value);
+    else waiter?.resolve(reply.value as never);
   });
   worker.on("error", (error) => {
     for (const { reject } of waiting.values()) reject({ message: error.message });

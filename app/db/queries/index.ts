@@ -8,7 +8,14 @@ export {
   retirePassage,
   setPassageState,
 } from "./passages";
-export { insertPiece, lastBarCut, pieceById, piecesOfPerson, updatePiece } from "./pieces";
+export {
+  insertPiece,
+  lastBarCut,
+  pieceById,
+  pieceOfPerson,
+  piecesOfPerson,
+  updatePiece,
+} from "./pieces";
 export { playedDays, putPassageDay, replaceSession } from "./projections";
 export {
   flawsByBar,

@@ -10,6 +10,15 @@ export const pieceById = (db: Queries, studioId: string, pieceId: string) =>
     pieceId,
   ]);
 
+/** A piece that lies on a student's stand. */
+export const pieceOfPerson = (db: Queries, studioId: string, personId: string, pieceId: string) =>
+  db.one(
+    pieceRow,
+    `select ${COLUMNS} from piece join person_piece on person_piece.piece_id = piece.id
+     where piece.studio_id = $1 and person_piece.person_id = $2 and piece.id = $3`,
+    [studioId, personId, pieceId],
+  );
+
 /** The pieces on a student's stand, newest first. */
 export const piecesOfPerson = (db: Queries, studioId: string, personId: string) =>
   db.many(

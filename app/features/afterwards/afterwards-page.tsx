@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { useId, useState } from "react";
-import { Form, Link, useNavigation } from "react-router";
+import { Form, Link } from "react-router";
 import { TempoText } from "~/components/beat-unit";
 import { Care } from "~/components/care";
 import { Field, type Refused } from "~/components/field";
@@ -9,6 +9,7 @@ import { Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
 import type { Flaw } from "~/core/session";
 import type { LogEntry, PassageLine } from "~/features/shapes";
+import { SubmitButton } from "~/components/submit-button";
 import { words } from "~/words";
 import { MovedLine } from "./moved-line";
 import styles from "./afterwards.module.css";
@@ -115,7 +116,6 @@ export function AfterwardsPage({
 }
 
 function NoteForm({ refused }: { refused: Refused | undefined }) {
-  const navigation = useNavigation();
   const [id, setId] = useState<string | undefined>(undefined);
   const fieldId = useId();
   return (
@@ -129,9 +129,7 @@ function NoteForm({ refused }: { refused: Refused | undefined }) {
         multiline
         aria-describedby={fieldId}
       />
-      <Button type="submit" variant="contained" disabled={navigation.state !== "idle"}>
-        {words.afterwards.noteSubmit}
-      </Button>
+      <SubmitButton variant="contained">{words.afterwards.noteSubmit}</SubmitButton>
     </Form>
   );
 }

@@ -1,4 +1,3 @@
-import Button from "@mui/material/Button";
 import { useMemo, useState } from "react";
 import { Form } from "react-router";
 import type { Refused } from "~/components/field";
@@ -11,6 +10,7 @@ import { barsOf, type MetreRegion, type PassageRange } from "~/core/score";
 import { secondsOfLoop } from "~/core/session";
 import { bpm, nearestPlayable, type BeatUnit, type Bpm } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
+import { SubmitButton } from "~/components/submit-button";
 import { words } from "~/words";
 import { CostNote } from "./cost-note";
 import { check, firstDraft, type LadderDraft } from "./draft";
@@ -111,9 +111,9 @@ export function LadderPage(props: LadderPageProps) {
               <CostNote cost={cost} ladder={drawn} plays={record.weight} name={person.name} />
             </>
           )}
-          <Button type="submit" variant="contained" size="large" disabled={!checked.ok}>
+          <SubmitButton variant="contained" size="large" disabled={!checked.ok}>
             {words.ladder.submit}
-          </Button>
+          </SubmitButton>
           {errors.form && <p role="alert">{errors.form}</p>}
         </div>
       </Form>

@@ -3,6 +3,7 @@ import Typography from "@mui/material/Typography";
 import { Form } from "react-router";
 import type { BarRange } from "~/components/bar-ribbon";
 import { Field, type Refused } from "~/components/field";
+import { SubmitButton } from "~/components/submit-button";
 import { words } from "~/words";
 import styles from "./piece.module.css";
 
@@ -54,9 +55,9 @@ export function CutForm({ selection, onChange, refused }: CutFormProps) {
       />
       <Field name="name" label={cut.name} helper={words.openRoom.optional} refused={refused} />
       <Field name="focus" label={cut.focus} helper={cut.focusHelp} refused={refused} />
-      <Button type="submit" name="act" value="cut" variant="contained">
+      <SubmitButton name="act" value="cut" variant="contained">
         {cut.submit}
-      </Button>
+      </SubmitButton>
       <Button color="inherit" onClick={() => onChange(undefined)}>
         {words.cancel}
       </Button>

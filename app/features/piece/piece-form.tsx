@@ -1,4 +1,3 @@
-import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import { useState } from "react";
 import { Form } from "react-router";
@@ -8,6 +7,7 @@ import { Field, type Refused } from "~/components/field";
 import { Page } from "~/components/page";
 import { MOST_BARS, usualBeatUnit, type MetreRegion } from "~/core/score";
 import { BEAT_UNIT_NAMES, formatMetre, parseMetre, type BeatUnit } from "~/core/units";
+import { SubmitButton } from "~/components/submit-button";
 import { words } from "~/words";
 import styles from "./piece.module.css";
 
@@ -164,9 +164,7 @@ export function PieceForm({ studioId, person, refused, piece }: PieceFormProps) 
             />
           )}
         </div>
-        <Button type="submit" variant="contained">
-          {piece ? pieceForm.save : pieceForm.submit}
-        </Button>
+        <SubmitButton variant="contained">{piece ? pieceForm.save : pieceForm.submit}</SubmitButton>
       </Form>
     </Page>
   );

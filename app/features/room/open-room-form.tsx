@@ -1,9 +1,9 @@
-import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { Form } from "react-router";
 import { Field, type Refused } from "~/components/field";
 import { Staircase, type Step } from "~/components/staircase";
+import { SubmitButton } from "~/components/submit-button";
 import { words } from "~/words";
 import styles from "./room.module.css";
 
@@ -45,9 +45,9 @@ export function OpenRoomForm({ refused }: { refused: Refused | undefined }) {
             helper={openRoom.optional}
             refused={refused}
           />
-          <Button type="submit" variant="contained" size="large">
+          <SubmitButton variant="contained" size="large">
             {openRoom.submit}
-          </Button>
+          </SubmitButton>
         </Form>
       </div>
     </main>

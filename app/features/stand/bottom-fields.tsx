@@ -81,7 +81,9 @@ function phaseWord({ state, transport }: StandView, position: Position | undefin
   if (transport === "count-in" && position) {
     return stand.countInBar(position.bar.number, position.bar.of);
   }
-  if (transport === "play" && position) return stand.playBar(position.bar.number);
+  if (transport === "play" && position) {
+    return position.bar.part === "play" ? stand.playBar(position.bar.number) : stand.pickup;
+  }
   return stand.phase[transport];
 }
 

@@ -6,7 +6,7 @@ interface Kept extends DBSchema {
   events: { key: [string, string]; value: { session: string; id: string; event: unknown } };
 }
 
-const keptSchema = v.array(v.object({ event: sessionEventSchema }));
+const keptSchema = v.object({ event: sessionEventSchema });
 
 /** The events of sessions as this browser keeps them, until the server has them and after. */
 export class EventStore {
@@ -28,8 +28,11 @@ export class EventStore {
 
   async all(): Promise<SessionEvent[]> {
     const rows = await this.db.getAll("events", this.range);
-    const read = v.safeParse(keptSchema, rows);
-    return read.success ? read.output.map(({ event }) => event) : [];
+    // A row that can't be read must not take the others with it.
+    return rows.flatMap((row) => {
+      const read = v.safeParse(keptSchema, row);
+      return read.success ? [read.output.event] : [];
+    });
   }
 
   /** Resolves once the events are on disk. Keeping one again changes nothing. */

@@ -1,5 +1,5 @@
-import Button from "@mui/material/Button";
 import { Form } from "react-router";
+import { SubmitButton } from "~/components/submit-button";
 import { words } from "~/words";
 
 /** A short tune of our own, for trying things out. */
@@ -22,9 +22,7 @@ export function DemoPieceButton({ to }: { to: string }) {
       {Object.entries(DEMO_PIECE).map(([name, value]) => (
         <input key={name} type="hidden" name={name} value={value} />
       ))}
-      <Button type="submit" variant="outlined">
-        {words.student.demoPiece}
-      </Button>
+      <SubmitButton variant="outlined">{words.student.demoPiece}</SubmitButton>
     </Form>
   );
 }

@@ -1,7 +1,7 @@
-import Button from "@mui/material/Button";
 import { Form } from "react-router";
 import { Field, type Refused } from "~/components/field";
 import { Page } from "~/components/page";
+import { SubmitButton } from "~/components/submit-button";
 import { words } from "~/words";
 import styles from "./student.module.css";
 
@@ -20,9 +20,7 @@ export function StudentForm(props: { studioId: string; refused: Refused | undefi
           helper={words.openRoom.optional}
           refused={refused}
         />
-        <Button type="submit" variant="contained">
-          {words.studentForm.submit}
-        </Button>
+        <SubmitButton variant="contained">{words.studentForm.submit}</SubmitButton>
       </Form>
     </Page>
   );

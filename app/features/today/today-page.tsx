@@ -15,6 +15,7 @@ import { StateMark } from "~/components/state-mark";
 import { NO_VERDICT_CHOICES, type NoVerdict } from "~/core/session";
 import type { Day } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
+import { SubmitButton } from "~/components/submit-button";
 import { words } from "~/words";
 import styles from "./today.module.css";
 
@@ -90,15 +91,14 @@ export function TodayPage(props: TodayPageProps) {
             />
           )}
           <div className={styles.start}>
-            <Button
-              type="submit"
+            <SubmitButton
               variant="contained"
               size="large"
               startIcon={<Play size={20} />}
               disabled={chosen.length === 0}
             >
               {words.today.start(total)}
-            </Button>
+            </SubmitButton>
             <TextField
               select
               size="small"

@@ -1,7 +1,7 @@
 import * as v from "valibot";
 import { err, ok, unreachable, type Result } from "~/core/result";
 import { PASSAGE_STATES } from "~/core/score";
-import { pieceById, studentById } from "~/db/queries";
+import { pieceOfPerson } from "~/db/queries";
 import { readForm, sentences, type FormRefused } from "../form";
 import type { Services } from "../services";
 import { cutPassage, cutSchema, putAway, setState } from "./passages";
@@ -35,8 +35,7 @@ export async function actOnPiece(
   if (!act.success) return err({ errors: sentences(act.issues), values: {} });
   switch (act.output.act) {
     case "cut": {
-      await studentById(services.db, studioId, personId);
-      const piece = await pieceById(services.db, studioId, pieceId);
+      const piece = await pieceOfPerson(services.db, studioId, personId, pieceId);
       const numbers = ["fromBar", "toBar", "pickupBeats", "endBeats"];
       const cut = readForm(form, cutSchema(piece), numbers);
       if (!cut.ok) return cut;

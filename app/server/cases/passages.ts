@@ -1,6 +1,7 @@
 import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
 import { passageRangeOf, type PassageState } from "~/core/score";
+import { DatabaseError } from "~/db/client";
 import {
   insertLadder,
   insertPassage,
@@ -46,12 +47,18 @@ export async function setLadder(
   });
 }
 
-export const setState = (
+const there = (rows: number): void => {
+  if (rows === 0) throw new DatabaseError("not-found", "There is no such passage.");
+};
+
+/** What the teacher says of a passage; null leaves it to the record. */
+export const setState = async (
   { db }: Services,
   studioId: string,
   passageId: string,
   state: PassageState | null,
-) => setPassageState(db, studioId, passageId, state);
+) => there(await setPassageState(db, studioId, passageId, state));
 
-export const putAway = ({ db }: Services, studioId: string, passageId: string) =>
-  retirePassage(db, studioId, passageId);
+/** Takes a passage off the stand; its record stays. */
+export const putAway = async ({ db }: Services, studioId: string, passageId: string) =>
+  there(await retirePassage(db, studioId, passageId));

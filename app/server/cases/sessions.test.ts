@@ -3,8 +3,11 @@ import * as v from "valibot";
 import type { DatabaseError } from "~/db/client";
 import { EventWriter, furnishedRoom, NOON } from "../test/room";
 import { appendEvents } from "./append-events";
+import { putAway, setState } from "./passages";
 import { rebuildProjections } from "./rebuild";
-import { afterwardsPage, ladderPage, progressPage, todayPage } from "./student";
+import { afterwardsPage } from "./afterwards";
+import { ladderPage, piecePage, progressPage } from "./passage-pages";
+import { todayPage } from "./student-pages";
 import { weekOf } from "./week";
 
 let room: Awaited<ReturnType<typeof furnishedRoom>>;
@@ -118,5 +121,9 @@ describe("a session", () => {
     await notThere(send(sessionId, stand.events, elsewhere.studioId));
     await notThere(todayPage(room.services, elsewhere.studioId, room.personId));
     await notThere(ladderPage(room.services, elsewhere.studioId, room.passageId));
+    await notThere(setState(room.services, elsewhere.studioId, room.passageId, "safe"));
+    await notThere(putAway(room.services, elsewhere.studioId, room.passageId));
+    const { studentId } = elsewhere;
+    await notThere(piecePage(room.services, elsewhere.studioId, studentId, room.pieceId));
   });
 });

@@ -1,0 +1,19 @@
+import { flawsOfSession, logEntry, passagesOfPerson, studentById } from "~/db/queries";
+import type { Services } from "../services";
+import { passageLine } from "./passage-line";
+
+/** A session as it went; nothing while no event has arrived. */
+export async function afterwardsPage(services: Services, studioId: string, sessionId: string) {
+  const { db } = services;
+  const entry = await logEntry(db, studioId, sessionId);
+  if (!entry) return undefined;
+  const [person, flaws, passages] = await Promise.all([
+    studentById(db, studioId, entry.person_id),
+    flawsOfSession(db, studioId, sessionId),
+    passagesOfPerson(db, studioId, entry.person_id),
+  ]);
+  const next = passages
+    .filter(({ id, ladder }) => ladder && entry.blocks.some((block) => block.passageId === id))
+    .map(passageLine);
+  return { person, entry, flaws, next };
+}

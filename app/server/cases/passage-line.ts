@@ -1,0 +1,34 @@
+import { suggestedState, type PassageState } from "~/core/score";
+import type { Passage } from "~/db/queries";
+import { startToday } from "./start-session";
+
+/** What the teacher says of a passage, or else what its record suggests. */
+function stateOf(passage: Passage): PassageState {
+  const { stateSet, comfortable, ceiling, ladder, piece } = passage;
+  const record = comfortable === null || ceiling === null ? undefined : { comfortable, ceiling };
+  return stateSet ?? suggestedState(record, ladder?.target ?? piece.markBpm);
+}
+
+/** A passage as lists and ribbons show it. */
+export function passageLine(passage: Passage) {
+  const { ladder, piece } = passage;
+  return {
+    id: passage.id,
+    pieceId: piece.id,
+    title: piece.title,
+    name: passage.name,
+    focus: passage.focus,
+    fromBar: passage.fromBar,
+    toBar: passage.toBar,
+    beatUnit: piece.markUnit,
+    state: stateOf(passage),
+    stateSet: passage.stateSet,
+    comfortable: passage.comfortable,
+    ended: passage.endedTempo,
+    reached: passage.reachedTempo,
+    target: ladder?.target ?? null,
+    minutes: ladder?.minutes ?? null,
+    start: ladder ? startToday({ ...passage, ladder }) : null,
+    lastDay: passage.lastDay,
+  };
+}

@@ -1,0 +1,62 @@
+import {
+  logOf,
+  openSessionOf,
+  passagesOfPerson,
+  piecesOfPerson,
+  studentById,
+  studioById,
+} from "~/db/queries";
+import { todayIn, type Services } from "../services";
+import { passageLine } from "./passage-line";
+
+const LATEST = 4;
+const WHOLE_LOG = 1000;
+const OPEN_SESSION_HOURS = 12;
+
+/** A student with their pieces, passages and latest sessions. */
+export async function studentPage(services: Services, studioId: string, personId: string) {
+  const { db } = services;
+  const [studio, person, pieces, passages, log] = await Promise.all([
+    studioById(db, studioId),
+    studentById(db, studioId, personId),
+    piecesOfPerson(db, studioId, personId),
+    passagesOfPerson(db, studioId, personId),
+    logOf(db, studioId, personId, LATEST),
+  ]);
+  return {
+    today: todayIn(services, studio),
+    person,
+    pieces,
+    passages: passages.map(passageLine),
+    log,
+  };
+}
+
+/** What can be played today, and the session that was left open. */
+export async function todayPage(services: Services, studioId: string, personId: string) {
+  const { db, now } = services;
+  const since = new Date(now() - OPEN_SESSION_HOURS * 3_600_000);
+  const [studio, person, passages, open] = await Promise.all([
+    studioById(db, studioId),
+    studentById(db, studioId, personId),
+    passagesOfPerson(db, studioId, personId),
+    openSessionOf(db, studioId, personId, since),
+  ]);
+  const ready = passages.filter(({ ladder }) => ladder !== null).map(passageLine);
+  return {
+    today: todayIn(services, studio),
+    person,
+    passages: ready,
+    withoutLadder: passages.length - ready.length,
+    openSession: open ? { id: open.id, blocks: open.plan.blocks.length } : undefined,
+  };
+}
+
+/** Every session, newest first. */
+export async function logPage(services: Services, studioId: string, personId: string) {
+  const [person, log] = await Promise.all([
+    studentById(services.db, studioId, personId),
+    logOf(services.db, studioId, personId, WHOLE_LOG),
+  ]);
+  return { person, log };
+}
