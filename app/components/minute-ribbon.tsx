@@ -1,3 +1,4 @@
+import type { CSSProperties } from "react";
 import { words } from "~/words";
 import styles from "./minute-ribbon.module.css";
 
@@ -15,7 +16,11 @@ export function MinuteRibbon({ blocks }: { blocks: readonly MinuteBlock[] }) {
   return (
     <ol className={styles.ribbon} aria-label={words.minuteRibbon.label(total)}>
       {blocks.map(({ id, title, detail, minutes, played = 0 }) => (
-        <li key={id} style={{ flexGrow: minutes }} title={`${title}, ${detail}`}>
+        <li
+          key={id}
+          style={{ "--minutes": minutes } as CSSProperties}
+          title={`${title}, ${detail}`}
+        >
           <span
             className={styles.played}
             style={{ width: `${Math.min(100, (100 * played) / minutes)}%` }}

@@ -20,7 +20,7 @@ export class Player {
 
   async hears(transport: Transport): Promise<void> {
     await expect(this.page.locator("main")).toHaveAttribute("data-transport", transport, {
-      timeout: 20_000,
+      timeout: 30_000,
     });
   }
 
@@ -28,7 +28,7 @@ export class Player {
   async playsThrough(): Promise<void> {
     this.plays++;
     await expect(this.page.locator("main")).toHaveAttribute("data-plays", String(this.plays), {
-      timeout: 20_000,
+      timeout: 30_000,
     });
   }
 

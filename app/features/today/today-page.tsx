@@ -25,6 +25,7 @@ export interface TodayPageProps {
   readonly person: { readonly id: string; readonly name: string; readonly no_verdict: NoVerdict };
   readonly passages: readonly PassageLine[];
   readonly withoutLadder: number;
+  readonly hurtLately: boolean;
   readonly openSession: { readonly id: string } | undefined;
   readonly refused: Refused | undefined;
 }
@@ -142,7 +143,7 @@ export function TodayPage(props: TodayPageProps) {
               </li>
             ))}
           </ul>
-          <Care />
+          <Care open={props.hurtLately} />
         </Form>
       )}
     </Page>
