@@ -39,6 +39,8 @@ export interface LadderPageProps {
   readonly refused: Refused | undefined;
 }
 
+const FORM = "ladder";
+
 /** Draws a ladder, with what it costs this student beside it. */
 export function LadderPage(props: LadderPageProps) {
   const { studioId, person, piece, passage, range, ladder, reps, refused } = props;
@@ -88,8 +90,13 @@ export function LadderPage(props: LadderPageProps) {
         </>
       }
       back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
+      actions={
+        <SubmitButton form={FORM} variant="contained" size="large" disabled={!checked.ok}>
+          {words.ladder.submit}
+        </SubmitButton>
+      }
     >
-      <Form method="post" className={styles.workshop} noValidate>
+      <Form id={FORM} method="post" className={styles.workshop} noValidate>
         <input type="hidden" name="ladder" value={JSON.stringify(draft)} />
         <div className={styles.numbers}>
           <LadderFields draft={draft} errors={errors} onChange={setDraft} unit={piece.markUnit} />
@@ -106,14 +113,11 @@ export function LadderPage(props: LadderPageProps) {
                 target={drawn.target}
                 comfortable={record.comfortable.value}
                 ceiling={record.ceiling.value}
-                height={360}
+                height={320}
               />
               <CostNote cost={cost} ladder={drawn} plays={record.weight} name={person.name} />
             </>
           )}
-          <SubmitButton variant="contained" size="large" disabled={!checked.ok}>
-            {words.ladder.submit}
-          </SubmitButton>
           {errors.form && <p role="alert">{errors.form}</p>}
         </div>
       </Form>
