@@ -1,0 +1,89 @@
+import { describe, expect, test } from "@jest/globals";
+import * as v from "valibot";
+import { loopMap } from "~/core/click";
+import { bpm } from "~/core/units";
+import {
+  advance,
+  endWellTempo,
+  initialState,
+  nextLoop,
+  secondsOfLoop,
+  sessionPlanSchema,
+  type SessionEvent,
+} from ".";
+
+const plan = v.parse(sessionPlanSchema, {
+  version: 1,
+  noVerdict: "wait",
+  blocks: [
+    {
+      passageId: "00000000-0000-4000-8000-000000000001",
+      pieceTitle: "Lamplighter's Air",
+      passageName: "Long breath",
+      focus: "",
+      fromBar: 21,
+      toBar: 24,
+      pickupBeats: 1,
+      endBeats: 3,
+      bars: [21, 22, 23, 24].map((number) => ({ number, metre: { beats: 6, unit: 8 } })),
+      beatUnit: "dotted-quarter",
+      start: 40,
+      ladder: {
+        school: { name: "even-steps", numbers: { step: 4 } },
+        start: 36,
+        target: 66,
+        startRule: { kind: "comfortable" },
+        gate: { kind: "of-last", plays: 3, window: 4 },
+        offerAfter: 4,
+        rest: 0,
+        minutes: 12,
+        hidden: false,
+        countInBars: 2,
+        subdivision: 3,
+      },
+    },
+  ],
+});
+
+const after = (...events: Pick<SessionEvent, "kind" | "payload">[]) =>
+  events.reduce((state, { kind, payload }, seq) => {
+    const id = `00000000-0000-4000-8000-00000000001${seq}`;
+    const event = { id, seq, at: 1_770_000_000_000 + seq, kind, payload } as SessionEvent;
+    return advance(state, [], event);
+  }, initialState(plan));
+
+describe("what the stand plays next", () => {
+  test("is the passage as it was cut, at today's start, without a cue", () => {
+    const request = nextLoop(after(), undefined);
+    expect(request).toMatchObject({ tempo: 40, pickupBeats: 1, endBeats: 3, countInBars: 2 });
+    expect(request.bars.map(({ number }) => number)).toEqual([21, 22, 23, 24]);
+    expect(request.tempoChanged).toBe(false);
+  });
+
+  test("cut smaller, it leaves out a pickup or an end that belongs to other bars", () => {
+    const state = after({ kind: "narrowed", payload: { fromBar: 22, toBar: 23 } });
+    const request = nextLoop(state, bpm(40));
+    expect(request).toMatchObject({ pickupBeats: 0, endBeats: 0 });
+    expect(request.bars).toHaveLength(2);
+  });
+
+  test("a cue tells a new tempo, also the slow one at the end", () => {
+    const slow = after({ kind: "end-well-began", payload: { tempo: bpm(28) } });
+    expect(nextLoop(slow, bpm(40))).toMatchObject({ tempo: 28, tempoChanged: true });
+    expect(nextLoop(after(), bpm(40)).tempoChanged).toBe(false);
+  });
+
+  test("a loop lasts exactly as long as its map", () => {
+    const [block] = plan.blocks;
+    const map = loopMap(nextLoop(after(), undefined));
+    expect(secondsOfLoop(block!, bpm(40))).toBe(map.duration);
+    const last = map.bars.at(-1)!;
+    expect(last.start + last.duration).toBeCloseTo(map.duration, 9);
+  });
+
+  test("the slow finish is well below what was worked on, and never below the lowest tempo", () => {
+    expect(endWellTempo(after())).toBe(28);
+    const slowest = after({ kind: "tempo-set", payload: { tempo: bpm(10) } });
+    expect(endWellTempo(slowest)).toBe(10);
+  });
+});

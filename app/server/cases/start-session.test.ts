@@ -1,0 +1,82 @@
+import { randomUUID } from "node:crypto";
+import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
+import { EventWriter, furnishedRoom, ladder, NOON } from "../test/room";
+import { appendEvents } from "./append-events";
+import { cutPassage, putAway, setLadder } from "./passages";
+import { startSession } from "./start-session";
+import { todayPage } from "./student-pages";
+
+let room: Awaited<ReturnType<typeof furnishedRoom>>;
+beforeEach(async () => {
+  room = await furnishedRoom();
+}, 60_000);
+afterEach(() => room.services.db.close());
+
+const start = (...passages: string[]) =>
+  startSession(room.services, room.studioId, room.personId, passages);
+const startTempo = async () => {
+  const { passages } = await todayPage(room.services, room.studioId, room.personId);
+  return passages[0]?.start;
+};
+const rule = (startRule: object) =>
+  setLadder(room.services, room.studioId, room.passageId, ladder({ startRule }));
+
+describe("starting a session", () => {
+  test("follows the order chosen, and leaves out what can't be played", async () => {
+    const { services, studioId, personId, pieceId, passageId } = room;
+    const range = { fromBar: 1, toBar: 2, pickupBeats: 0, endBeats: 0, name: "", focus: "" };
+    const second = await cutPassage(services, studioId, { personId, pieceId }, range);
+    const bare = await start(second);
+    expect(bare.ok).toBe(false);
+    await setLadder(services, studioId, second, ladder({ target: 70 }));
+    const both = await start(second, randomUUID(), passageId);
+    expect(both.ok && both.value.plan.blocks.map((block) => block.passageId)).toEqual([
+      second,
+      passageId,
+    ]);
+    await putAway(services, studioId, second);
+    const left = await start(second, passageId);
+    expect(left.ok && left.value.plan.blocks).toHaveLength(1);
+  });
+
+  test("each start rule reads the record of the days before", async () => {
+    expect(await startTempo()).toBe(60);
+    const { sessionId } = await room.begin();
+    const stand = new EventWriter(NOON);
+    stand.write("opened");
+    stand.plays(60, "cc");
+    stand.plays(70, "cc");
+    stand.plays(80, "ff");
+    await appendEvents(room.services, room.studioId, sessionId, stand.events);
+    expect(await startTempo()).toBe(80);
+    await rule({ kind: "where-ended-less", steps: 1 });
+    expect(await startTempo()).toBe(70);
+    await rule({ kind: "half-of-target" });
+    expect(await startTempo()).toBe(45);
+    await rule({ kind: "comfortable" });
+    const comfortable = await startTempo();
+    expect(comfortable).toBeGreaterThan(45);
+    expect(comfortable).toBeLessThan(78);
+  });
+
+  test("a plan once made stays as it was when the ladder is changed", async () => {
+    const { plan } = await room.begin();
+    await setLadder(room.services, room.studioId, room.passageId, ladder({ target: 120 }));
+    expect(plan.blocks[0]?.ladder.target).toBe(90);
+    const { passages } = await todayPage(room.services, room.studioId, room.personId);
+    expect(passages[0]?.target).toBe(120);
+  });
+
+  test("a session that was left is offered again, an ended one isn't", async () => {
+    const { sessionId } = await room.begin();
+    const page = () => todayPage(room.services, room.studioId, room.personId);
+    expect((await page()).openSession?.id).toBe(sessionId);
+    const stand = new EventWriter(NOON);
+    stand.write("opened");
+    stand.write("ended", { how: "pain" });
+    await appendEvents(room.services, room.studioId, sessionId, stand.events);
+    const after = await page();
+    expect(after.openSession).toBeUndefined();
+    expect(after.hurtLately).toBe(true);
+  });
+});
