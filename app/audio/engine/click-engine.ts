@@ -64,8 +64,8 @@ export class ClickEngine {
       outputChannelCount: [1],
       processorOptions: { first },
     });
-    // The first message to a new port waits for the main thread; once the worklet has answered,
-    // the next ones do not.
+    // A message to a port that is still being set up may wait for the main thread; once the
+    // worklet has answered, nothing has to.
     if (maps.length === 0) {
       await new Promise((resolve) => (node.port.onmessage = resolve));
     }
