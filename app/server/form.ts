@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import { err, ok, type Result } from "~/core/result";
+import { err, ok, sentences, type Result } from "~/core/result";
 
 /** What a refused form gives back: a sentence per field, and everything that was typed. */
 export interface FormRefused {
@@ -13,13 +13,6 @@ const text = (value: FormDataEntryValue): string =>
 
 /** An empty number field is not zero. */
 const asNumber = (value: string): number => (value.trim() === "" ? NaN : Number(value));
-
-/** The first sentence per dotted field path. */
-export function sentences(issues: readonly v.BaseIssue<unknown>[]): Record<string, string> {
-  const found: Record<string, string> = {};
-  for (const issue of issues) found[v.getDotPath(issue) ?? "form"] ??= issue.message;
-  return found;
-}
 
 /** Reads a form by a schema; `numbers` names the fields that hold one. */
 export function readForm<S extends v.GenericSchema>(

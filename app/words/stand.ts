@@ -40,7 +40,6 @@ export const stand = {
     hiddenTempo: "tempo hidden",
     rung: (number: number, of: number) => `Rung ${number} of ${of}`,
     blockMinutes: (played: number, of: number) => `${played} of ${of} min`,
-    tempoSaid: (bpm: number, unit: string) => `${bpm} bpm, ${unit}`,
     phase: {
       ready: "Ready",
       stopped: "Paused",

@@ -1,1 +1,2 @@
 export { assert, err, ok, unreachable, type Result } from "./result";
+export { sentences } from "./sentences";

@@ -1,5 +1,6 @@
 import * as v from "valibot";
 import type { Gate } from "~/core/gate";
+import { sentences } from "~/core/result";
 import {
   fieldsOf,
   ladderSchema,
@@ -57,7 +58,5 @@ export type Checked =
 export function check(draft: LadderDraft): Checked {
   const read = v.safeParse(ladderSchema, draft);
   if (read.success) return { ok: true, ladder: read.output };
-  const errors: Record<string, string> = {};
-  for (const issue of read.issues) errors[v.getDotPath(issue) ?? "form"] ??= issue.message;
-  return { ok: false, errors };
+  return { ok: false, errors: sentences(read.issues) };
 }

@@ -49,6 +49,7 @@ export class StandRunner {
   private heard: Scheduled | undefined;
   private next: Scheduled | undefined;
   private tempoHeard: Bpm | undefined;
+  private tempoSent: Bpm | undefined;
   private restTimer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(private readonly options: RunnerOptions) {
@@ -107,7 +108,8 @@ export class StandRunner {
   start = () => this.inOrder(() => this.startNow());
 
   private async startNow(): Promise<void> {
-    if (!this.ready || this.state.ended) return;
+    // A second press finds the loop running and must not lay another one over it.
+    if (!this.ready || this.state.ended || this.transport !== "stopped") return;
     this.sound ??= await openSound(
       this.options.volume,
       (passed) => void this.inOrder(() => this.onMarker(passed)),
@@ -138,7 +140,7 @@ export class StandRunner {
     const map = loopMap(nextLoop(this.state, this.tempoHeard));
     const start = Math.max(at, this.sound.now() + LEAD_SECONDS);
     const scheduled = this.sound.engine.schedule(map, start);
-    this.tempoHeard = nextTempo(this.state);
+    this.tempoSent = nextTempo(this.state);
     if (this.transport === "breather") this.next = scheduled;
     else this.begin(scheduled);
   }
@@ -146,6 +148,8 @@ export class StandRunner {
   private begin(scheduled: Scheduled): void {
     this.heard = scheduled;
     this.next = undefined;
+    // Only what began was heard: a loop that is withdrawn changes no tempo for the ear.
+    this.tempoHeard = this.tempoSent;
     this.go("count-in");
   }
 

@@ -1,8 +1,8 @@
 import * as v from "valibot";
-import { err, ok, unreachable, type Result } from "~/core/result";
+import { err, ok, sentences, unreachable, type Result } from "~/core/result";
 import { PASSAGE_STATES } from "~/core/score";
 import { pieceOfPerson } from "~/db/queries";
-import { readForm, sentences, type FormRefused } from "../form";
+import { readForm, type FormRefused } from "../form";
 import type { Services } from "../services";
 import { cutPassage, cutSchema, putAway, setState } from "./passages";
 

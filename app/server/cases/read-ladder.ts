@@ -1,7 +1,7 @@
 import * as v from "valibot";
 import { ladderSchema, type Ladder } from "~/core/ladder";
-import { err, ok, type Result } from "~/core/result";
-import { sentences, type FormRefused } from "../form";
+import { err, ok, sentences, type Result } from "~/core/result";
+import type { FormRefused } from "../form";
 
 const jsonText = v.pipe(
   v.string("The ladder is missing."),

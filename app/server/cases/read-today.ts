@@ -1,7 +1,7 @@
 import * as v from "valibot";
-import { err, ok, type Result } from "~/core/result";
+import { err, ok, sentences, type Result } from "~/core/result";
 import { NO_VERDICT_CHOICES, type NoVerdict } from "~/core/session";
-import { sentences, type FormRefused } from "../form";
+import type { FormRefused } from "../form";
 
 const MOST_PASSAGES = 40;
 
