@@ -10,6 +10,7 @@ export default [
   layout("routes/desk.tsx", [
     ...prefix("studio/:studioId", [
       index("routes/week.tsx"),
+      route("library", "routes/library.tsx"),
       route("students/new", "routes/student-new.tsx"),
       route("students/:personId", "routes/student.tsx"),
       route("students/:personId/today", "routes/today.tsx"),

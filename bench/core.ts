@@ -1,6 +1,7 @@
-import { staircase } from "~/core/ladder";
+import * as v from "valibot";
+import { LADDER_DEFAULTS, ladderSchema, staircase } from "~/core/ladder";
 import { estimate } from "~/core/record";
-import { replay, type SessionEvent, type SessionPlan } from "~/core/session";
+import { replay, sessionPlanSchema, type SessionEvent } from "~/core/session";
 import { bpm } from "~/core/units";
 
 export interface Figure {
@@ -22,7 +23,21 @@ function median(runs: number, work: () => unknown): number {
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
 
-const plan: SessionPlan = {
+const ladder = v.parse(ladderSchema, {
+  ...LADDER_DEFAULTS,
+  phases: [
+    { school: { name: "even-steps", numbers: { step: 1 } }, start: null, target: null },
+  ],
+  start: 10,
+  target: 400,
+  startRule: { kind: "where-ended" },
+  gate: [{ kind: "in-a-row", plays: 10, afterFlawed: "reset" }],
+  rest: 0,
+  minutes: 10,
+  hidden: false,
+});
+const bars = [1, 2, 3, 4].map((number) => ({ number, metre: { beats: 4, unit: 4 } as const }));
+const plan = v.parse(sessionPlanSchema, {
   version: 1,
   noVerdict: "wait",
   blocks: [
@@ -35,25 +50,13 @@ const plan: SessionPlan = {
       toBar: 4,
       pickupBeats: 0,
       endBeats: 0,
-      bars: [1, 2, 3, 4].map((number) => ({ number, metre: { beats: 4, unit: 4 } })),
+      bars,
       beatUnit: "quarter",
-      start: bpm(10),
-      ladder: {
-        school: { name: "even-steps", numbers: { step: 1 } },
-        start: bpm(10),
-        target: bpm(400),
-        startRule: { kind: "where-ended" },
-        gate: { kind: "in-a-row", plays: 10, afterFlawed: "reset" },
-        offerAfter: 20,
-        rest: 0,
-        minutes: 10,
-        hidden: false,
-        countInBars: 1,
-        subdivision: 1,
-      },
+      start: 10,
+      ladder,
     },
   ],
-};
+});
 
 /** Ten thousand events: plays with verdicts, now and then an undo. */
 function manyEvents(): SessionEvent[] {
@@ -76,11 +79,11 @@ function manyEvents(): SessionEvent[] {
 
 /** What the core costs on this machine. */
 export function coreFigures(): Figure[] {
-  const school = { name: "even-steps", numbers: { step: 1 } } as const;
-  const rungs = staircase({ school, target: bpm(400) }, bpm(10)).length;
+  const where = { start: bpm(10), bars };
+  const rungs = staircase(ladder, where).length;
   const rounds = Math.ceil(10_000 / rungs);
   const unrolling = median(15, () => {
-    for (let n = 0; n < rounds; n++) staircase({ school, target: bpm(400) }, bpm(10));
+    for (let n = 0; n < rounds; n++) staircase(ladder, where);
   });
   const events = manyEvents();
   const replaying = median(7, () => replay(plan, events));

@@ -27,6 +27,7 @@ function makeFormats(locale: string) {
     longDay: date({ weekday: "long", day: "numeric", month: "long" }),
     number: number(),
     whole: number({ maximumFractionDigits: 0 }),
+    tenth: number({ maximumFractionDigits: 1 }),
     percent: number({ style: "percent", maximumFractionDigits: 0 }),
   };
 }

@@ -11,6 +11,8 @@ interface NumberFieldProps {
   readonly value: number;
   readonly min: number;
   readonly max: number;
+  /** What one move of the slider changes. */
+  readonly by?: number;
   readonly onChange: (value: number) => void;
   readonly error?: string | undefined;
   readonly helper?: string | undefined;
@@ -20,7 +22,7 @@ interface NumberFieldProps {
 
 /** A number with its unit: typed, or moved with a slider. */
 export function NumberField(props: NumberFieldProps) {
-  const { label, unit, value, min, max, onChange, error, helper, slider = true } = props;
+  const { label, unit, value, min, max, onChange, error, helper, by = 1, slider = true } = props;
   const id = useId();
   const [typed, setTyped] = useState(String(value));
   const shown = Number(typed) === value || Number.isNaN(value) ? typed : String(value);
@@ -38,7 +40,7 @@ export function NumberField(props: NumberFieldProps) {
           onChange(event.target.value === "" ? NaN : Number(event.target.value));
         }}
         slotProps={{
-          htmlInput: { min, max, "aria-describedby": `${id}-help` },
+          htmlInput: { min, max, step: by, "aria-describedby": `${id}-help` },
           input: { endAdornment: <InputAdornment position="end">{unit}</InputAdornment> },
         }}
       />
@@ -48,6 +50,7 @@ export function NumberField(props: NumberFieldProps) {
           size="small"
           min={min}
           max={max}
+          step={by}
           value={Number.isFinite(value) ? Math.min(max, Math.max(min, value)) : min}
           onChange={(_, next) => {
             setTyped(String(next));

@@ -1,12 +1,9 @@
+import { useMemo, type PointerEvent } from "react";
 import { words } from "~/words";
+import { labelledTempi, STEP_STATUSES, staircaseShape, type Step } from "./staircase-shape";
 import styles from "./staircase.module.css";
 
-export interface Step {
-  readonly tempo: number;
-  /** Expected minutes on this rung; treads are as long as they last. */
-  readonly minutes: number;
-  readonly status: "passed" | "now" | "ahead";
-}
+export type { Step };
 
 export interface StaircaseProps {
   readonly steps: readonly Step[];
@@ -17,121 +14,166 @@ export interface StaircaseProps {
   readonly height?: number;
   /** Numbers to be read from a distance. */
   readonly large?: boolean;
+  /** A small drawing of the path alone: no numbers, no marks. */
+  readonly small?: boolean;
+  /** The rung that is looked at. */
+  readonly selected?: number | undefined;
+  readonly onPick?: (index: number) => void;
 }
 
-const WIDTH = 640;
-const LEFT = 44;
-const RIGHT = { labelled: 128, bare: 16 };
-const TOP = 26;
-const BOTTOM = 22;
+const WIDTH = { usual: 640, small: 132 };
+const LEFT = { usual: 44, large: 64, small: 4 };
+const RIGHT = { labelled: 128, bare: 16, small: 4 };
+const TOP = { usual: 26, small: 10 };
+const BOTTOM = { usual: 22, small: 8 };
+const LANE = { usual: 64, small: 20 };
 const LABEL_GAP = { usual: 17, large: 25 };
 
-/** Treads wide enough to be seen, else in proportion to their minutes. */
-function treads(steps: readonly Step[], width: number) {
-  const least = width / (steps.length * 3);
-  const known = steps.map(({ minutes }) =>
-    Number.isFinite(minutes) ? Math.min(minutes, 1e4) : 1e4,
-  );
-  const total = known.reduce((sum, m) => sum + m, 0) || 1;
-  const free = width - least * steps.length;
-  let x = LEFT;
-  return known.map((minutes) => {
-    const length = least + (free * minutes) / total;
-    const tread = { x, length };
-    x += length;
-    return tread;
-  });
+function frameOf({ steps, comfortable, small, large, height = 300 }: StaircaseProps) {
+  const size = small ? "small" : "usual";
+  const hasLanes = steps.some(({ lane }) => lane !== undefined);
+  const floor = height - BOTTOM[size];
+  const right = small ? RIGHT.small : comfortable === undefined ? RIGHT.bare : RIGHT.labelled;
+  return {
+    left: LEFT[large && !small ? "large" : size],
+    right: WIDTH[size] - right,
+    top: TOP[size],
+    bottom: hasLanes ? floor - LANE[size] - (small ? 8 : 20) : floor,
+    lane: hasLanes ? ([floor - LANE[size], floor] as const) : undefined,
+  };
 }
 
-/** Labels from the top down, none closer than a line to the one before. */
-function labelled(ys: readonly number[], gap: number): boolean[] {
-  let last = -Infinity;
-  const shown = [...ys].reverse().map((y) => {
-    if (y - last < gap) return false;
-    last = y;
-    return true;
-  });
-  return shown.reverse();
+/** A flat path lies in the middle; others fill the height. */
+function scaleOf({ steps, target, comfortable, ceiling, hidden, small }: StaircaseProps) {
+  const tempi = steps.flatMap(({ tempo, top = tempo }) => [tempo, top]);
+  const seen = hidden || small ? [] : [comfortable ?? Infinity];
+  let lowest = Math.min(...seen, ...(tempi.length < 5000 ? tempi : [tempi[0]!])) * 0.97;
+  let highest = Math.max(target, ...tempi, Math.min(ceiling ?? 0, target * 1.15)) * 1.01;
+  if (highest - lowest < target * 0.1) {
+    lowest = target * 0.8;
+    highest = target * 1.2;
+  }
+  return { lowest, highest };
 }
 
 /**
  * The staircase of rungs: height is tempo, the length of a tread is the time it is expected to
- * take. What has passed and what is now are solid in their colours; what lies ahead is bare wood.
+ * take, the lane under it what is played. What has passed and what is now are solid in their
+ * colours; what lies ahead is bare wood.
  */
-export function Staircase({
-  steps,
-  target,
-  comfortable,
-  ceiling,
-  hidden = false,
-  height = 300,
-  large = false,
-}: StaircaseProps) {
-  if (steps.length === 0) return null;
-  const lowest = Math.min(steps[0]!.tempo, comfortable ?? Infinity) * 0.97;
-  const highest = Math.max(target, Math.min(ceiling ?? 0, target * 1.15)) * 1.01;
-  const y = (tempo: number) =>
-    TOP + (height - TOP - BOTTOM) * (1 - (tempo - lowest) / Math.max(1, highest - lowest));
-  const right = WIDTH - (comfortable === undefined ? RIGHT.bare : RIGHT.labelled);
-  const spans = treads(steps, right - LEFT);
-  const shown = labelled(
-    steps.map(({ tempo }) => y(tempo)),
-    large ? LABEL_GAP.large : LABEL_GAP.usual,
+export function Staircase(props: StaircaseProps) {
+  const { steps, target, comfortable, ceiling, selected } = props;
+  const { hidden = false, height = 300, large = false, small = false } = props;
+  const frame = frameOf(props);
+  const scale = scaleOf(props);
+  const { left, right, top, bottom, lane } = frame;
+  const shape = useMemo(
+    () => staircaseShape(steps, frame, scale),
+    // The frame and the scale follow from what is named here.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [steps, target, comfortable, ceiling, height, small, hidden],
   );
-  const name = words.staircase.label(steps.length, hidden ? undefined : [steps[0]!.tempo, target]);
+  if (steps.length === 0) return null;
+  const { y, treads, lanes, spans } = shape;
+  const { lowest, highest } = scale;
+  const inside = (tempo: number) => tempo >= lowest && tempo <= highest;
+  const gap = large ? LABEL_GAP.large : LABEL_GAP.usual;
+  const named =
+    hidden || small
+      ? []
+      : labelledTempi(
+          steps.map(({ tempo }) => tempo),
+          y,
+          gap,
+        );
+  const now = steps.find(({ status }) => status === "now");
+  const picked = selected === undefined ? undefined : spans[selected];
+  const label = words.staircase.label(
+    steps.length,
+    hidden ? undefined : [steps[0]!.tempo, steps.at(-1)!.tempo],
+  );
+  const classes = [
+    styles.staircase,
+    large ? styles.large : "",
+    small ? styles.small : "",
+    (right - left) / steps.length < 4 ? styles.dense : "",
+  ];
+  const pick = (event: PointerEvent<SVGSVGElement>) => {
+    const at = alongX(event.currentTarget, event.clientX);
+    const index = spans.findIndex(({ x, length }) => at >= x && at < x + length);
+    if (index !== -1) props.onPick?.(index);
+  };
   return (
     <svg
-      viewBox={`0 0 ${WIDTH} ${height}`}
-      className={`${styles.staircase} ${large ? styles.large : ""}`}
+      {...(props.onPick ? { onPointerUp: pick } : {})}
+      viewBox={`0 0 ${small ? WIDTH.small : WIDTH.usual} ${height}`}
+      className={classes.join(" ")}
       preserveAspectRatio="xMinYMid"
-      role="img"
-      aria-label={name}
+      {...(small ? { "aria-hidden": true } : { role: "img", "aria-label": label })}
     >
-      {!hidden && comfortable !== undefined && comfortable >= lowest && (
+      {!hidden && comfortable !== undefined && inside(comfortable) && (
         <g className={styles.comfort}>
           <rect
-            x={LEFT}
+            x={left}
             y={y(comfortable)}
-            width={right - LEFT}
-            height={Math.max(0, height - BOTTOM - y(comfortable))}
+            width={right - left}
+            height={Math.max(0, bottom - y(comfortable))}
           />
           <text x={right + 10} y={y(comfortable) + 5}>
             {words.staircase.comfortable(Math.round(comfortable))}
           </text>
         </g>
       )}
-      {!hidden && ceiling !== undefined && ceiling <= highest && ceiling >= lowest && (
+      {!hidden && ceiling !== undefined && inside(ceiling) && (
         <g className={styles.ceiling}>
-          <path d={`M${LEFT} ${y(ceiling)}H${right}`} />
-          <text x={right + 10} y={y(ceiling) + 5}>
+          <path d={`M${left} ${y(ceiling)}H${right}`} />
+          <text x={right + 10} y={ceilingLabel(y(ceiling), comfortable && y(comfortable))}>
             {words.staircase.ceiling(Math.round(ceiling))}
           </text>
         </g>
       )}
-      {steps.map(({ tempo, status }, i) => {
-        const { x, length } = spans[i]!;
-        const next = steps[i + 1];
-        return (
-          <g key={i} className={styles[status]}>
-            {next && (
-              <path className={styles.riser} d={`M${x + length} ${y(tempo)}V${y(next.tempo)}`} />
-            )}
-            <rect
-              className={styles.tread}
-              x={x}
-              y={y(tempo) - 3.5}
-              width={Math.max(2, length)}
-              height={7}
-              rx={1}
-            />
-            {!hidden && shown[i] && (
-              <text className={styles.number} x={LEFT - 10} y={y(tempo) + 5}>
-                {tempo}
-              </text>
-            )}
-          </g>
-        );
-      })}
+      {picked && (
+        <rect
+          className={styles.selected}
+          x={picked.x - 2}
+          y={top - 12}
+          width={Math.max(5, picked.length + 4)}
+          height={(lane?.[1] ?? bottom) - top + 16}
+        />
+      )}
+      {shape.edges.map((x) => (
+        <path key={x} className={styles.edge} d={`M${x} ${top - 10}V${lane?.[1] ?? bottom}`} />
+      ))}
+      <path className={styles.riser} d={shape.risers} />
+      {STEP_STATUSES.map((status) => (
+        <g key={status} className={styles[status]}>
+          {treads[status] && <path className={styles.tread} d={treads[status]} />}
+          {lanes[status] && <path className={styles.lane} d={lanes[status]} />}
+        </g>
+      ))}
+      {shape.fast && <path className={styles.fast} d={shape.fast} />}
+      {named.map((tempo) => (
+        <text
+          key={tempo}
+          className={`${styles.number} ${now?.tempo === tempo ? styles.nowNumber : ""}`}
+          x={left - 10}
+          y={y(tempo) + 5}
+        >
+          {tempo}
+        </text>
+      ))}
     </svg>
   );
 }
+
+/** A point of the screen in the drawing's own units. */
+function alongX(svg: SVGSVGElement, clientX: number): number {
+  const box = svg.getBoundingClientRect();
+  return ((clientX - box.left) * svg.viewBox.baseVal.width) / box.width;
+}
+
+const LINE = 16;
+
+/** Below the comfortable tempo's label when both would lie on each other. */
+const ceilingLabel = (at: number, other: number | undefined): number =>
+  (other !== undefined && Math.abs(at - other) < LINE ? other - LINE : at) + 5;

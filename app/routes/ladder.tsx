@@ -1,9 +1,8 @@
 import { redirect } from "react-router";
-import { LadderPage } from "~/features/ladder/ladder-page";
+import { WorkshopPage } from "~/features/workshop/workshop-page";
 import { answering, idsOf, refused } from "~/server/boundary";
-import { readLadder } from "~/server/cases/read-ladder";
-import { setLadder } from "~/server/cases/passages";
-import { ladderPage } from "~/server/cases/passage-pages";
+import { passageOf, setLadder } from "~/server/cases/passages";
+import { readLadder, workshopPage } from "~/server/cases/workshop";
 import { servicesOf } from "~/server/context";
 import { words } from "~/words";
 import type { Route } from "./+types/ladder";
@@ -15,19 +14,19 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 export const loader = ({ params, context }: Route.LoaderArgs) =>
   answering(async () => {
     const { studioId, passageId } = idsOf(params, "studioId", "passageId");
-    return { studioId, ...(await ladderPage(servicesOf(context), studioId, passageId)) };
+    return { studioId, ...(await workshopPage(servicesOf(context), studioId, passageId)) };
   });
 
 export const action = ({ request, params, context }: Route.ActionArgs) =>
   answering(async () => {
     const { studioId, passageId } = idsOf(params, "studioId", "passageId");
-    const { person } = await ladderPage(servicesOf(context), studioId, passageId);
-    const ladder = readLadder(await request.formData());
+    const passage = await passageOf(servicesOf(context), studioId, passageId);
+    const ladder = readLadder(await request.formData(), passage);
     if (!ladder.ok) return refused(ladder.error);
     await setLadder(servicesOf(context), studioId, passageId, ladder.value);
-    throw redirect(`/studio/${studioId}/students/${person.id}/today`);
+    throw redirect(`/studio/${studioId}/students/${passage.personId}/today`);
   });
 
 export default function Ladder({ loaderData, actionData }: Route.ComponentProps) {
-  return <LadderPage {...loaderData} refused={actionData} />;
+  return <WorkshopPage {...loaderData} refused={actionData} />;
 }

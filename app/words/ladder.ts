@@ -1,16 +1,16 @@
-import type { GateKind } from "~/core/gate";
-import type { SchoolName, StartRule } from "~/core/ladder";
+import type { AfterFlawed, Family, SchoolName, StartRule } from "~/core/ladder";
+import type { Rule, RuleKind } from "~/core/gate";
 
 const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
 
 export const ladder = {
   ladder: {
-    title: "Ladder",
+    title: "Workshop",
     mark: "tempo mark",
     path: "The way up",
     start: "Start",
     target: "Target",
-    school: "School",
+    school: "How the tempo rises",
     schools: {
       "even-steps": {
         label: "Even steps",
@@ -20,15 +20,171 @@ export const ladder = {
         label: "Percent steps",
         goodFor: "Steps grow with the tempo and shrink near the target, where it gets hard.",
       },
+      "shrinking-steps": {
+        label: "Shrinking steps",
+        goodFor: "Large steps while it is easy, small ones near the target.",
+      },
+      marks: {
+        label: "Metronome marks",
+        goodFor: "So many marks of the traditional scale at a time.",
+      },
+      "forward-back": {
+        label: "Forward and back",
+        goodFor: "Every step down wins control of what the step up has touched.",
+      },
+      overspeed: {
+        label: "Overspeed finish",
+        goodFor:
+          "A little beyond the target, so that the target itself arrives as the easier tempo.",
+      },
+      "comfort-span": {
+        label: "Comfort span",
+        goodFor:
+          "Slower and faster around the comfortable tempo, each held: evenness at every speed.",
+      },
+      burst: {
+        label: "Burst cycles",
+        goodFor: "Short fast plays between slow ones, never long enough to fall apart.",
+      },
+      "slow-fast": {
+        label: "Slow and fast",
+        goodFor: "When the notes are known: feel it at tempo, then look at details slowly.",
+      },
+      "woven-chain": {
+        label: "Woven chain",
+        goodFor: "Link by link, each new one alone and joined to those before: nothing stays weak.",
+      },
+      joining: {
+        label: "Joining",
+        goodFor: "Bar by bar, then pairs, then the phrase: for what is not in the fingers yet.",
+      },
+      "by-date": {
+        label: "By the date",
+        goodFor: "So much each practice day, re-drawn after what really happened.",
+      },
+      rhythm: {
+        label: "Rhythm ladder",
+        goodFor: "One tempo, ever shorter notes: for scales and patterns.",
+      },
+      withdraw: {
+        label: "Withdraw the click",
+        goodFor: "One tempo with ever less help, so that the pulse is the player's own.",
+      },
+      layers: {
+        label: "Layers",
+        goodFor: "One tempo, ever more of the task; each layer with its own gate.",
+      },
+      consolidate: {
+        label: "Consolidate",
+        goodFor: "After a ceiling: a little below, a little above, then at the target.",
+      },
     } satisfies Record<SchoolName, { label: string; goodFor: string }>,
     numbers: {
       step: "Step",
+      stepAbove: "Step above the knee",
       percent: "Step",
       percentAbove: "Step above the knee",
       knee: "Knee",
       least: "Smallest step",
+      marks: "Step",
+      by: "Steps in",
+      unit: "One step",
+      up: "Forward",
+      down: "Back",
+      in: "Beyond in",
+      beyond: "Beyond the target",
+      steps: "Steps each way",
+      hold: "Hold each",
+      ratio: "Fast is",
+      slow: "Slow plays",
+      fast: "Fast plays",
+      mostFast: "Growing to",
+      rounds: "Rounds",
+      feel: "At the target",
+      size: "Length of a link",
+      window: "Longest chain",
+      order: "Order",
+      days: "Practice days",
+      perWeek: "Practised",
+      shape: "Days rise",
+      moves: "Rungs a day",
+      plays: "Plays each side",
+      values: "Note values",
+      clicks: "What is left of the click",
+      layers: "Layers",
     } as Readonly<Record<string, string>>,
-    units: { bpm: "bpm", percent: "%", "percent-of-target": "% of target" },
+    /** Where a label means something else in one school. */
+    numbersOf: {
+      "woven-chain": { unit: "Links of" },
+      consolidate: { by: "Below and above by" },
+    } as Readonly<Partial<Record<SchoolName, Readonly<Record<string, string>>>>>,
+    choices: {
+      marks: "metronome marks",
+      bpm: "bpm",
+      percent: "percent",
+      bar: "bars",
+      beat: "beats",
+      "join-first": "join first, then the tempo",
+      "tempo-first": "tempo first, then join",
+      linear: "evenly in bpm",
+      proportional: "evenly in percent",
+    } as Readonly<Record<string, string>>,
+    units: {
+      bpm: "bpm",
+      percent: "%",
+      "percent-of-target": "% of target",
+      marks: "marks",
+      steps: "steps",
+      seconds: "s",
+      plays: "plays",
+      times: "× slow",
+      links: "links",
+      units: "each",
+      days: "days",
+      "days-a-week": "days a week",
+      rounds: "rounds",
+      chosen: "",
+    },
+    noteValues: {
+      whole: "whole notes",
+      half: "half notes",
+      quarter: "quarters",
+      eighth: "eighths",
+      triplet: "triplets",
+      sixteenth: "sixteenths",
+      sextuplet: "sextuplets",
+      arpeggio: "arpeggio in sixteenths",
+    } as Readonly<Record<string, string>>,
+    withdrawals: {
+      subdivided: "beats, each divided in two",
+      beats: "every beat",
+      "off-beats": "only the off-beats",
+      "every-two-beats": "every second beat",
+      "one-a-bar": "one click a bar",
+      "one-per-two-bars": "one click every two bars",
+      "silent-bars": "some bars silent",
+      none: "no click",
+    } as Readonly<Record<string, string>>,
+    pace: { slow: "slow", fast: "at tempo" } as Readonly<Record<string, string>>,
+    families: {
+      wind: "wind",
+      bowed: "bowed",
+      plucked: "plucked",
+      keyboard: "keyboard",
+      voice: "voice",
+      percussion: "percussion",
+      free: "free",
+    } satisfies Record<Family, string>,
+    list: {
+      preset: "Preset for",
+      add: "Add a line",
+      item: (number: number) => `Line ${number}`,
+      clean: (number: number) => `Clean in a row for line ${number}`,
+      ownGate: "clean in a row (0: the gate below)",
+      up: (number: number) => `Line ${number} up`,
+      down: (number: number) => `Line ${number} down`,
+      remove: (number: number) => `Take line ${number} out`,
+    },
     daily: "Each day",
     startRule: "Today starts",
     startRules: {
@@ -37,20 +193,27 @@ export const ladder = {
       comfortable: "at the comfortable tempo",
       "half-of-target": "at half of the target",
       "percent-of-target": "at a share of the target",
+      measured: "measured at the stand: tap along",
     } satisfies Record<StartRule["kind"], string>,
     percentOfTarget: "Share of the target",
     stepsBack: "Below by",
     rungs: "rungs",
+    dayTold: (of: { startRule: StartRule; minutes: number; days: number }): string => {
+      const starts: Record<StartRule["kind"], string> = ladder.ladder.startRules;
+      const over = of.days > 1 ? ` over ${of.days} days` : "";
+      return `${of.minutes} min${over}; starts ${starts[of.startRule.kind]}`;
+    },
     minutes: "Minutes a day",
+    overDays: "Over",
+    days: (count: number) => plural(count, "day", "days"),
     rest: "Rest between rungs",
-    subdivision: "Clicks",
-    perBeat: "per beat",
-    countIn: "Count-in",
-    offerAfter: "Offer another way after",
-    flawedPlays: "flawed",
-    offerHelp: "Then: lower, smaller, a rest, or leave it",
     hidden: "Hide the number while playing",
+    overspeed: "Overspeed at the end",
+    warmUp: "Easy rungs first",
+    mostAbove: "Most above comfort",
+    noCap: "0: no cap",
     submit: "Set this ladder",
+    tooMany: (most: number) => `Only the first ${most} rungs are drawn.`,
   },
   gate: {
     title: "When to go up",
@@ -59,31 +222,74 @@ export const ladder = {
       "in-a-row": "clean plays in a row",
       "in-all": "clean plays in all",
       "of-last": "clean plays of the last few",
-    } satisfies Record<GateKind, string>,
+      minutes: "minutes, with a share clean",
+      easy: "it feels easy, says the player",
+      timing: "even timing, tapped along",
+      played: "plays, clean or not",
+    } satisfies Record<RuleKind, string>,
     plays: "Clean plays",
+    played: "Plays",
     clean: "clean",
     window: "Of the last",
     playsUnit: "plays",
+    minutes: "At the tempo",
+    percent: "At least clean",
+    within: "Spread within",
     afterFlawed: "A flawed play",
     reset: "returns the count to zero",
     minusOne: "takes one away",
-  },
-  cost: {
-    rungs: "Rungs",
-    plays: "Plays",
-    minutes: "Minutes",
-    about: (value: string) => `≈ ${value}`,
-    many: "too many",
-    hours: "over 10 h",
-    fits: (minutes: number) => `Through in ${minutes} min`,
-    told: (name: string, low: string, high: string, days: number, minutes: number) =>
-      `For ${name} this takes between ${low} and ${high} minutes: about ${days} ${plural(days, "day", "days")} of ${minutes} minutes.`,
-    hardest: (tempo: number, clean: string, plays: string) =>
-      `Hardest at ${tempo} bpm, where ${clean} of plays are clean: about ${plays} plays there.`,
-    outOfReach: (name: string, tempo: number, clean: string) =>
-      `Out of ${name}'s reach as it is: at ${tempo} bpm only ${clean} of plays would be clean. Try a lower target for now, or a lighter gate.`,
-    fromPrior: "Nothing played yet: reckoned from what is usual for a new passage.",
-    fromRecord: (plays: string) =>
-      `Reckoned from ${plays} recent plays of this passage. What is learned on the way is left out, so it errs on the long side.`,
+    and: "and",
+    add: "And also …",
+    remove: "Take this rule out",
+    /** A rule in a few words. */
+    told: (rule: Rule): string => {
+      switch (rule.kind) {
+        case "in-a-row":
+          return `${rule.plays} clean in a row`;
+        case "in-all":
+          return `${rule.plays} clean in all`;
+        case "of-last":
+          return `${rule.plays} clean of the last ${rule.window}`;
+        case "minutes":
+          return rule.percent > 0
+            ? `${rule.minutes} min, ${rule.percent} % clean`
+            : `${rule.minutes} min`;
+        case "easy":
+          return "it feels easy";
+        case "timing":
+          return `even within ${rule.within} ms`;
+        case "played":
+          return `${rule.plays} ${plural(rule.plays, "play", "plays")}`;
+      }
+    },
+    flawedTitle: "When it goes wrong",
+    flawedPlays: "After",
+    flawed: "flawed",
+    then: "Then",
+    thens: {
+      ask: "ask the player",
+      lower: "go lower",
+      cut: "cut around the flawed bars",
+      rest: "take a rest",
+      leave: "leave it for today",
+    } satisfies Record<AfterFlawed["then"], string>,
+    lowerBy: "Lower by",
+    restFor: "Rest for",
+    context: "In context",
+    contextUnit: "bars around",
+    flawedTold: ({ plays, then, steps }: AfterFlawed, bars: number): string => {
+      const way = {
+        ask: "another way is offered",
+        lower: `${steps} lower`,
+        cut: "cut around the bars",
+        rest: "a rest",
+        leave: "left for today",
+      }[then];
+      const around = bars > 0 ? `; in context with ${bars} ${plural(bars, "bar", "bars")}` : "";
+      return `After ${plays} flawed: ${way}${around}`;
+    },
+    contextHelp: "Bars before and after that are played with it before it counts; 0: none",
+    contextAt: "Played in context",
+    contextAts: { top: "at the last rung", "each-rung": "at each rung" },
   },
 } as const;

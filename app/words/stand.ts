@@ -1,5 +1,6 @@
 import type { Flaw } from "~/core/session";
-import type { Gate } from "~/core/gate";
+import type { Pace } from "~/core/click";
+import type { Rule, RuleKind } from "~/core/gate";
 
 const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
 
@@ -54,17 +55,65 @@ export const stand = {
     pickup: "Pickup",
     playBar: (bar: number) => `Bar ${bar}`,
     slowOne: "One slow one, and well",
-    gate: (gate: Gate): string => {
-      switch (gate.kind) {
+    gate: (rule: Rule): string => {
+      switch (rule.kind) {
         case "in-a-row":
           return "clean in a row";
         case "in-all":
           return "clean in all";
         case "of-last":
-          return `clean of the last ${gate.window}`;
+          return `clean of the last ${rule.window}`;
+        case "minutes":
+          return rule.percent > 0 ? `minutes, ${rule.percent} % of them clean` : "minutes";
+        case "easy":
+          return "feels easy";
+        case "timing":
+          return `even within ${rule.within} ms: tap along`;
+        case "played":
+          return rule.plays === 1 ? "play, whatever comes of it" : "plays, whatever comes of them";
       }
     },
-    count: (count: number, needed: number) => `${count} of ${needed}`,
+    count: (count: number, needed: number, kind?: RuleKind) => {
+      const whole = kind === "minutes" ? Math.floor(count * 10) / 10 : count;
+      return kind === "easy" || kind === "timing"
+        ? count
+          ? "yes:"
+          : "not yet:"
+        : `${whole} of ${needed}`;
+    },
+    easy: "It feels easy",
+    tapAlong: "Tap along",
+    context: "In context: once clean, then it counts",
+    pace: {
+      steady: "",
+      slow: "slow",
+      fast: "fast",
+    } as Readonly<Record<Pace, string>>,
+    paceNow: (pace: string, tempo: number) => `${pace}, ${tempo} bpm`,
+    paceNext: (pace: string) => `next: ${pace}`,
+    inner: "Count within",
+    cycle: (slow: number, base: number, fast: number, tempo: number) =>
+      `${slow} slow at ${base}, then ${fast} fast at ${tempo}`,
+    left: {
+      title: "Left for today.",
+      sub: "Enough of it for now. It starts lower next time.",
+    },
+    tapTempo: "Tap",
+    tap: {
+      title: "Find my comfortable tempo",
+      how: "Play it, or think it, relaxed: a tempo you could keep up for a minute or two without tension. Tap its beat 8 to 16 times, on the field or on any letter key.",
+      here: "Tap here",
+      count: (taps: number, enough: number) =>
+        taps < enough ? `${taps} of ${enough} taps` : `${taps} taps`,
+      steady: "Very steady.",
+      fairly: "Fairly steady.",
+      unsteady: "Not steady yet: take it a little slower, and breathe.",
+      spread: (ms: string) => `The taps lie within about ${ms} ms.`,
+      missed: (count: number) =>
+        count === 0 ? "" : count === 1 ? "One was left out." : `${count} were left out.`,
+      anew: "Begin anew",
+      take: (bpm: string | undefined) => (bpm ? `Start at ${bpm} bpm` : "Start at this"),
+    },
     where: "Where? Tap a bar. What?",
     narrowedTo: (bars: string) => `Only ${bars} for now, then the whole passage again`,
     resting: (seconds: number) =>
@@ -112,6 +161,9 @@ export const stand = {
       ["Space", "start, pause"],
       ["U  Backspace", "undo"],
       ["↑  ↓", "a little faster, a little slower"],
+      ["G", "it feels easy, where the gate asks for it"],
+      [".", "tap along, where the gate asks for it"],
+      ["M", "tap a tempo"],
       ["R", "repeat: the rung again, its count from zero"],
       ["S", "skip to the next rung"],
       ["T", "rest"],

@@ -1,6 +1,8 @@
 /** Tells what is being heard now, in seconds of the audio context. */
 export interface AudioClock {
   heardNow(): number;
+  /** What was heard at a moment of the page's clock, such as an event's time stamp. */
+  heardAt(timeStamp: number): number;
 }
 
 /**
@@ -8,11 +10,10 @@ export interface AudioClock {
  * runs smoothly between the 10 ms steps of `currentTime`.
  */
 export function outputClock(context: AudioContext): AudioClock {
-  return {
-    heardNow() {
-      const { contextTime, performanceTime } = context.getOutputTimestamp();
-      if (!contextTime || performanceTime === undefined) return context.currentTime;
-      return contextTime + (performance.now() - performanceTime) / 1000;
-    },
+  const heardAt = (timeStamp: number) => {
+    const { contextTime, performanceTime } = context.getOutputTimestamp();
+    if (!contextTime || performanceTime === undefined) return context.currentTime;
+    return contextTime + (timeStamp - performanceTime) / 1000;
   };
+  return { heardAt, heardNow: () => heardAt(performance.now()) };
 }

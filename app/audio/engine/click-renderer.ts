@@ -1,3 +1,4 @@
+import { DroneVoice } from "./drone-voice";
 import type { MarkerReached, ToWorklet } from "./protocol";
 import { voiceTables } from "./voices";
 
@@ -38,6 +39,7 @@ export class ClickRenderer {
   private markers: PendingMarker[] = [];
   private sounding: Sounding[] = [];
   private fading: { samples: Sounding[]; left: number } | undefined;
+  private drones: DroneVoice[] = [];
   private volume = 0.7;
   private frame: number | undefined;
 
@@ -65,11 +67,22 @@ export class ClickRenderer {
           left: Math.round(STOP_FADE_SECONDS * this.sampleRate),
         };
         this.sounding = [];
+        this.drone(null, 0);
+        break;
+      case "drone":
+        this.drone(message.hz, message.level);
         break;
       case "volume":
         this.volume = Math.min(1, Math.max(0, message.volume));
         break;
     }
+  }
+
+  /** The drone that sounds swells over into the new one; the same pitch goes on. */
+  private drone(hz: number | null, level: number): void {
+    const goesOn = this.drones.find((voice) => voice.hz === hz);
+    for (const voice of this.drones) voice.setLevel(voice === goesOn ? level : 0);
+    if (!goesOn && hz !== null) this.drones.push(new DroneVoice(hz, level, this.sampleRate));
   }
 
   private schedule({ mapId, start, clicks, markers }: ToWorklet & { kind: "schedule" }): void {
@@ -112,6 +125,8 @@ export class ClickRenderer {
       this.sounding.push(voice);
     }
     this.sounding = this.sounding.filter(({ table, position }) => position < table.length);
+    for (const voice of this.drones) voice.mix(output);
+    this.drones = this.drones.filter(({ over }) => !over);
     const gain = this.volume * LOUDEST;
     for (let i = 0; i < output.length; i++) {
       output[i] = Math.min(1, Math.max(-1, output[i]! * gain)) + KEEP_ALIVE;

@@ -20,7 +20,9 @@ export type ToWorklet =
   | { readonly kind: "withdraw"; readonly mapId: number }
   /** Silence at once, faded so that it does not pop. */
   | { readonly kind: "stop" }
-  | { readonly kind: "volume"; readonly volume: number };
+  | { readonly kind: "volume"; readonly volume: number }
+  /** A sustained pitch from now on, until a stop; level 0–1, `hz` null for none. */
+  | { readonly kind: "drone"; readonly hz: number | null; readonly level: number };
 
 /** What the worklet tells: that it is there, and when a marker of a map has come by. */
 export const fromWorkletSchema = v.variant("kind", [

@@ -1,11 +1,24 @@
-export { barPulses, VOICES, type Pulse, type Voice } from "./pattern";
+export { barPulses, lengthInSeconds, VOICES, type Pulse, type Voice } from "./pattern";
 export {
-  gridMap,
-  loopMap,
-  loopSeconds,
-  type BeatMap,
-  type LoopRequest,
-  type MapBar,
-  type MapClick,
-  type MapMarker,
-} from "./beat-map";
+  CLICK_PATTERN_KINDS,
+  clickProgrammeSchema,
+  clicksPerBeat,
+  PLAIN_CLICK,
+  SILENCE_KINDS,
+  type ClickPattern,
+  type ClickProgramme,
+  type Silence,
+} from "./programme";
+export {
+  droneHz,
+  droneSchema,
+  PITCHES,
+  soundingPitch,
+  TRANSPOSITION_NAMES,
+  type Drone,
+  type Pitch,
+  type Transposition,
+} from "./drone";
+export { gridMap, loopMap, loopSeconds } from "./beat-map";
+export type { BeatMap, LoopPlay, LoopRequest, MapBar, MapClick, MapMarker, Pace } from "./map";
+export { clickTicks } from "./ticks";

@@ -7,6 +7,8 @@ import {
   type Bpm,
   type Metre,
 } from "~/core/units";
+import { unreachable } from "~/core/result";
+import type { ClickPattern } from "./programme";
 
 /** The sounds of the click. `cue` tells that the tempo has changed. */
 export const VOICES = ["accent", "beat", "subdivision", "count", "cue"] as const;
@@ -43,6 +45,39 @@ export function barPulses(metre: Metre, beatUnit: BeatUnit, subdivision = 1): re
     }
   }
   return pulses;
+}
+
+/**
+ * The clicks of one bar under a pattern. `bar` counts bars and `beat` beats from the beginning of
+ * the play, so that "every second beat" goes on through odd bars. Off-beats lie halfway between
+ * the beats; in a metre with groups they are the units that the groups do not lean on.
+ */
+export function patternPulses(
+  pattern: ClickPattern,
+  metre: Metre,
+  beatUnit: BeatUnit,
+  from: { readonly bar: number; readonly beat: number },
+): readonly Pulse[] {
+  const beats = barPulses(metre, beatUnit);
+  switch (pattern.kind) {
+    case "beats":
+      return barPulses(metre, beatUnit, pattern.subdivision);
+    case "off-beats": {
+      if (metre.groups) return beats.filter(({ voice }) => voice === "subdivision");
+      const half = beatUnitValue(beatUnit) / 2;
+      return beats
+        .map(({ at }): Pulse => ({ at: at + half, voice: "beat" }))
+        .filter(({ at }) => at < barLength(metre) - TOLERANCE);
+    }
+    case "every-beats":
+      return beats.filter((_, i) => (from.beat + i) % pattern.beats === 0);
+    case "every-bars":
+      return from.bar % pattern.bars === 0 ? beats.slice(0, 1) : [];
+    case "none":
+      return [];
+    default:
+      return unreachable(pattern);
+  }
 }
 
 /** Seconds that a length in whole notes lasts at a tempo of so many beat units a minute. */

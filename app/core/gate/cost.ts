@@ -1,5 +1,5 @@
 import { unreachable } from "~/core/result";
-import type { Gate } from "./gate";
+import type { Gate, Rule } from "./gate";
 
 /** Plays that a gate takes. */
 export interface GateCost {
@@ -33,6 +33,32 @@ const inAll = (r: number, p: number): GateCost => ({
   mean: r / p,
   variance: (r * (1 - p)) / (p * p),
 });
+
+/**
+ * A quick mean for drawing before the exact figure is there: the closed form where there is one,
+ * else that of the nearest rule that has one. Never used for a figure that is told.
+ */
+export function roughPlays(gate: Gate, p: number, seconds: number): number {
+  const clean = Math.min(1, Math.max(RAREST_CLEAN, p));
+  return gate.reduce((most, rule) => Math.max(most, roughRule(rule, clean, seconds)), 1);
+}
+
+function roughRule(rule: Rule, clean: number, seconds: number): number {
+  switch (rule.kind) {
+    case "in-a-row":
+      return Math.min(MOST_PLAYS, inARow(rule.plays, clean).mean);
+    case "in-all":
+    case "of-last":
+      return inAll(rule.plays, clean).mean;
+    case "minutes":
+      return Math.ceil((rule.minutes * 60) / seconds);
+    case "played":
+      return rule.plays;
+    case "easy":
+    case "timing":
+      return 1 / clean;
+  }
+}
 
 /**
  * Moments of the time to absorption of a chain, by carrying its distribution forward.
@@ -92,23 +118,36 @@ function ofLast(r: number, window: number, p: number): GateCost {
 
 /**
  * Mean and variance of the plays that a gate costs at clean probability `p` per play (0–1; held
- * to at least one in a thousand). Closed forms where there are any, else an exact chain that is
- * cut at {@link OUT_OF_REACH_PLAYS}.
+ * to at least one in a thousand), where there is a formula or an exact chain (cut at
+ * {@link OUT_OF_REACH_PLAYS}). Undefined where there is none: rules that must all hold, minutes
+ * with a share of clean plays, and what only the player or the ear knows.
  */
-export function gateCost(gate: Gate, p: number): GateCost {
-  const { mean, variance } = costAt(gate, Math.min(1, Math.max(RAREST_CLEAN, p)));
+export function gateCost(gate: Gate, p: number, seconds: number): GateCost | undefined {
+  if (gate.length !== 1) return undefined;
+  const cost = ruleCost(gate[0]!, Math.min(1, Math.max(RAREST_CLEAN, p)), seconds);
+  if (!cost) return undefined;
+  const { mean, variance } = cost;
   return { mean: Math.min(MOST_PLAYS, mean), variance: Math.min(MOST_PLAYS ** 2, variance) };
 }
 
-function costAt(gate: Gate, clean: number): GateCost {
-  switch (gate.kind) {
+function ruleCost(rule: Rule, clean: number, seconds: number): GateCost | undefined {
+  switch (rule.kind) {
     case "in-a-row":
-      return gate.afterFlawed === "reset" ? inARow(gate.plays, clean) : minusOne(gate.plays, clean);
+      return rule.afterFlawed === "reset" ? inARow(rule.plays, clean) : minusOne(rule.plays, clean);
     case "in-all":
-      return inAll(gate.plays, clean);
+      return inAll(rule.plays, clean);
     case "of-last":
-      return ofLast(gate.plays, gate.window, clean);
+      return ofLast(rule.plays, rule.window, clean);
+    case "played":
+      return { mean: rule.plays, variance: 0 };
+    case "minutes": {
+      const plays = Math.ceil((rule.minutes * 60) / seconds - SETTLED);
+      return rule.percent === 0 ? { mean: plays, variance: 0 } : undefined;
+    }
+    case "easy":
+    case "timing":
+      return undefined;
     default:
-      return unreachable(gate);
+      return unreachable(rule);
   }
 }

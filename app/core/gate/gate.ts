@@ -1,8 +1,8 @@
 import * as v from "valibot";
-import { unreachable } from "~/core/result";
 
 const MOST_PLAYS = 50;
 const LONGEST_WINDOW = 10;
+const MOST_RULES = 4;
 
 const plays = v.pipe(
   v.number("Say how many plays."),
@@ -10,9 +10,14 @@ const plays = v.pipe(
   v.minValue(1, "At least 1 play."),
   v.maxValue(MOST_PLAYS, `At most ${MOST_PLAYS} plays.`),
 );
+const numberFrom = (min: number, max: number, what: string) =>
+  v.pipe(
+    v.number(`Say how many ${what}.`),
+    v.minValue(min, `At least ${min} ${what}.`),
+    v.maxValue(max, `At most ${max} ${what}.`),
+  );
 
-/** When may I go up? */
-export const gateSchema = v.variant(
+const ruleSchema = v.variant(
   "kind",
   [
     v.object({
@@ -40,46 +45,43 @@ export const gateSchema = v.variant(
         ["plays"],
       ),
     ),
+    /** So many minutes at the tempo, with at least this share clean. */
+    v.object({
+      kind: v.literal("minutes"),
+      minutes: numberFrom(0.25, 60, "minutes"),
+      percent: numberFrom(0, 100, "percent"),
+    }),
+    /** Plays, clean or not: to feel something rather than to get it right. */
+    v.object({ kind: v.literal("played"), plays }),
+    /** The player says that it feels easy. */
+    v.object({ kind: v.literal("easy") }),
+    /** The latest measured play is this even, in milliseconds of spread. */
+    v.object({ kind: v.literal("timing"), within: numberFrom(5, 200, "milliseconds") }),
   ],
   "Choose a gate.",
 );
 
+export type Rule = v.InferOutput<typeof ruleSchema>;
+export type RuleKind = Rule["kind"];
+export const RULE_KINDS = [
+  "in-a-row",
+  "in-all",
+  "of-last",
+  "minutes",
+  "easy",
+  "timing",
+  "played",
+] as const satisfies readonly RuleKind[];
+
+/** When may I go up? Rules that must all hold. A single rule stands for a list of one. */
+export const gateSchema = v.pipe(
+  v.unknown(),
+  v.transform((gate) => (Array.isArray(gate) ? (gate as unknown[]) : [gate])),
+  v.array(ruleSchema),
+  v.minLength(1, "A gate has at least one rule."),
+  v.maxLength(MOST_RULES, `A gate has at most ${MOST_RULES} rules.`),
+  v.readonly(),
+);
 export type Gate = v.InferOutput<typeof gateSchema>;
-export type GateKind = Gate["kind"];
-export const GATE_KINDS = ["in-a-row", "in-all", "of-last"] as const satisfies readonly GateKind[];
 
 export type Verdict = "clean" | "flawed";
-
-export interface GateProgress {
-  readonly count: number;
-  readonly needed: number;
-  readonly passed: boolean;
-}
-
-const isClean = (verdict: Verdict) => verdict === "clean";
-
-function inARow(gate: Extract<Gate, { kind: "in-a-row" }>, verdicts: readonly Verdict[]): number {
-  return verdicts.reduce((count, verdict) => {
-    if (isClean(verdict)) return count + 1;
-    return gate.afterFlawed === "reset" ? 0 : Math.max(0, count - 1);
-  }, 0);
-}
-
-/** How far the verdicts of one rung, oldest first, have come towards its gate. */
-export function gateProgress(gate: Gate, verdicts: readonly Verdict[]): GateProgress {
-  const of = (count: number): GateProgress => ({
-    count: Math.min(count, gate.plays),
-    needed: gate.plays,
-    passed: count >= gate.plays,
-  });
-  switch (gate.kind) {
-    case "in-a-row":
-      return of(inARow(gate, verdicts));
-    case "in-all":
-      return of(verdicts.filter(isClean).length);
-    case "of-last":
-      return of(verdicts.slice(-gate.window).filter(isClean).length);
-    default:
-      return unreachable(gate);
-  }
-}

@@ -1,10 +1,3 @@
-export {
-  GATE_KINDS,
-  gateProgress,
-  gateSchema,
-  type Gate,
-  type GateKind,
-  type GateProgress,
-  type Verdict,
-} from "./gate";
-export { gateCost, type GateCost } from "./cost";
+export { gateSchema, RULE_KINDS, type Gate, type Rule, type RuleKind, type Verdict } from "./gate";
+export { gateProgress, type GateProgress, type JudgedPlay, type RuleProgress } from "./progress";
+export { gateCost, roughPlays, type GateCost } from "./cost";

@@ -1,12 +1,36 @@
-export { ladderCost, type LadderCost, type RungCost } from "./cost";
-export { fieldsOf, SCHOOL_NAMES, type ChosenSchool, type SchoolName } from "./registry";
-export { START_RULE_KINDS, todaysStart, type StartRule } from "./start-rule";
+export { AFTER_FLAWED, type AfterFlawed } from "./after-flawed";
+export { FAMILIES, type Family } from "./families";
+export { ladderSchema, spanOf, wayOf, type Ladder, type Phase } from "./ladder";
+export { LADDER_DEFAULTS } from "./upgrade";
 export {
-  ladderSchema,
-  rungAbove,
-  rungBelow,
+  fieldsOf,
+  initialNumbers,
+  natureOf,
+  SCHOOL_NAMES,
+  type ChosenSchool,
+  type SchoolName,
+} from "./registry";
+export {
+  checkedStaircase,
+  MOST_RUNGS,
+  rungsToday,
   staircase,
   unroll,
-  type Ladder,
+  type Place,
   type Rung,
-} from "./ladder";
+  type Where,
+} from "./rungs";
+export {
+  type ChoiceField,
+  type ListField,
+  type ListItem,
+  type NumberField,
+  type SchoolField,
+  type Task,
+} from "./school";
+export { dailyGainNeeded, practiceDaysGone } from "./schools/by-date";
+export { NOTE_VALUES } from "./schools/rhythm";
+export { WITHDRAWAL_NAMES } from "./schools/withdraw";
+export { segmentLength, type Bar, type Segment } from "./segment";
+export { START_RULE_KINDS, todaysStart, type StartRule } from "./start-rule";
+export { rungAfter, rungBefore } from "./stepping";

@@ -1,87 +1,105 @@
 import * as v from "valibot";
+import { clickProgrammeSchema, clicksPerBeat } from "~/core/click";
 import { gateSchema } from "~/core/gate";
-import { bpm, MOST_CLICKS_A_MINUTE, TEMPO_LIMITS, type Bpm } from "~/core/units";
-import { numberBetween } from "./number-schema";
-import { chosenSchoolSchema, tempiOf } from "./registry";
+import { bpm, MOST_CLICKS_A_MINUTE, TEMPO_LIMITS } from "~/core/units";
+import { afterFlawedSchema } from "./after-flawed";
+import { overspeedSchema } from "./beyond";
+import { numberBetween, wholeBetween } from "./number-schema";
+import { chosenSchoolSchema } from "./registry";
 import { startRuleSchema } from "./start-rule";
+import { upgraded } from "./upgrade";
 
-const playable = v.pipe(
-  numberBetween(TEMPO_LIMITS.lowest, TEMPO_LIMITS.highest, "bpm"),
-  v.transform(bpm),
-);
-const whole = (min: number, max: number, unit: string) =>
-  v.pipe(numberBetween(min, max, unit), v.integer("Give a whole number."));
+const playable = (what: string) =>
+  v.pipe(
+    numberBetween(TEMPO_LIMITS.lowest, TEMPO_LIMITS.highest, "bpm"),
+    v.integer(`The ${what} is a whole number of bpm.`),
+    v.transform(bpm),
+  );
 
-/** A school with its numbers, start, target and gate: what a teacher sets for a passage. */
-export const ladderSchema = v.pipe(
+const MOST_PHASES = 8;
+const BELOW = "The target lies below the start: a ladder goes up.";
+
+/** One school in the row; without a start or target of its own it has the ladder's. */
+const phaseSchema = v.pipe(
   v.object({
     school: chosenSchoolSchema,
-    start: v.pipe(playable, v.integer("The start is a whole number of bpm.")),
-    target: v.pipe(playable, v.integer("The target is a whole number of bpm.")),
-    startRule: startRuleSchema,
-    gate: gateSchema,
-    /** After so many flawed plays on one rung the stand offers another way; default 4, 1–20. */
-    offerAfter: whole(1, 20, "plays"),
-    /** Rest between rungs in seconds; default 0, 0–600. */
-    rest: whole(0, 600, "seconds"),
-    /** Minutes meant for it in a day; default 10, 1–240. */
-    minutes: whole(1, 240, "minutes"),
-    /** The number is concealed until the end. */
-    hidden: v.boolean(),
-    countInBars: whole(1, 2, "bars"),
-    /** Clicks per beat; default 1, 1–8. */
-    subdivision: whole(1, 8, "clicks"),
+    start: v.nullable(playable("start")),
+    target: v.nullable(playable("target")),
   }),
   v.forward(
-    v.check(
-      ({ start, target }) => target >= start,
-      "The target lies below the start: a ladder goes up.",
+    v.check(({ start, target }) => !start || !target || target >= start, BELOW),
+    ["target"],
+  ),
+);
+export type Phase = v.InferOutput<typeof phaseSchema>;
+
+const shape = v.pipe(
+  v.object({
+    /** Schools in order: one, or a programme of several. */
+    phases: v.pipe(
+      v.array(phaseSchema),
+      v.minLength(1, "A ladder has at least one school."),
+      v.maxLength(MOST_PHASES, `At most ${MOST_PHASES} schools in a row.`),
     ),
+    start: playable("start"),
+    target: playable("target"),
+    startRule: startRuleSchema,
+    gate: gateSchema,
+    afterFlawed: afterFlawedSchema,
+    /** Bars before and after that are played with it before it counts; 0: none. */
+    inContext: v.object({
+      bars: wholeBetween(0, 4, "bars"),
+      at: v.picklist(["top", "each-rung"], "Choose where it is played in context."),
+    }),
+    /** Rest between rungs in seconds; default 0, 0–600. */
+    rest: wholeBetween(0, 600, "seconds"),
+    /** Minutes meant for it in a day; default 10, 1–240. */
+    minutes: wholeBetween(1, 240, "minutes"),
+    /** Over so many days; default 1, 1–60. */
+    days: wholeBetween(1, 60, "days"),
+    /** The number is concealed until the end. */
+    hidden: v.boolean(),
+    /** Once more beyond the target, then confirmed at it. */
+    overspeed: v.nullable(overspeedSchema),
+    /** Easy rungs below the start, played once each; default 0, 0–3. */
+    warmUp: wholeBetween(0, 3, "rungs"),
+    /** At most so many rungs above the comfortable tempo in a day; 0: no cap. */
+    mostAbove: wholeBetween(0, 50, "rungs"),
+    click: clickProgrammeSchema,
+    /** For now only these bars of the passage. */
+    part: v.nullable(v.object({ fromBar: v.number(), toBar: v.number() })),
+    /** The day on which it was set; a ladder by the date counts from it. */
+    setOn: v.nullable(v.pipe(v.string(), v.isoDate())),
+  }),
+  v.forward(
+    v.check(({ start, target }) => target >= start, BELOW),
     ["target"],
   ),
   v.forward(
     v.check(
-      ({ target, subdivision }) => target * subdivision <= MOST_CLICKS_A_MINUTE,
-      ({ input }) =>
-        `At ${input.target} bpm, ${input.subdivision} clicks a beat are ${input.target * input.subdivision} a minute; ${MOST_CLICKS_A_MINUTE} is the most.`,
+      ({ target, click }) => target * clicksPerBeat(click.pattern) <= MOST_CLICKS_A_MINUTE,
+      ({ input: { target, click } }) =>
+        `At ${target} bpm, ${clicksPerBeat(click.pattern)} clicks a beat are ${target * clicksPerBeat(click.pattern)} a minute; ${MOST_CLICKS_A_MINUTE} is the most.`,
     ),
-    ["subdivision"],
+    ["click", "pattern"],
   ),
 );
 
-export type Ladder = v.InferOutput<typeof ladderSchema>;
-
-/** One step of the ladder. */
-export interface Rung {
-  readonly index: number;
-  readonly tempo: Bpm;
-}
-
-/** The rungs from a start (today's, or the ladder's own) up to the target, lazily. */
-export function* unroll(
-  ladder: Pick<Ladder, "school" | "target">,
-  start: Bpm,
-): Generator<Rung, void> {
-  let index = 0;
-  for (const tempo of tempiOf(ladder.school, { start, target: ladder.target })) {
-    yield { index: index++, tempo };
-  }
-}
-
-/** The whole staircase at once. */
-export const staircase = (ladder: Pick<Ladder, "school" | "target">, start: Bpm): Rung[] => [
-  ...unroll(ladder, start),
-];
-
 /**
- * Live stepping up: the first rung faster than what was just played, so that a tempo nudged by
- * hand finds its way back onto the staircase. Undefined when the top was reached.
+ * What a teacher sets for a passage: a school or several in a row, with start, target, gate,
+ * click and options. Ladders of the first form (one school, one rule) are read as well.
  */
-export const rungAbove = (rungs: readonly Rung[], played: Bpm): Rung | undefined =>
-  rungs.find(({ tempo }) => tempo > played);
+export const ladderSchema = v.pipe(v.unknown(), v.transform(upgraded), shape);
 
-/** Live stepping down: `steps` rungs below the tempo just played; the bottom rung holds. */
-export function rungBelow(rungs: readonly Rung[], played: Bpm, steps: number): Rung | undefined {
-  const below = rungs.findLastIndex(({ tempo }) => tempo < played);
-  return rungs[Math.max(0, below - steps + 1)];
-}
+export type Ladder = v.InferOutput<typeof shape>;
+
+/** Start and target of a phase. */
+export const spanOf = (ladder: Pick<Ladder, "start" | "target">, phase: Phase) => {
+  const target = phase.target ?? ladder.target;
+  const start = phase.start ?? ladder.start;
+  return { start: start < target ? start : target, target };
+};
+
+/** Tells whether two ladders go the same way, so that a place in one is a place in the other. */
+export const wayOf = ({ phases }: Pick<Ladder, "phases">): string =>
+  phases.map(({ school }) => school.name).join(" ");

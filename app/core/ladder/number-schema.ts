@@ -9,3 +9,10 @@ export const numberBetween = (min: number, max: number, unit: string) =>
       ({ input }) => `${String(input)} ${unit} is outside ${min}–${max} ${unit}.`,
     ),
   );
+
+/** The same in whole numbers. */
+export const wholeBetween = (min: number, max: number, unit: string) =>
+  v.pipe(numberBetween(min, max, unit), v.integer(`Give a whole number of ${unit}.`));
+
+/** A step in whole bpm, from 1. */
+export const wholeBpmStep = v.pipe(numberBetween(1, 50, "bpm"), v.integer("Steps are whole bpm."));

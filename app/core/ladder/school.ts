@@ -1,33 +1,137 @@
 import type * as v from "valibot";
+import type { ClickProgramme } from "~/core/click";
+import type { Gate } from "~/core/gate";
 import type { Bpm } from "~/core/units";
+import type { Family } from "./families";
+import type { Bar, Segment } from "./segment";
 
 /** The way from where today starts to where it should end; start ≤ target. */
 export interface Path {
   readonly start: Bpm;
   readonly target: Bpm;
+  /** The bars of the passage; at least one. */
+  readonly bars: readonly Bar[];
+  /** How far an earlier day has come, in stages; 0 at the beginning. */
+  readonly stage: number;
+}
+
+/** Links of a chain, both ends included, counted from 1. */
+export interface Links {
+  readonly from: number;
+  readonly to: number;
+  readonly of: number;
+}
+
+/** What is done on a rung, where it is not simply the playing itself. */
+export interface Task {
+  readonly kind: "layer" | "note-value" | "click" | "pace";
+  /** A layer's own words, or the name of a note value or a click. */
+  readonly name: string;
+  /** Whether this is the passage as it should be in the end. */
+  readonly full: boolean;
+}
+
+/** Slow plays and then fast ones, without a gap; one cycle is one play for the gate. */
+export interface Cycle {
+  readonly slow: number;
+  readonly fast: number;
+  readonly fastTempo: Bpm;
+}
+
+/** What a school says of a rung; the ladder adds the rest. */
+export interface Step {
+  readonly tempo: Bpm;
+  /** A stage that is kept overnight: a link, a layer, a day. Rising; 0 without stages. */
+  readonly stage?: number;
+  /** Without one: the whole passage. */
+  readonly segment?: Segment;
+  readonly links?: Links;
+  readonly task?: Task;
+  readonly click?: Partial<ClickProgramme>;
+  readonly gate?: Gate;
+  readonly cycle?: Cycle;
+  /** How fast it really goes, as a share of the tempo: long notes are easier. Default 1. */
+  readonly ease?: number;
+}
+
+interface FieldBase {
+  readonly key: string;
 }
 
 /** A number that the teacher moves: what its form needs to know. Words are kept elsewhere. */
-export interface NumberField {
-  readonly key: string;
-  readonly unit: "bpm" | "percent" | "percent-of-target";
+export interface NumberField extends FieldBase {
+  readonly kind: "number";
+  readonly unit:
+    | "bpm"
+    | "percent"
+    | "percent-of-target"
+    | "marks"
+    | "steps"
+    | "seconds"
+    | "plays"
+    | "times"
+    | "links"
+    | "units"
+    | "days"
+    | "days-a-week"
+    | "rounds"
+    /** The unit is what a choice beside it says. */
+    | "chosen";
   readonly initial: number;
   readonly min: number;
   readonly max: number;
+  /** What one move of the slider changes; default 1. */
+  readonly by?: number;
 }
 
+export interface ChoiceField extends FieldBase {
+  readonly kind: "choice";
+  readonly options: readonly [string, ...string[]];
+  readonly initial: string;
+}
+
+/** An item of a list; `clean` is its own count of clean plays in a row, 0 for the ladder's gate. */
+export interface ListItem {
+  readonly name: string;
+  readonly clean: number;
+}
+
+/** A list that the teacher edits, with presets by instrument family. */
+export interface ListField extends FieldBase {
+  readonly kind: "list";
+  /** Names to choose from; without them the words are the teacher's own. */
+  readonly options?: readonly string[];
+  readonly initial: readonly ListItem[];
+  readonly presets: Readonly<Record<Family, readonly ListItem[]>>;
+}
+
+export type SchoolField = NumberField | ChoiceField | ListField;
+
 /**
- * A school of raising the tempo. `tempi` yields lazily, from the start, rising, ending exactly on
- * the target; it is given numbers that its schema has let through.
+ * A school of raising the tempo. `steps` yields lazily, from the start; it is given numbers that
+ * its schema has let through. A school that rises begins on the start and ends exactly on the
+ * target.
  */
 export interface School<Numbers> {
   readonly numbers: v.GenericSchema<unknown, Numbers>;
-  readonly fields: readonly NumberField[];
-  readonly tempi: (numbers: Numbers, path: Path) => Generator<Bpm>;
+  readonly fields: readonly SchoolField[];
+  /** `rises`: from start to target; `stays`: at the target; `centres`: around the start. */
+  readonly tempo: "rises" | "stays" | "centres";
+  /** Each stage is a day of its own: today's rungs end with the stage. */
+  readonly daily?: boolean;
+  readonly steps: (numbers: Numbers, path: Path) => Generator<Step>;
 }
 
-/** Climbs by `step` from rung to rung until the target, which is always the last rung. */
-export function* climb({ start, target }: Path, step: (from: Bpm) => Bpm): Generator<Bpm> {
+/** Climbs by `step` from tempo to tempo until the target, which is always the last. */
+export function* climb(
+  { start, target }: Pick<Path, "start" | "target">,
+  step: (from: Bpm) => Bpm,
+): Generator<Bpm> {
   for (let at = start; at < target; at = step(at)) yield at;
   yield target;
+}
+
+/** One rung of the whole passage per tempo. */
+export function* eachTempo(tempi: Iterable<Bpm>): Generator<Step> {
+  for (const tempo of tempi) yield { tempo };
 }

@@ -13,6 +13,8 @@ export const startRuleSchema = v.variant(
     v.object({ kind: v.literal("percent-of-target"), percent: numberBetween(10, 100, "%") }),
     v.object({ kind: v.literal("comfortable") }),
     v.object({ kind: v.literal("where-ended") }),
+    /** Tapped at the stand before it begins: what could be kept up without tension. */
+    v.object({ kind: v.literal("measured") }),
     v.object({
       kind: v.literal("where-ended-less"),
       steps: v.pipe(
@@ -33,6 +35,7 @@ export const START_RULE_KINDS = [
   "comfortable",
   "half-of-target",
   "percent-of-target",
+  "measured",
 ] as const satisfies readonly StartRule["kind"][];
 
 export interface StartEvidence {
@@ -43,18 +46,19 @@ export interface StartEvidence {
   readonly ended?: Bpm | undefined;
   /** Estimated comfortable tempo, if anything was played. */
   readonly comfortable?: number | undefined;
-  /** The whole staircase from the first start, rising. */
-  readonly staircase: readonly Bpm[];
+  /** The tempi of the staircase from the first start, in any order. */
+  readonly tempi: readonly Bpm[];
 }
 
-function stepsBelow(staircase: readonly Bpm[], from: Bpm, steps: number): Bpm | undefined {
-  const index = staircase.findLastIndex((tempo) => tempo <= from);
-  return index === -1 ? undefined : staircase[Math.max(0, index - steps)];
+function stepsBelow(tempi: readonly Bpm[], from: Bpm, steps: number): Bpm | undefined {
+  const rising = [...new Set(tempi)].sort((a, b) => a - b);
+  const index = rising.findLastIndex((tempo) => tempo <= from);
+  return index === -1 ? undefined : rising[Math.max(0, index - steps)];
 }
 
 /** Today's start in whole bpm: never above the target, never outside 10–400. */
 export function todaysStart(rule: StartRule, evidence: StartEvidence): Bpm {
-  const { first, target, ended, comfortable, staircase } = evidence;
+  const { first, target, ended, comfortable, tempi } = evidence;
   const chosen = (): number => {
     switch (rule.kind) {
       case "half-of-target":
@@ -63,10 +67,12 @@ export function todaysStart(rule: StartRule, evidence: StartEvidence): Bpm {
         return (target * rule.percent) / 100;
       case "comfortable":
         return comfortable === undefined ? first : Math.floor(comfortable);
+      // Until it is measured, the stand shows where it ended.
+      case "measured":
       case "where-ended":
         return ended ?? first;
       case "where-ended-less":
-        return ended === undefined ? first : (stepsBelow(staircase, ended, rule.steps) ?? first);
+        return ended === undefined ? first : (stepsBelow(tempi, ended, rule.steps) ?? first);
       default:
         return unreachable(rule);
     }

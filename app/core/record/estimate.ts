@@ -14,6 +14,8 @@ export interface RecordedRep {
   readonly tempo: Bpm;
   readonly verdict: Verdict;
   readonly daysAgo: number;
+  /** How much of the passage was played; default 1. A part of it is easier. */
+  readonly share?: number;
 }
 
 /** A value with the span that holds it with probability 0.8. */
@@ -49,19 +51,21 @@ const HIGHEST = Math.log(TEMPO_LIMITS.highest);
 
 interface Tally {
   tempo: number;
+  share: number;
   clean: number;
   flawed: number;
 }
 
 function tallied(reps: readonly RecordedRep[]): Tally[] {
-  const byTempo = new Map<number, Tally>();
-  for (const { tempo, verdict, daysAgo } of reps) {
+  const byKind = new Map<string, Tally>();
+  for (const { tempo, verdict, daysAgo, share = 1 } of reps) {
     const weight = 0.5 ** (Math.max(0, daysAgo) / HALF_LIFE_DAYS);
-    const tally = byTempo.get(tempo) ?? { tempo, clean: 0, flawed: 0 };
+    const kind = `${tempo} ${share}`;
+    const tally = byKind.get(kind) ?? { tempo, share, clean: 0, flawed: 0 };
     tally[verdict] += weight;
-    byTempo.set(tempo, tally);
+    byKind.set(kind, tally);
   }
-  return [...byTempo.values()];
+  return [...byKind.values()];
 }
 
 const square = (x: number) => x * x;
@@ -74,9 +78,10 @@ function logPrior({ centre, width }: CleanCurve, target: number): number {
   );
 }
 
+/** Flaws are taken to fall evenly over the bars: a share s of them is clean with P(whole)^s. */
 const logLikelihood = (curve: CleanCurve, tallies: readonly Tally[]): number =>
-  tallies.reduce((sum, { tempo, clean, flawed }) => {
-    const p = Math.max(1e-9, cleanProbability(curve, tempo));
+  tallies.reduce((sum, { tempo, share, clean, flawed }) => {
+    const p = Math.max(1e-9, cleanProbability(curve, tempo) ** share);
     return sum + clean * Math.log(p) + flawed * Math.log(Math.max(LAPSE, 1 - p));
   }, 0);
 

@@ -1,2 +1,3 @@
+export { bestDailyGain } from "./gain";
 export { estimate, type Estimate, type RecordedRep, type Span } from "./estimate";
-export { cleanProbability, tempoAt, type CleanCurve } from "./model";
+export { CEILING_PROBABILITY, cleanProbability, tempoAt, type CleanCurve } from "./model";

@@ -25,7 +25,15 @@ const payloads = {
   /** The stand was opened for the first time. */
   opened: v.object({}),
   /** The bars were played; `complete` is false when the player stopped at a flaw. */
-  played: v.object({ tempo, seconds, fromBar: bar, toBar: bar, complete: v.boolean() }),
+  played: v.object({
+    tempo,
+    seconds,
+    fromBar: bar,
+    toBar: bar,
+    complete: v.boolean(),
+    /** Spread of the asynchronies in milliseconds, when the player tapped along. */
+    spread: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(10_000))),
+  }),
   judged: v.object({ play: id, verdict: v.picklist(["clean", "flawed"]) }),
   /** Where and what went wrong; either may be unsaid. */
   detailed: v.object({
@@ -38,6 +46,8 @@ const payloads = {
   /** The rung begins again with its count at zero. */
   repeated: v.object({}),
   skipped: v.object({}),
+  /** The player says that this rung feels easy. */
+  eased: v.object({}),
   lowered: v.object({ steps: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(50)) }),
   /** Only these bars until the gate passes on them. */
   narrowed: v.object({ fromBar: bar, toBar: bar }),

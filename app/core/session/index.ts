@@ -19,11 +19,14 @@ export {
   currentBlock,
   nextTempo,
   offersAnotherWay,
+  rungNow,
   type BlockState,
   type Play,
   type StandState,
 } from "./state";
 export { advance, initialState, lastUndoable, replay } from "./reducer";
-export { nextLoop, secondsOfLoop } from "./loop";
+export { gateNow, progressNow } from "./block";
+export { barsWithAround, contextShare } from "./extent";
+export { loopOfRung, nextLoop, secondsOfRung, type Played } from "./loop";
 export { endWellTempo, summarise, type BlockSummary } from "./summary";
 export { mergeEvents } from "./merge";

@@ -7,7 +7,7 @@ import {
   endWellTempo,
   initialState,
   nextLoop,
-  secondsOfLoop,
+  secondsOfRung,
   sessionPlanSchema,
   type SessionEvent,
 } from ".";
@@ -55,28 +55,33 @@ const after = (...events: Pick<SessionEvent, "kind" | "payload">[]) =>
 describe("what the stand plays next", () => {
   test("is the passage as it was cut, at today's start, without a cue", () => {
     const request = nextLoop(after(), undefined);
-    expect(request).toMatchObject({ tempo: 40, pickupBeats: 1, endBeats: 3, countInBars: 2 });
-    expect(request.bars.map(({ number }) => number)).toEqual([21, 22, 23, 24]);
+    expect(request).toMatchObject({ leadBeats: 5, endBeats: 3, plays: [{ tempo: 40 }] });
+    expect(request.click.countIn).toEqual({ bars: 2, inner: false });
+    expect(request.bars.map(({ number }) => number)).toEqual([20, 21, 22, 23, 24]);
     expect(request.tempoChanged).toBe(false);
   });
 
   test("cut smaller, it leaves out a pickup or an end that belongs to other bars", () => {
     const state = after({ kind: "narrowed", payload: { fromBar: 22, toBar: 23 } });
     const request = nextLoop(state, bpm(40));
-    expect(request).toMatchObject({ pickupBeats: 0, endBeats: 0 });
+    expect(request).toMatchObject({ leadBeats: 0, endBeats: 0 });
     expect(request.bars).toHaveLength(2);
   });
 
   test("a cue tells a new tempo, also the slow one at the end", () => {
     const slow = after({ kind: "end-well-began", payload: { tempo: bpm(28) } });
-    expect(nextLoop(slow, bpm(40))).toMatchObject({ tempo: 28, tempoChanged: true });
+    expect(nextLoop(slow, bpm(40))).toMatchObject({
+      plays: [{ tempo: 28 }],
+      tempoChanged: true,
+    });
     expect(nextLoop(after(), bpm(40)).tempoChanged).toBe(false);
   });
 
   test("a loop lasts exactly as long as its map", () => {
     const [block] = plan.blocks;
     const map = loopMap(nextLoop(after(), undefined));
-    expect(secondsOfLoop(block!, bpm(40))).toBe(map.duration);
+    const [first] = initialState(plan).blocks[0]!.rungs;
+    expect(secondsOfRung(block!, first!)).toBeCloseTo(map.duration, 9);
     const last = map.bars.at(-1)!;
     expect(last.start + last.duration).toBeCloseTo(map.duration, 9);
   });

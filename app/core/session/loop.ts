@@ -1,28 +1,62 @@
-import type { LoopRequest } from "~/core/click";
-import { loopSeconds } from "~/core/click";
-import type { Bpm } from "~/core/units";
+import { loopSeconds, type LoopPlay, type LoopRequest } from "~/core/click";
+import type { Rung, Segment } from "~/core/ladder";
+import { nearestPlayable, type Bpm } from "~/core/units";
+import { barsWithAround, segmentOf } from "./extent";
 import type { Block } from "./plan";
-import { currentBlock, nextTempo, type StandState } from "./state";
+import { currentBlock, nextTempo, rungNow, type StandState } from "./state";
 
-type Played = Pick<
+/** What of a block matters for what is heard. */
+export type Played = Pick<
   Block,
-  "fromBar" | "toBar" | "pickupBeats" | "endBeats" | "beatUnit" | "ladder"
-> & { readonly bars: LoopRequest["bars"] };
+  "fromBar" | "toBar" | "pickupBeats" | "endBeats" | "beatUnit" | "bars" | "around"
+>;
+
+/** The plays of one loop: one, or the slow and the fast ones of a cycle at a (nudged) base. */
+export function playsOf({ cycle, tempo }: Rung, base: Bpm): LoopRequest["plays"] {
+  if (!cycle) return [{ tempo: base, pace: "steady" }];
+  const fast = fastTempo({ cycle, tempo }, base);
+  const times = (count: number, play: LoopPlay) => Array.from({ length: count }, () => play);
+  return [
+    { tempo: base, pace: "slow" },
+    ...times(cycle.slow - 1, { tempo: base, pace: "slow" }),
+    ...times(cycle.fast, { tempo: fast, pace: "fast" }),
+  ];
+}
+
+/** The tempo of a cycle's fast plays; it moves with a base that is nudged by hand. */
+export function fastTempo({ cycle, tempo }: Pick<Rung, "cycle" | "tempo">, base: Bpm): Bpm {
+  if (!cycle) return base;
+  if (base === tempo) return cycle.fastTempo;
+  return nearestPlayable((base * cycle.fastTempo) / tempo);
+}
+
+/** The bars to be heard, and the beats of the first one that only lead in. */
+function barsOf(block: Played, segment: Segment): Pick<LoopRequest, "bars" | "leadBeats"> {
+  const bars = barsWithAround(block).filter(
+    ({ number }) => number >= segment.fromBar && number <= segment.toBar,
+  );
+  const atBeginning = segment.fromBar === block.fromBar && segment.startBeat === 0;
+  if (!atBeginning || block.pickupBeats === 0) return { bars, leadBeats: segment.startBeat };
+  const { metre, number } = bars[0]!;
+  const pickupBar = { number: number - 1, metre };
+  return { bars: [pickupBar, ...bars], leadBeats: metre.beats - block.pickupBeats };
+}
 
 function request(
   block: Played,
-  range: { fromBar: number; toBar: number },
-  tempo: Bpm,
+  segment: Segment,
+  rung: Pick<Rung, "click">,
+  plays: LoopRequest["plays"],
 ): LoopRequest {
+  const atEnd = segment.toBar === block.toBar && segment.endBeats === 0;
   return {
-    bars: block.bars.filter(({ number }) => number >= range.fromBar && number <= range.toBar),
-    pickupBeats: range.fromBar === block.fromBar ? block.pickupBeats : 0,
-    endBeats: range.toBar === block.toBar ? block.endBeats : 0,
-    tempo,
+    ...barsOf(block, segment),
+    endBeats: atEnd ? block.endBeats : segment.endBeats,
     beatUnit: block.beatUnit,
-    countInBars: block.ladder.countInBars,
-    subdivision: block.ladder.subdivision,
+    plays,
+    click: rung.click,
     tempoChanged: false,
+    turn: 0,
   };
 }
 
@@ -30,9 +64,20 @@ function request(
 export function nextLoop(state: StandState, before: Bpm | undefined): LoopRequest {
   const { plan, state: block } = currentBlock(state);
   const tempo = nextTempo(state);
-  return { ...request(plan, block, tempo), tempoChanged: before !== undefined && before !== tempo };
+  const rung = rungNow(block);
+  const plays: LoopRequest["plays"] =
+    state.endingWell === undefined ? playsOf(rung, tempo) : [{ tempo, pace: "steady" }];
+  return {
+    ...request(plan, block.segment, rung, plays),
+    tempoChanged: before !== undefined && before !== tempo,
+    turn: state.plays.length,
+  };
 }
 
-/** Seconds of one loop of a block at a tempo, count-in and breather included. */
-export const secondsOfLoop = (block: Played, tempo: Bpm): number =>
-  loopSeconds(request(block, block, tempo));
+/** The loop of a rung by itself, as the stand would play it. */
+export const loopOfRung = (block: Played, rung: Rung): LoopRequest =>
+  request(block, segmentOf(block, rung), rung, playsOf(rung, rung.tempo));
+
+/** Seconds of one loop of a rung, count-in and breather included. */
+export const secondsOfRung = (block: Played, rung: Rung): number =>
+  loopSeconds(loopOfRung(block, rung));

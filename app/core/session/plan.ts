@@ -8,7 +8,9 @@ const wholeNumber = v.pipe(v.number(), v.integer(), v.minValue(0));
 export const NO_VERDICT_CHOICES = ["wait", "again"] as const;
 export type NoVerdict = (typeof NO_VERDICT_CHOICES)[number];
 
-export const blockSchema = v.object({
+const bars = v.array(v.object({ number: wholeNumber, metre: metreSchema }));
+
+const blockSchema = v.object({
   passageId: v.pipe(v.string(), v.uuid()),
   pieceTitle: v.string(),
   /** The passage's own name; empty when it has none. */
@@ -18,7 +20,9 @@ export const blockSchema = v.object({
   toBar: wholeNumber,
   pickupBeats: wholeNumber,
   endBeats: wholeNumber,
-  bars: v.pipe(v.array(v.object({ number: wholeNumber, metre: metreSchema })), v.minLength(1)),
+  bars: v.pipe(bars, v.minLength(1)),
+  /** The bars before and after the passage, in reading order. */
+  around: v.optional(v.object({ before: bars, after: bars }), { before: [], after: [] }),
   beatUnit: v.picklist(BEAT_UNIT_NAMES),
   ladder: ladderSchema,
   /** Today's start, by the ladder's start rule. */
@@ -28,6 +32,10 @@ export const blockSchema = v.object({
     v.maxValue(TEMPO_LIMITS.highest),
     v.transform(bpm),
   ),
+  /** Where in the row of phases and stages an earlier day has come to. */
+  place: v.optional(v.object({ phase: wholeNumber, stage: wholeNumber }), { phase: 0, stage: 0 }),
+  /** The estimated comfortable tempo when the session was opened. */
+  comfortable: v.optional(v.nullable(v.number()), null),
 });
 
 /** What a session is going to be; fixed when it is opened, so that replaying it never changes. */

@@ -1,26 +1,32 @@
-import { gateProgress, type Verdict } from "~/core/gate";
-import { rungAbove, rungBelow, staircase } from "~/core/ladder";
+import type { Verdict } from "~/core/gate";
 import { unreachable } from "~/core/result";
+import {
+  again,
+  atTempo,
+  counting,
+  gatePassed,
+  lowering,
+  narrowing,
+  openBlock,
+  progressNow,
+  skipping,
+} from "./block";
 import type { Payload, SessionEvent } from "./events";
-import type { Block, SessionPlan } from "./plan";
-import { currentBlock, type BlockState, type Play, type StandState } from "./state";
+import { shareOf } from "./extent";
+import { fastTempo } from "./loop";
+import type { SessionPlan } from "./plan";
+import {
+  barsWhereItFailed,
+  currentBlock,
+  offersAnotherWay,
+  rungNow,
+  type BlockState,
+  type Play,
+  type StandState,
+} from "./state";
 
 /** A longer gap between two events is time away from the stand and counts for nothing. */
 const LONGEST_ACTIVE_GAP_SECONDS = 180;
-
-function openBlock(block: Block): BlockState {
-  return {
-    rungs: staircase(block.ladder, block.start),
-    tempo: block.start,
-    fromBar: block.fromBar,
-    toBar: block.toBar,
-    verdicts: [],
-    flawedOnRung: 0,
-    passed: [],
-    toppedOut: false,
-    activeSeconds: 0,
-  };
-}
 
 /** The stand before anything happened. */
 export const initialState = (plan: SessionPlan): StandState => ({
@@ -31,14 +37,10 @@ export const initialState = (plan: SessionPlan): StandState => ({
   notes: [],
 });
 
-function withBlock(state: StandState, change: Partial<BlockState>): StandState {
-  const blocks = state.blocks.map((block, index) =>
-    index === state.blockIndex ? { ...block, ...change } : block,
-  );
-  return { ...state, blocks };
-}
-
-const freshCount = { verdicts: [], flawedOnRung: 0 } as const;
+const withBlock = (state: StandState, block: BlockState): StandState => ({
+  ...state,
+  blocks: state.blocks.with(state.blockIndex, block),
+});
 
 /** Leaves out keys, so that "not there" stays different from "undefined". */
 function without<K extends keyof StandState>(state: StandState, ...keys: K[]): Omit<StandState, K> {
@@ -50,45 +52,80 @@ function without<K extends keyof StandState>(state: StandState, ...keys: K[]): O
 function passTime(state: StandState, at: number): StandState {
   const gap = state.lastAt === undefined ? 0 : (at - state.lastAt) / 1000;
   const active = gap > 0 && gap <= LONGEST_ACTIVE_GAP_SECONDS && !state.ended ? gap : 0;
-  const { activeSeconds } = currentBlock(state).state;
-  return { ...withBlock(state, { activeSeconds: activeSeconds + active }), lastAt: at };
+  const { state: block } = currentBlock(state);
+  const activeSeconds = block.activeSeconds + active;
+  return { ...withBlock(state, { ...block, activeSeconds }), lastAt: at };
 }
 
 function played(state: StandState, event: SessionEvent & { kind: "played" }): StandState {
   const { id, at, payload } = event;
+  const { plan, state: block } = currentBlock(state);
+  const rung = rungNow(block);
+  const endingWell = state.endingWell !== undefined;
   const play: Play = {
     id,
     at,
     blockIndex: state.blockIndex,
-    endingWell: state.endingWell !== undefined,
+    rung: block.rung,
+    top: endingWell ? payload.tempo : fastTempo(rung, payload.tempo),
+    share: block.extent === "rung" ? rung.share : shareOf(plan, block.segment),
+    layer: rung.task && !rung.task.full ? rung.task.name : undefined,
+    endingWell,
     ...payload,
   };
   return { ...without(state, "detailable"), plays: [...state.plays, play], pending: id };
 }
 
-/** The gate has passed: from a narrowed range back to the whole passage, else up the staircase. */
-function passGate(state: StandState): StandState {
+/** A rest after a rung that was passed, where the ladder says so. */
+function moveOnUp(state: StandState): StandState {
   const { plan, state: block } = currentBlock(state);
-  if (block.fromBar !== plan.fromBar || block.toBar !== plan.toBar) {
-    return withBlock(state, { ...freshCount, fromBar: plan.fromBar, toBar: plan.toBar });
+  const { rest } = rungNow(block);
+  const moved = gatePassed(plan, block);
+  const next = withBlock(state, moved);
+  const climbed = moved.rung !== block.rung;
+  return climbed && rest > 0 ? { ...next, resting: { since: state.lastAt!, seconds: rest } } : next;
+}
+
+/** After so many flawed plays: at once what the ladder says, or an offer where it says "ask". */
+function anotherWay(state: StandState): StandState {
+  if (!offersAnotherWay(state)) return state;
+  const { plan, state: block } = currentBlock(state);
+  const { then, steps, seconds } = plan.ladder.afterFlawed;
+  switch (then) {
+    case "ask":
+      return state;
+    case "lower":
+      return withBlock(state, lowering(plan, block, steps));
+    case "cut": {
+      // Nobody has said where: then it is asked after all.
+      const where = barsWhereItFailed(state);
+      return where ? withBlock(state, narrowing(plan, block, where)) : state;
+    }
+    case "rest": {
+      const rested = withBlock(state, { ...block, flawedOnRung: 0 });
+      return { ...rested, resting: { since: state.lastAt!, seconds } };
+    }
+    case "leave":
+      return withBlock(state, { ...block, left: true });
+    default:
+      return unreachable(then);
   }
-  const passed = [...block.passed, block.tempo];
-  const next = rungAbove(block.rungs, block.tempo);
-  if (!next) return withBlock(state, { passed, toppedOut: true });
-  const moved = withBlock(state, { ...freshCount, passed, tempo: next.tempo });
-  const rest = plan.ladder.rest;
-  return rest === 0 ? moved : { ...moved, resting: { since: state.lastAt!, seconds: rest } };
 }
 
 function count(state: StandState, play: Play, verdict: Verdict): StandState {
-  const { plan, state: block } = currentBlock(state);
-  const atThisRung =
-    !play.endingWell && play.blockIndex === state.blockIndex && play.tempo === block.tempo;
-  if (!atThisRung || block.toppedOut) return state;
-  const verdicts = [...block.verdicts, verdict];
-  const flawedOnRung = block.flawedOnRung + (verdict === "flawed" ? 1 : 0);
-  const counted = withBlock(state, { verdicts, flawedOnRung });
-  return gateProgress(plan.ladder.gate, verdicts).passed ? passGate(counted) : counted;
+  const { state: block } = currentBlock(state);
+  const { segment } = block;
+  const ofThisRung =
+    !play.endingWell &&
+    play.blockIndex === state.blockIndex &&
+    play.rung === block.rung &&
+    play.tempo === block.tempo &&
+    play.fromBar === segment.fromBar &&
+    play.toBar === segment.toBar;
+  if (!ofThisRung || block.toppedOut) return state;
+  const { seconds, spread } = play;
+  const counted = withBlock(state, counting(block, { verdict, seconds, spread }));
+  return progressNow(currentBlock(counted).state).passed ? moveOnUp(counted) : anotherWay(counted);
 }
 
 function judged(state: StandState, { play: id, verdict }: Payload<"judged">): StandState {
@@ -105,30 +142,22 @@ function judged(state: StandState, { play: id, verdict }: Payload<"judged">): St
 function detailed(state: StandState, { play: id, bar, what }: Payload<"detailed">): StandState {
   const add = { ...(bar === undefined ? {} : { bar }), ...(what === undefined ? {} : { what }) };
   const plays = state.plays.map((play) => (play.id === id ? { ...play, ...add } : play));
-  return { ...state, plays };
+  const told = { ...state, plays };
+  // To cut around the flawed bars, one has to know them: now they may be known.
+  const waits = currentBlock(state).plan.ladder.afterFlawed.then === "cut";
+  return waits ? anotherWay(told) : told;
 }
 
-function skipped(state: StandState): StandState {
+function eased(state: StandState): StandState {
   const { state: block } = currentBlock(state);
-  const next = rungAbove(block.rungs, block.tempo);
-  return next ? withBlock(state, { ...freshCount, tempo: next.tempo }) : state;
-}
-
-function lowered(state: StandState, steps: number): StandState {
-  const { state: block } = currentBlock(state);
-  const rung = rungBelow(block.rungs, block.tempo, steps);
-  return rung ? withBlock(state, { ...freshCount, tempo: rung.tempo }) : state;
-}
-
-function narrowed(state: StandState, range: Payload<"narrowed">): StandState {
-  const { plan } = currentBlock(state);
-  const inside =
-    range.fromBar >= plan.fromBar && range.toBar <= plan.toBar && range.fromBar <= range.toBar;
-  return inside ? withBlock(state, { ...freshCount, ...range }) : state;
+  if (block.toppedOut) return state;
+  const said = withBlock(state, { ...block, easy: true });
+  return progressNow(currentBlock(said).state).passed ? moveOnUp(said) : said;
 }
 
 /** One event. `undone` is not among them: it is dealt with before, in {@link replay}. */
 function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }>): StandState {
+  const { plan, state: block } = currentBlock(state);
   switch (event.kind) {
     case "opened":
       return state;
@@ -138,21 +167,23 @@ function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }
       return judged(state, event.payload);
     case "detailed":
       return detailed(state, event.payload);
+    case "eased":
+      return eased(state);
     case "tempo-set":
-      return withBlock(state, { ...freshCount, tempo: event.payload.tempo, toppedOut: false });
+      return withBlock(state, atTempo(block, event.payload.tempo));
     case "repeated":
-      return withBlock(state, { ...freshCount, toppedOut: false });
+      return withBlock(state, again(block));
     case "skipped":
-      return skipped(state);
+      return withBlock(state, skipping(plan, block));
     case "lowered":
-      return lowered(state, event.payload.steps);
+      return withBlock(state, lowering(plan, block, event.payload.steps));
     case "narrowed":
-      return narrowed(state, event.payload);
+      return withBlock(state, narrowing(plan, block, event.payload));
     case "offer-declined":
-      return withBlock(state, { flawedOnRung: 0 });
+      return withBlock(state, { ...block, flawedOnRung: 0 });
     case "rest-began": {
       const resting = { since: event.at, seconds: event.payload.seconds };
-      return { ...withBlock(state, { flawedOnRung: 0 }), resting };
+      return { ...withBlock(state, { ...block, flawedOnRung: 0 }), resting };
     }
     case "rest-ended":
       return without(state, "resting");

@@ -72,7 +72,7 @@ class Player {
   }
 
   plays(): string {
-    const { fromBar, toBar } = currentBlock(this.state).state;
+    const { fromBar, toBar } = currentBlock(this.state).state.segment;
     const tempo = nextTempo(this.state);
     return this.does("played", { tempo, seconds: 6, fromBar, toBar, complete: true });
   }
@@ -90,7 +90,12 @@ class Player {
   }
 
   get block() {
-    return currentBlock(this.state).state;
+    const block = currentBlock(this.state).state;
+    return {
+      ...block,
+      verdicts: block.counted.map(({ verdict }) => verdict),
+      passed: block.passed.map(({ tempo }) => tempo + 0),
+    };
   }
 }
 
@@ -147,7 +152,7 @@ describe("at the stand", () => {
     player.does("narrowed", { fromBar: 6, toBar: 7 });
     expect(offersAnotherWay(player.state)).toBe(false);
     player.playsAndJudges("cc");
-    expect(player.block).toMatchObject({ fromBar: 5, toBar: 8, tempo: 60, passed: [] });
+    expect(player.block).toMatchObject({ extent: "rung", tempo: 60, passed: [] });
   });
 
   test("slower, faster, lower and skip move the tempo and begin the count again", () => {

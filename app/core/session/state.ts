@@ -1,5 +1,5 @@
-import type { Verdict } from "~/core/gate";
-import type { Rung } from "~/core/ladder";
+import type { JudgedPlay, Verdict } from "~/core/gate";
+import type { Rung, Segment } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
 import type { Ending, Flaw } from "./events";
 import type { Block, SessionPlan } from "./plan";
@@ -9,32 +9,50 @@ export interface Play {
   readonly id: string;
   readonly at: number;
   readonly blockIndex: number;
+  /** Index of the rung that it was a play of. */
+  readonly rung: number;
   readonly tempo: Bpm;
+  /** The fastest tempo in it: that of the fast plays of a cycle, else the tempo. */
+  readonly top: Bpm;
+  /** How much of the passage was played; above 1 in context. */
+  readonly share: number;
+  /** What was done instead of the whole task, if anything. */
+  readonly layer: string | undefined;
   readonly seconds: number;
   readonly fromBar: number;
   readonly toBar: number;
   readonly complete: boolean;
   /** The slow play at the end; recorded, but it opens no gate. */
   readonly endingWell: boolean;
+  readonly spread?: number | undefined;
   readonly verdict?: Verdict;
   readonly bar?: number;
   readonly what?: Flaw;
 }
 
+/** Which bars of the rung are played now: its own, fewer of them, or more around them. */
+export type Extent = "rung" | "narrowed" | "context";
+
 /** Where one block stands. */
 export interface BlockState {
   readonly rungs: readonly Rung[];
+  /** Index of the rung that is played now. */
+  readonly rung: number;
   /** The tempo to play now; off the staircase when nudged by hand. */
   readonly tempo: Bpm;
-  readonly fromBar: number;
-  readonly toBar: number;
-  /** Verdicts since the rung (or its count) began. */
-  readonly verdicts: readonly Verdict[];
+  readonly extent: Extent;
+  readonly segment: Segment;
+  /** Judged plays since the rung (or its count) began. */
+  readonly counted: readonly JudgedPlay[];
+  /** The player has said that it feels easy. */
+  readonly easy: boolean;
   readonly flawedOnRung: number;
-  /** Tempi whose gate has passed on the whole passage, in order. */
-  readonly passed: readonly Bpm[];
-  /** The gate of the top rung has passed. */
+  /** Rungs whose gate has passed, in order, with the tempo at which it did. */
+  readonly passed: readonly { readonly rung: number; readonly tempo: Bpm }[];
+  /** The gate of the last rung has passed. */
   readonly toppedOut: boolean;
+  /** Left for today, because so many plays were flawed. */
+  readonly left: boolean;
   readonly activeSeconds: number;
 }
 
@@ -60,6 +78,9 @@ export const currentBlock = (state: StandState): { plan: Block; state: BlockStat
   state: state.blocks[state.blockIndex]!,
 });
 
+/** The rung that is played now. */
+export const rungNow = ({ rungs, rung }: BlockState): Rung => rungs[rung]!;
+
 /** The tempo of the play that comes next. */
 export const nextTempo = (state: StandState): Bpm =>
   state.endingWell ?? currentBlock(state).state.tempo;
@@ -68,7 +89,7 @@ export const nextTempo = (state: StandState): Bpm =>
 export function offersAnotherWay(state: StandState): boolean {
   const { plan, state: block } = currentBlock(state);
   const busy = state.ended ?? state.resting ?? state.endingWell;
-  return busy === undefined && block.flawedOnRung >= plan.ladder.offerAfter;
+  return busy === undefined && !block.left && block.flawedOnRung >= plan.ladder.afterFlawed.plays;
 }
 
 /**
@@ -78,18 +99,20 @@ export function offersAnotherWay(state: StandState): boolean {
 export function barsWhereItFailed(
   state: StandState,
 ): { readonly fromBar: number; readonly toBar: number } | undefined {
-  const { plan, state: block } = currentBlock(state);
+  const { state: block } = currentBlock(state);
+  const { segment } = block;
   const here = state.plays.filter(
     (play) =>
       play.blockIndex === state.blockIndex &&
+      play.rung === block.rung &&
       play.tempo === block.tempo &&
       play.verdict === "flawed" &&
       play.bar !== undefined,
   );
   if (here.length === 0) return undefined;
   const flawed = here.map((play) => play.bar!);
-  const fromBar = Math.min(...flawed);
-  const toBar = Math.min(plan.toBar, Math.max(Math.max(...flawed), fromBar + 1));
-  const wholePassage = fromBar === block.fromBar && toBar === block.toBar;
-  return wholePassage ? undefined : { fromBar, toBar };
+  const fromBar = Math.max(segment.fromBar, Math.min(...flawed));
+  const toBar = Math.min(segment.toBar, Math.max(Math.max(...flawed), fromBar + 1));
+  const allOfIt = fromBar === segment.fromBar && toBar === segment.toBar;
+  return allOfIt || toBar < fromBar ? undefined : { fromBar, toBar };
 }

@@ -1,4 +1,6 @@
-import { currentBlock, type BlockState, type StandState } from "./state";
+import { wayOf, type Place } from "~/core/ladder";
+import { fastTempo } from "./loop";
+import { currentBlock, rungNow, type BlockState, type StandState } from "./state";
 
 /** What came of one block; everything that the desk counts is derived from this and the plays. */
 export interface BlockSummary {
@@ -13,9 +15,20 @@ export interface BlockSummary {
   readonly clean: number;
   readonly activeSeconds: number;
   readonly toppedOut: boolean;
+  /** The place in the ladder at which it ended, and the way in which that is a place. */
+  readonly place: Place;
+  readonly way: string;
 }
 
-const fastest = ({ passed }: BlockState) => (passed.length ? Math.max(...passed) : undefined);
+/** The fastest tempo at which the whole passage, as it should be, passed its gate. */
+function fastest({ passed, rungs }: BlockState): number | undefined {
+  const tempi = passed.flatMap(({ rung: index, tempo }) => {
+    const rung = rungs[index]!;
+    const whole = rung.share === 1 && (rung.task?.full ?? true);
+    return whole ? fastTempo(rung, tempo) : [];
+  });
+  return tempi.length ? Math.max(...tempi) : undefined;
+}
 
 /** A line per block that was begun. */
 export function summarise(state: StandState): BlockSummary[] {
@@ -34,6 +47,8 @@ export function summarise(state: StandState): BlockSummary[] {
         clean: judged.filter(({ verdict }) => verdict === "clean").length,
         activeSeconds: block.activeSeconds,
         toppedOut: block.toppedOut,
+        place: { phase: rungNow(block).phase, stage: rungNow(block).stage },
+        way: wayOf(plan.ladder),
       },
     ];
   });

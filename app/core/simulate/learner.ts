@@ -1,5 +1,5 @@
 import type { Verdict } from "~/core/gate";
-import { cleanProbability } from "~/core/record";
+import { CEILING_PROBABILITY, cleanProbability, tempoAt } from "~/core/record";
 import type { Bpm } from "~/core/units";
 import type { Random } from "./random";
 
@@ -22,6 +22,12 @@ export interface LearnerTraits {
   readonly width: number;
 }
 
+export interface Played {
+  readonly tempo: Bpm;
+  readonly chance: number;
+  readonly effort: number;
+}
+
 export class Learner {
   private gain = 0;
   private playsToday = 0;
@@ -35,16 +41,30 @@ export class Learner {
     return Math.log(this.traits.ability) + this.gain - this.traits.fatigue * this.playsToday;
   }
 
-  /** One play at a tempo, with what it teaches. */
-  play(tempo: Bpm): Verdict {
-    const chance = cleanProbability({ centre: this.centre, width: this.traits.width }, tempo);
+  /** P(clean) of the whole passage at a tempo, as able and as tired as now. */
+  readonly cleanAt = (tempo: number): number =>
+    cleanProbability({ centre: this.centre, width: this.traits.width }, tempo);
+
+  /** The tempo at which every other play of the whole passage breaks now. */
+  get ceiling(): number {
+    return tempoAt({ centre: this.centre, width: this.traits.width }, CEILING_PROBABILITY);
+  }
+
+  /**
+   * One play with its chance of being clean, and what it teaches. `tempo` is the fastest in it,
+   * `effort` how much of the passage was played, so that a link teaches less than the whole.
+   */
+  play({ tempo, chance, effort }: Played): Verdict {
     const clean = this.random() < chance;
-    this.playsToday++;
+    this.playsToday += effort;
     if (clean) {
       const distance = Math.abs(Math.log(tempo) - this.centre);
       const room = Math.log(this.traits.plateau / this.traits.ability) - this.gain;
       this.gain +=
-        this.traits.learning * Math.exp(-distance / 0.2) * Math.max(0, Math.min(1, room * 6));
+        effort *
+        this.traits.learning *
+        Math.exp(-distance / 0.2) *
+        Math.max(0, Math.min(1, room * 6));
     }
     return clean ? "clean" : "flawed";
   }

@@ -4,15 +4,19 @@ import {
   endWellTempo,
   FLAWS,
   initialState,
+  nextLoop,
   nextTempo,
   offersAnotherWay,
-  secondsOfLoop,
+  rungNow,
+  type BlockState,
   type Payload,
   type EventKind,
   type SessionEvent,
   type SessionPlan,
   type StandState,
 } from "~/core/session";
+import { loopSeconds } from "~/core/click";
+import { chanceOf } from "~/core/cost";
 import { bpm } from "~/core/units";
 import type { Learner } from "./learner";
 import { seededUuid, type Random } from "./random";
@@ -32,6 +36,11 @@ export interface Sitting {
   readonly painAfter?: number;
   readonly random: Random;
 }
+
+const EASY_CHANCE = 0.9;
+
+const waitsForEase = (block: BlockState): boolean =>
+  rungNow(block).gate.some(({ kind }) => kind === "easy") && !block.easy;
 
 /** Someone at the stand: reads the state, plays, judges, and answers what the stand offers. */
 class SimulatedPlayer {
@@ -66,21 +75,28 @@ class SimulatedPlayer {
   }
 
   playOnce(learner: Learner): void {
-    const { plan, state: block } = currentBlock(this.state);
+    const { state: block } = currentBlock(this.state);
+    const rung = rungNow(block);
     const tempo = nextTempo(this.state);
-    const seconds = secondsOfLoop(plan, tempo);
-    const verdict = learner.play(tempo);
-    const { fromBar, toBar } = block;
+    const seconds = loopSeconds(nextLoop(this.state, undefined));
+    const { fromBar, toBar } = block.segment;
     this.wait(seconds * 0.8);
     const play = this.emit("played", { tempo, seconds, fromBar, toBar, complete: true });
     this.wait(seconds * 0.2);
+    const { share, top } = this.state.plays.at(-1)!;
+    const chance = chanceOf({ ...rung, tempo, share }, learner.cleanAt);
+    const verdict = learner.play({ tempo: top, chance, effort: Math.min(1, share) });
     this.emit("judged", { play, verdict });
-    if (verdict === "flawed" && this.sitting.random() < 0.5) {
-      const weak = (this.sitting.weakBars ?? []).filter((bar) => bar >= fromBar && bar <= toBar);
-      const anywhere = fromBar + Math.floor(this.sitting.random() * (toBar - fromBar + 1));
-      const bar = weak.length && this.sitting.random() < 0.75 ? this.pick(weak) : anywhere;
-      this.emit("detailed", { play, bar, what: this.pick(FLAWS) });
-    }
+    if (verdict === "flawed" && this.sitting.random() < 0.5) this.tell(play, fromBar, toBar);
+    if (verdict === "clean" && chance > EASY_CHANCE && waitsForEase(block)) this.emit("eased", {});
+  }
+
+  /** Where it went wrong, and what. */
+  private tell(play: string, fromBar: number, toBar: number): void {
+    const weak = (this.sitting.weakBars ?? []).filter((bar) => bar >= fromBar && bar <= toBar);
+    const anywhere = fromBar + Math.floor(this.sitting.random() * (toBar - fromBar + 1));
+    const bar = weak.length && this.sitting.random() < 0.75 ? this.pick(weak) : anywhere;
+    this.emit("detailed", { play, bar, what: this.pick(FLAWS) });
   }
 
   answer(): void {
@@ -89,6 +105,11 @@ class SimulatedPlayer {
       this.emit("rest-ended", {});
     }
     if (offersAnotherWay(this.state)) this.emit("lowered", { steps: 1 });
+  }
+
+  private get isThrough(): boolean {
+    const { toppedOut, left } = currentBlock(this.state).state;
+    return toppedOut || left;
   }
 
   private outOfTime(blockEnds: number): boolean {
@@ -104,7 +125,7 @@ class SimulatedPlayer {
       if (this.hurts) return;
       if (index > 0) this.emit("moved-on", {});
       const ends = this.at + this.sitting.minutes[index]! * 60_000;
-      while (!this.outOfTime(ends) && !currentBlock(this.state).state.toppedOut) {
+      while (!this.outOfTime(ends) && !this.isThrough) {
         this.playOnce(this.sitting.learners[index]!);
         this.answer();
       }

@@ -58,9 +58,12 @@ const sit = (seed: number, change: { painAfter?: number } = {}) => {
   });
 };
 
+const playWhole = (learner: Learner, tempo: number) =>
+  learner.play({ tempo: bpm(tempo), chance: learner.cleanAt(tempo), effort: 1 });
+
 /** Share of clean plays at a tempo, without letting the learner change. */
 const cleanShare = (learner: () => Learner, tempo: number) => {
-  const plays = Array.from({ length: 400 }, () => learner().play(bpm(tempo)));
+  const plays = Array.from({ length: 400 }, () => playWhole(learner(), tempo));
   return plays.filter((verdict) => verdict === "clean").length / plays.length;
 };
 
@@ -78,7 +81,7 @@ describe("the learner", () => {
     const random = seeded(2);
     const learner = new Learner({ ...traits, fatigue: 0 }, random);
     const at = (tempo: number) => {
-      const verdicts = Array.from({ length: 200 }, () => learner.play(bpm(tempo)));
+      const verdicts = Array.from({ length: 200 }, () => playWhole(learner, tempo));
       return verdicts.filter((verdict) => verdict === "clean").length;
     };
     const before = at(72);

@@ -1,4 +1,5 @@
 export { insertPerson, setNoVerdict, studentById, studentsOf } from "./people";
+export { dropKeptLadder, keepLadder, keptLadders, type KeptLadder } from "./kept-ladders";
 export { refreshStatistics } from "./maintenance";
 export {
   insertLadder,
@@ -18,6 +19,7 @@ export {
 } from "./pieces";
 export { playedDays, putPassageDay, replaceSession } from "./projections";
 export {
+  ceilingsOfPerson,
   flawsByBar,
   flawsOfSession,
   latestOfEach,

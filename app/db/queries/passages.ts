@@ -7,7 +7,8 @@ const PASSAGE = `
   select passage.id, passage.person_id, passage.piece_id, passage.name, passage.focus,
          passage.from_bar, passage.to_bar, passage.pickup_beats, passage.end_beats,
          passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
-         latest.end_tempo as ended_tempo, estimate.reached_tempo,
+         latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
+         estimate.reached_tempo,
          estimate.comfortable, estimate.ceiling, latest.day as last_day
   from passage
   join piece on piece.id = passage.piece_id
@@ -15,7 +16,7 @@ const PASSAGE = `
     select ladder from ladder where passage_id = passage.id order by number desc limit 1
   ) ladder on true
   left join lateral (
-    select end_tempo, session_block.day from session_block
+    select end_tempo, end_phase, end_stage, way, session_block.day from session_block
     join session_outcome using (session_id)
     where passage_id = passage.id and plays > 0
     order by started_at desc limit 1

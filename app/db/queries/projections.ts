@@ -42,21 +42,24 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
   );
   await db.execute(
     `insert into session_block (session_id, position, studio_id, person_id, passage_id, day,
-       start_tempo, end_tempo, reached_tempo, target_tempo, plays, clean, active_seconds, topped_out)
+       start_tempo, end_tempo, reached_tempo, target_tempo, plays, clean, active_seconds, topped_out,
+       end_phase, end_stage, way)
      select $1, ordinality, $2, $3, "passageId", $4, "startTempo", "endTempo", "reachedTempo",
-       "targetTempo", plays, clean, "activeSeconds", "toppedOut"
+       "targetTempo", plays, clean, "activeSeconds", "toppedOut",
+       (place ->> 'phase')::integer, (place ->> 'stage')::integer, way
      from rows from (jsonb_to_recordset($5::jsonb) as ("passageId" uuid, "startTempo" numeric,
        "endTempo" numeric, "reachedTempo" numeric, "targetTempo" numeric, plays integer, clean integer,
-       "activeSeconds" numeric, "toppedOut" boolean)) with ordinality`,
+       "activeSeconds" numeric, "toppedOut" boolean, place jsonb, way text)) with ordinality`,
     [it.sessionId, it.studioId, it.personId, it.day, JSON.stringify(it.blocks)],
   );
   await db.execute(
     `insert into rep (id, session_id, studio_id, passage_id, day, at, tempo, verdict,
-       from_bar, to_bar, flaw_bar, flaw_what)
-     select id, $1, $2, "passageId", $3, to_timestamp(at / 1000.0), tempo, verdict,
-       "fromBar", "toBar", bar, what
+       from_bar, to_bar, flaw_bar, flaw_what, share, layer)
+     select id, $1, $2, "passageId", $3, to_timestamp(at / 1000.0), top, verdict,
+       "fromBar", "toBar", bar, what, round(share, 4), layer
      from jsonb_to_recordset($4::jsonb) as rep (id uuid, "passageId" uuid, at numeric,
-       tempo numeric, verdict text, "fromBar" integer, "toBar" integer, bar integer, what text)`,
+       top numeric, verdict text, "fromBar" integer, "toBar" integer, bar integer, what text,
+       share numeric, layer text)`,
     [it.sessionId, it.studioId, it.day, JSON.stringify(it.reps)],
   );
 }

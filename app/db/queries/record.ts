@@ -7,7 +7,10 @@ import { dayRow, idRow, tempoRow } from "./rows";
 
 const verdictRow = v.picklist(["clean", "flawed"]);
 
-/** Judged plays of a passage between two days, both included: what an estimate is made from. */
+/**
+ * Judged plays of a passage between two days, both included: what an estimate is made from. Plays
+ * that were only a layer of the task say nothing of the whole and are left out.
+ */
 export const repsOfPassage = (
   db: Queries,
   studioId: string,
@@ -16,10 +19,16 @@ export const repsOfPassage = (
   to: Day,
 ) =>
   db.many(
-    v.object({ tempo: tempoRow, verdict: verdictRow, day: dayRow, count: v.number() }),
-    `select tempo, verdict, day, count(*) as count from rep
-     where studio_id = $1 and passage_id = $2 and day between $3 and $4
-     group by tempo, verdict, day order by day, tempo, verdict`,
+    v.object({
+      tempo: tempoRow,
+      verdict: verdictRow,
+      day: dayRow,
+      share: v.number(),
+      count: v.number(),
+    }),
+    `select tempo, verdict, day, share, count(*) as count from rep
+     where studio_id = $1 and passage_id = $2 and day between $3 and $4 and layer is null
+     group by tempo, verdict, day, share order by day, tempo, verdict, share`,
     [studioId, passageId, from, to],
   );
 
@@ -64,6 +73,15 @@ export const passageDays = (db: Queries, studioId: string, passageId: string) =>
      where passage_day.studio_id = $1 and passage_id = $2
      group by passage_day.passage_id, passage_day.day order by passage_day.day`,
     [studioId, passageId],
+  );
+
+/** The ceilings estimated after each practice day, of all passages of a student. */
+export const ceilingsOfPerson = (db: Queries, studioId: string, personId: string) =>
+  db.many(
+    v.object({ passage_id: idRow, ceiling: v.number() }),
+    `select passage_id, ceiling from passage_day join passage on passage.id = passage_id
+     where passage_day.studio_id = $1 and person_id = $2 order by passage_id, day`,
+    [studioId, personId],
   );
 
 const minutesRow = v.object({ person_id: idRow, day: dayRow, minutes: v.number() });

@@ -65,6 +65,9 @@ export const passageRow = v.pipe(
     piece: pieceRow,
     ladder: v.nullable(ladderSchema),
     ended_tempo: v.nullable(tempoRow),
+    end_phase: v.nullable(v.number()),
+    end_stage: v.nullable(v.number()),
+    way: v.nullable(v.string()),
     reached_tempo: v.nullable(tempoRow),
     comfortable: v.nullable(v.number()),
     ceiling: v.nullable(v.number()),
@@ -83,7 +86,15 @@ export const passageRow = v.pipe(
     stateSet: row.state_set,
     piece: row.piece,
     ladder: row.ladder,
-    endedTempo: row.ended_tempo,
+    /** Where the latest session ended, and in which row of schools that is a place. */
+    ended:
+      row.ended_tempo === null
+        ? null
+        : {
+            tempo: row.ended_tempo,
+            place: { phase: row.end_phase ?? 0, stage: row.end_stage ?? 0 },
+            way: row.way ?? "",
+          },
     reachedTempo: row.reached_tempo,
     comfortable: row.comfortable,
     ceiling: row.ceiling,

@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { barsWhereItFailed, currentBlock } from "~/core/session";
-import { rungBelow } from "~/core/ladder";
+import { rungBefore } from "~/core/ladder";
 import { words } from "~/words";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
@@ -16,10 +16,11 @@ interface AnotherWayProps {
 export function AnotherWay({ view, runner, restSeconds }: AnotherWayProps) {
   const { offer } = words.stand;
   const { plan, state: block } = currentBlock(view.state);
-  const below = rungBelow(block.rungs, block.tempo, 1);
-  const canLower = below !== undefined && below.tempo < block.tempo;
+  const below = rungBefore(block.rungs, block.rung, block.tempo, 1);
+  const canLower = below !== undefined && below.index !== block.rung;
   const narrow = barsWhereItFailed(view.state);
-  const told = plan.ladder.hidden ? undefined : below?.tempo;
+  const slower = below !== undefined && below.tempo < block.tempo;
+  const told = plan.ladder.hidden || !slower ? undefined : below.tempo;
   return (
     <section className={styles.choice} aria-live="polite">
       <h2>{offer.title(block.flawedOnRung)}</h2>

@@ -1,8 +1,10 @@
+import type { MapBar } from "~/core/click";
+import { currentBlock, type StandState } from "~/core/session";
 import { words } from "~/words";
 import { AnotherWay } from "./another-way";
 import { BeatLight } from "./beat-light";
 import { RestClock } from "./rest-clock";
-import { TopReached } from "./top-reached";
+import { LeftForToday, TopReached } from "./top-reached";
 import type { StandRunner } from "./runner";
 import { questionOf, type StandView } from "./view";
 import type { Position } from "./use-stand";
@@ -23,6 +25,7 @@ export function BottomFields(props: BottomFieldsProps) {
   const question = questionOf(state, transport);
   if (question === "rest") return <RestClock resting={state.resting!} runner={runner} />;
   if (question === "top") return <TopReached view={view} runner={runner} />;
+  if (question === "left") return <LeftForToday view={view} runner={runner} />;
   if (question === "another-way") {
     return <AnotherWay view={view} runner={runner} restSeconds={props.restSeconds} />;
   }
@@ -78,13 +81,26 @@ export function BottomFields(props: BottomFieldsProps) {
 function phaseWord({ state, transport }: StandView, position: Position | undefined): string {
   const { stand } = words;
   if (transport === "breather" && !state.pending) return stand.phase.judged;
-  if (transport === "count-in" && position) {
-    return stand.countInBar(position.bar.number, position.bar.of);
-  }
-  if (transport === "play" && position) {
-    return position.bar.part === "play" ? stand.playBar(position.bar.number) : stand.pickup;
-  }
+  if (transport === "count-in" && position) return countInWord(position.bar);
+  if (transport === "play" && position) return playWord(state, position.bar);
   return stand.phase[transport];
+}
+
+function countInWord({ part, number, of }: MapBar): string {
+  const { stand } = words;
+  if (part === "inner") return stand.inner;
+  return stand.countInBar(part === "lead" ? of : number, of);
+}
+
+/** The bar, and in a cycle the pace, with the next one announced before it comes. */
+function playWord(state: StandState, { part, number, pace, tempo, then }: MapBar): string {
+  const { stand } = words;
+  const { fromBar } = currentBlock(state).state.segment;
+  const bar = part === "lead" && number < fromBar ? stand.pickup : stand.playBar(number);
+  if (pace === "steady") return bar;
+  const { hidden } = currentBlock(state).plan.ladder;
+  const now = hidden ? stand.pace[pace]! : stand.paceNow(stand.pace[pace]!, tempo);
+  return then && then !== pace ? stand.paceNext(stand.pace[then]!) : now;
 }
 
 function Notehead({ open = false }: { open?: boolean }) {

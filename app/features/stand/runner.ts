@@ -1,4 +1,3 @@
-import { loopMap, type MapBar } from "~/core/click";
 import {
   currentBlock,
   endWellTempo,
@@ -13,13 +12,13 @@ import {
   type StandState,
 } from "~/core/session";
 import type { Verdict } from "~/core/gate";
-import { tempo as tempoFrom, type Bpm } from "~/core/units";
+import { tempo as tempoFrom } from "~/core/units";
 import type { MarkerPassed, Scheduled } from "~/audio/engine";
 import { Ledger } from "./ledger";
-import { openSound, type Sound } from "./sound";
+import { LoopSound } from "./loop-sound";
+import { TappedAlong } from "./tapped-along";
 import { canPlayOn, isLastBlock, questionOf, type StandView, type Transport } from "./view";
 
-const LEAD_SECONDS = 0.15;
 const RESTART_SECONDS = 0.8;
 const NUDGE_BPM = 2;
 const NERVOUS_MS = 800;
@@ -45,11 +44,8 @@ export class StandRunner {
   private early = false;
   private judgedAt = 0;
   private ready = false;
-  private sound: Sound | undefined;
-  private heard: Scheduled | undefined;
-  private next: Scheduled | undefined;
-  private tempoHeard: Bpm | undefined;
-  private tempoSent: Bpm | undefined;
+  private readonly sound = new LoopSound();
+  private readonly taps = new TappedAlong();
   private restTimer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(private readonly options: RunnerOptions) {
@@ -110,15 +106,14 @@ export class StandRunner {
   private async startNow(): Promise<void> {
     // A second press finds the loop running and must not lay another one over it.
     if (!this.ready || this.state.ended || this.transport !== "stopped") return;
-    this.sound ??= await openSound(
+    await this.sound.open(
       this.options.volume,
       (passed) => void this.inOrder(() => this.onMarker(passed)),
     );
-    await this.sound.resume();
     if (this.ledger.events.length === 0) await this.write("opened", {});
     if (this.state.resting) await this.write("rest-ended", {});
     if (this.state.pending) return this.go("asking");
-    this.playFrom(this.sound.now() + LEAD_SECONDS);
+    this.playFrom(0);
   }
 
   pause(): void {
@@ -128,59 +123,57 @@ export class StandRunner {
 
   private silence(): void {
     clearTimeout(this.restTimer);
-    this.sound?.engine.stop();
-    this.heard = undefined;
-    this.next = undefined;
+    this.sound.stop();
     this.early = false;
   }
 
   /** Sends the next loop ahead, to begin at a time of the audio context. */
   private playFrom(at: number): void {
-    if (!this.sound) return;
-    const map = loopMap(nextLoop(this.state, this.tempoHeard));
-    const start = Math.max(at, this.sound.now() + LEAD_SECONDS);
-    const scheduled = this.sound.engine.schedule(map, start);
-    this.tempoSent = nextTempo(this.state);
-    if (this.transport === "breather") this.next = scheduled;
+    const request = nextLoop(this.state, this.sound.tempoHeard);
+    const scheduled = this.sound.send(request, at);
+    if (!scheduled) return;
+    this.sound.drone(request.click.drone);
+    if (this.transport === "breather") this.sound.next = scheduled;
     else this.begin(scheduled);
   }
 
   private begin(scheduled: Scheduled): void {
-    this.heard = scheduled;
-    this.next = undefined;
-    // Only what began was heard: a loop that is withdrawn changes no tempo for the ear.
-    this.tempoHeard = this.tempoSent;
+    this.sound.begin(scheduled);
+    this.taps.clear();
     this.go("count-in");
   }
 
   private async onMarker({ scheduled, name }: MarkerPassed): Promise<void> {
-    if (scheduled.mapId !== this.heard?.mapId) return;
+    if (scheduled.mapId !== this.sound.heard?.mapId) return;
     if (name === "play-began") this.go("play");
     if (name === "play-ended") await this.playEnded(true);
     if (name === "map-ended") this.mapEnded();
   }
 
   private async playEnded(complete: boolean): Promise<void> {
-    const { fromBar, toBar } = currentBlock(this.state).state;
+    const { fromBar, toBar } = currentBlock(this.state).state.segment;
     const tempo = nextTempo(this.state);
-    const whole = this.heard?.map.duration ?? 0;
-    const begun = this.heard && this.sound ? this.sound.now() - this.heard.start : 0;
-    const seconds = complete ? whole : Math.max(0, Math.min(whole, begun));
+    const { heard, gone } = this.sound;
+    const whole = heard?.map.duration ?? 0;
+    const seconds = complete ? whole : Math.min(whole, gone);
+    const spread = heard && complete ? this.taps.spread(heard.map) : undefined;
+    const measured = spread === undefined ? {} : { spread };
     const early = this.early;
     this.early = false;
     this.transport = "breather";
-    await this.write("played", { tempo, seconds, fromBar, toBar, complete });
+    await this.write("played", { tempo, seconds, fromBar, toBar, complete, ...measured });
     if (early) await this.judgeNow("clean");
   }
 
   private mapEnded(): void {
-    if (this.next) return this.begin(this.next);
+    if (this.sound.next) return this.begin(this.sound.next);
     if (this.transport !== "breather") return;
     if (canPlayOn(this.state) && !this.state.pending) return this.playFrom(0);
     if (this.state.pending && this.options.plan.noVerdict === "again") {
       this.transport = "stopped";
       return this.playFrom(0);
     }
+    this.sound.drone(null);
     this.go(this.state.pending ? "asking" : "stopped");
   }
 
@@ -193,6 +186,7 @@ export class StandRunner {
       if (question === "verdict") return this.judgeNow("clean");
       if (this.justJudged()) return;
       if (question === "rest") return this.endRestNow();
+      if (question === "left") return this.moveOnNow();
       if (question === "top") return isLastBlock(this.state) ? this.endWellNow() : this.moveOnNow();
       if (question === "another-way") return this.afterOffer("offer-declined", {});
       if (this.transport === "stopped") return this.startNow();
@@ -223,7 +217,7 @@ export class StandRunner {
     await this.write("judged", { play, verdict });
     if (wasEndingWell) return this.endNow("ended-well");
     // A verdict that comes in the next count-in lets it go on, unless it moved the tempo.
-    if (late && canPlayOn(this.state) && nextTempo(this.state) === this.tempoHeard) return;
+    if (late && canPlayOn(this.state) && nextTempo(this.state) === this.sound.tempoHeard) return;
     this.settle();
   }
 
@@ -232,10 +226,10 @@ export class StandRunner {
       this.early = true;
       return this.changed();
     }
-    this.sound?.engine.stop();
+    this.sound.hush();
     this.early = false;
     await this.playEnded(false);
-    this.heard = undefined;
+    this.sound.stop();
     this.transport = "asking";
     await this.judgeNow("flawed");
   }
@@ -246,14 +240,15 @@ export class StandRunner {
     const restart = () => {
       this.silence();
       this.transport = "stopped";
-      if (this.sound && canPlayOn(this.state)) this.playFrom(this.sound.now() + RESTART_SECONDS);
+      if (this.sound.isOpen && canPlayOn(this.state))
+        this.playFrom(this.sound.now() + RESTART_SECONDS);
       else this.changed();
     };
     switch (this.transport) {
       case "breather":
-        this.dropNext();
-        if (this.heard && !this.state.pending && canPlayOn(this.state)) {
-          this.playFrom(this.heard.start + this.heard.map.duration);
+        this.sound.dropNext();
+        if (this.sound.heard && !this.state.pending && canPlayOn(this.state)) {
+          this.playFrom(this.sound.endsAt);
         }
         return this.changed();
       case "asking":
@@ -282,18 +277,13 @@ export class StandRunner {
     clearTimeout(this.restTimer);
     await this.write("rest-ended", {});
     this.go("stopped");
-    if (this.sound) this.playFrom(this.sound.now() + RESTART_SECONDS);
+    this.playFrom(this.sound.now() + RESTART_SECONDS);
   }
 
   /** Writes a decision that changes what is played, and plays that. */
   private async decide<K extends EventKind>(kind: K, payload: Payload<K>): Promise<void> {
     await this.write(kind, payload);
     this.settle();
-  }
-
-  private dropNext(): void {
-    if (this.next) this.sound?.engine.withdraw(this.next);
-    this.next = undefined;
   }
 
   /** Takes the last decision back. A verdict taken back is asked for again. */
@@ -314,6 +304,22 @@ export class StandRunner {
       if (next.ok) await this.decide("tempo-set", { tempo: next.value });
     });
 
+  /** A tempo that was tapped. */
+  setTempo = (bpm: number) =>
+    this.inOrder(async () => {
+      const next = tempoFrom(bpm);
+      if (next.ok) await this.decide("tempo-set", { tempo: next.value });
+    });
+
+  /** The player says that it feels easy. */
+  ease = () => this.inOrder(() => this.decide("eased", {}));
+
+  /** A tap along with the play, at an event's time stamp. */
+  tap(timeStamp: number): void {
+    const at = this.transport === "play" ? this.sound.heardAt(timeStamp) : undefined;
+    if (at !== undefined) this.taps.add(at);
+  }
+
   repeat = () => this.inOrder(() => this.decide("repeated", {}));
   skip = () => this.inOrder(() => this.decide("skipped", {}));
   again = () => this.inOrder(() => this.afterOffer("repeated", {}));
@@ -323,7 +329,7 @@ export class StandRunner {
 
   private async afterOffer<K extends EventKind>(kind: K, payload: Payload<K>): Promise<void> {
     await this.decide(kind, payload);
-    if (this.transport === "stopped" && this.sound) {
+    if (this.transport === "stopped" && canPlayOn(this.state)) {
       this.playFrom(this.sound.now() + RESTART_SECONDS);
     }
   }
@@ -340,7 +346,7 @@ export class StandRunner {
     this.silence();
     this.transport = "stopped";
     if (isLastBlock(this.state)) return this.endNow("finished");
-    this.tempoHeard = undefined;
+    this.sound.tempoHeard = undefined;
     await this.write("moved-on", {});
   }
 
@@ -378,23 +384,17 @@ export class StandRunner {
   };
 
   setVolume(volume: number): void {
-    this.sound?.engine.setVolume(volume);
+    this.sound.setVolume(volume);
   }
 
   /** The bar and beat that are heard now. */
-  position(): { bar: MapBar; beat: number } | undefined {
-    if (!this.heard || !this.sound) return undefined;
-    const at = this.sound.clock.heardNow() - this.heard.start;
-    const bar = this.heard.map.bars.findLast(({ start }) => start <= at);
-    if (!bar || at > bar.start + bar.duration) return undefined;
-    return { bar, beat: bar.beats.filter((beat) => beat <= at).length };
-  }
+  position = () => this.sound.position();
 
   flushed = (withinMs: number) => this.ledger.flushed(withinMs);
 
   dispose(): void {
     this.silence();
     this.ledger.dispose();
-    void this.sound?.close();
+    this.sound.close();
   }
 }

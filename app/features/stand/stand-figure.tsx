@@ -1,8 +1,19 @@
+import Button from "@mui/material/Button";
+import { useMemo } from "react";
 import { BeatUnitGlyph } from "~/components/beat-unit";
+import { lanesOf } from "~/components/rung-lane";
 import { Staircase, type Step } from "~/components/staircase";
-import { gateProgress } from "~/core/gate";
-import { staircase } from "~/core/ladder";
-import { currentBlock, nextTempo, secondsOfLoop } from "~/core/session";
+import type { RuleProgress } from "~/core/gate";
+import { natureOf, staircase } from "~/core/ladder";
+import {
+  currentBlock,
+  nextTempo,
+  progressNow,
+  rungNow,
+  secondsOfRung,
+  type Block,
+  type BlockState,
+} from "~/core/session";
 import { words } from "~/words";
 import { StandBars } from "./stand-bars";
 import type { StandRunner } from "./runner";
@@ -19,34 +30,59 @@ interface StandFigureProps {
 const TALL = 360;
 const FLAT = 190;
 
-/** The number, the count, the staircase, and the bars. */
+/** What was climbed on other days, below today's start; only a plain rise has such a thing. */
+function climbedBefore(plan: Block, lowest: number): Step[] {
+  const phase = plan.ladder.phases[plan.place.phase]!;
+  const nature = natureOf(phase.school.name);
+  if (plan.ladder.phases.length > 1 || nature.tempo !== "rises" || nature.daily) return [];
+  const all = staircase(plan.ladder, { start: plan.ladder.start, bars: plan.bars });
+  if (all.some(({ segment, stage }) => segment !== undefined || stage > 0)) return [];
+  return all
+    .filter((rung) => rung.tempo < lowest)
+    .map((rung): Step => ({
+      tempo: rung.tempo,
+      minutes: secondsOfRung(plan, rung),
+      status: "passed",
+    }));
+}
+
+function useSteps(plan: Block, { rungs, passed, rung: now, toppedOut }: BlockState): Step[] {
+  const climbed = useMemo(() => climbedBefore(plan, rungs[0]!.tempo), [plan, rungs]);
+  const drawn = useMemo(() => {
+    const lanes = lanesOf(rungs);
+    return rungs.map((rung, i) => ({
+      tempo: rung.tempo,
+      top: rung.top,
+      phase: rung.phase,
+      minutes: secondsOfRung(plan, rung),
+      lane: lanes[i],
+    }));
+  }, [plan, rungs]);
+  return useMemo(() => {
+    const done = new Set(passed.map(({ rung }) => rung));
+    const today = drawn.map((step, i): Step => {
+      if (i === now && !toppedOut) return { ...step, status: "now" };
+      return { ...step, status: done.has(i) ? "passed" : "ahead" };
+    });
+    return [...climbed, ...today];
+  }, [climbed, drawn, passed, now, toppedOut]);
+}
+
+/** The number, what is played, the count, the staircase, and the bars. */
 export function StandFigure({ view, position, runner }: StandFigureProps) {
   const { state } = view;
   const { plan, state: block } = currentBlock(state);
   const tempo = nextTempo(state);
   const hidden = plan.ladder.hidden && !block.toppedOut;
-  const progress = gateProgress(plan.ladder.gate, block.verdicts);
-  const rungNumber = block.rungs.findLastIndex((rung) => rung.tempo <= block.tempo) + 1;
-  // What lies below today's start was climbed on other days.
-  const climbed = staircase(plan.ladder, plan.ladder.start)
-    .filter((rung) => rung.tempo < plan.start)
-    .map((rung): Step => ({
-      tempo: rung.tempo,
-      minutes: secondsOfLoop(plan, rung.tempo),
-      status: "passed",
-    }));
-  const steps = block.rungs.map((rung): Step => {
-    const passed = block.passed.includes(rung.tempo);
-    const now = rung.tempo === block.tempo && !block.toppedOut;
-    return {
-      tempo: rung.tempo,
-      minutes: secondsOfLoop(plan, rung.tempo),
-      status: now ? "now" : passed ? "passed" : "ahead",
-    };
-  });
+  const steps = useSteps(plan, block);
+  // In a cycle the number is that of the play that is heard.
+  const sounding = position?.bar.part === "play" ? position.bar.tempo : tempo;
+  const { parts } = progressNow(block);
+  const top = steps.reduce((most, step) => Math.max(most, step.top ?? step.tempo), 0);
   return (
     <>
       <section className={styles.tempo} aria-live="polite">
+        <WhatToPlay plan={plan} block={block} hidden={hidden} />
         {hidden ? (
           <p className={styles.veil}>{words.stand.hiddenTempo}</p>
         ) : (
@@ -54,23 +90,30 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
             <span className={styles.unit}>
               <BeatUnitGlyph unit={plan.beatUnit} />
             </span>
-            <span data-testid="tempo">{Math.round(tempo)}</span>
+            <span data-testid="tempo">{Math.round(sounding)}</span>
           </p>
         )}
-        <Count gate={words.stand.gate(plan.ladder.gate)} {...progress} />
+        {parts.map((part, i) => (
+          <Count key={part.rule.kind} progress={part} also={i > 0} />
+        ))}
+        {parts.some(({ rule, passed }) => rule.kind === "easy" && !passed) && (
+          <Button variant="outlined" onClick={() => void runner?.ease()}>
+            {words.stand.easy}
+          </Button>
+        )}
       </section>
       <section className={styles.stairs}>
         <p className={styles.rung}>
           {state.endingWell === undefined
-            ? words.stand.rung(Math.max(1, rungNumber), block.rungs.length)
+            ? words.stand.rung(block.rung + 1, block.rungs.length)
             : words.stand.slowOne}
         </p>
         {/* One for wide stands, a flatter one for narrow ones; the style shows either. */}
         {[TALL, FLAT].map((height) => (
           <div key={height} className={height === TALL ? styles.tall : styles.flat}>
             <Staircase
-              steps={[...climbed, ...steps]}
-              target={plan.ladder.target}
+              steps={steps}
+              target={Math.max(plan.ladder.target, top)}
               hidden={hidden}
               height={height}
               large
@@ -83,13 +126,42 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
   );
 }
 
-const MOST_DRAWN = 12;
-
-/** Plays counted towards the gate: a row of noteheads that fill. */
-function Count({ gate, count, needed }: { gate: string; count: number; needed: number }) {
+/** A layer, a note value, a cycle: what is done, large, where it is not simply playing. */
+function WhatToPlay(props: { plan: Block; block: BlockState; hidden: boolean }) {
+  const { plan, block, hidden } = props;
+  const { task, cycle, links } = rungNow(block);
+  const fast = cycle && (plan.ladder.hidden && hidden ? undefined : cycle.fastTempo);
   return (
-    <p className={styles.count}>
-      {needed <= MOST_DRAWN && (
+    <>
+      {task && (
+        <p className={styles.task} data-testid="task">
+          {words.task(task)}
+        </p>
+      )}
+      {cycle && fast !== undefined && (
+        <p className={styles.cycle}>
+          {words.stand.cycle(cycle.slow, Math.round(block.tempo), cycle.fast, fast)}
+        </p>
+      )}
+      {links && links.of > 1 && (
+        <p className={styles.cycle} data-testid="links">
+          {words.capital(words.links(links))}
+        </p>
+      )}
+      {block.extent === "context" && <p className={styles.cycle}>{words.stand.context}</p>}
+    </>
+  );
+}
+
+const MOST_DRAWN = 12;
+const DRAWN = new Set(["in-a-row", "in-all", "of-last", "played"]);
+
+/** Plays counted towards a rule: a row of noteheads that fill. */
+function Count({ progress, also }: { progress: RuleProgress; also: boolean }) {
+  const { rule, count, needed } = progress;
+  return (
+    <p className={`${styles.count} ${also ? styles.also : ""}`}>
+      {DRAWN.has(rule.kind) && needed <= MOST_DRAWN && !also && (
         <svg viewBox={`0 0 ${needed * 30} 26`} height="34" aria-hidden>
           {Array.from({ length: needed }, (_, i) => (
             <ellipse
@@ -105,7 +177,11 @@ function Count({ gate, count, needed }: { gate: string; count: number; needed: n
         </svg>
       )}
       <span>
-        <strong data-testid="count">{words.stand.count(count, needed)}</strong> {gate}
+        {also && `${words.gate.and} `}
+        <strong {...(also ? {} : { "data-testid": "count" })}>
+          {words.stand.count(count, needed, rule.kind)}
+        </strong>{" "}
+        {words.stand.gate(rule)}
       </span>
     </p>
   );

@@ -10,6 +10,7 @@ import { keepForOffline } from "./keep-for-offline";
 import { NoteSheet } from "./note-sheet";
 import { StandFigure } from "./stand-figure";
 import { StandTop } from "./stand-top";
+import { TapSheet } from "./tap-sheet";
 import { Tools } from "./tools";
 import { useAwake, useOnlyWindow, usePosition, useStandRunner } from "./use-stand";
 import { useKeys } from "./use-keys";
@@ -53,7 +54,7 @@ function OpenStand({
   const { volume, setVolume } = useVolume();
   const url = `/studio/${studioId}/sessions/${sessionId}/events`;
   const { runner, view } = useStandRunner({ sessionId, plan, stored, url, volume });
-  const [sheet, setSheet] = useState<"help" | "note" | undefined>(undefined);
+  const [sheet, setSheet] = useState<"help" | "note" | "tap" | undefined>(undefined);
   const navigate = useNavigate();
   const { state, transport } = view;
   const running = transport !== "stopped";
@@ -78,6 +79,10 @@ function OpenStand({
     };
   }, [endedHere, ended, runner, navigate, studioId, sessionId]);
 
+  const openTap = () => {
+    runner?.pause();
+    setSheet("tap");
+  };
   const usable = held && view.ready && !ended;
   const act = (action: () => unknown) => () => void (usable && action());
   const toggle = act(() => (running ? runner?.pause() : runner?.start()));
@@ -95,6 +100,8 @@ function OpenStand({
       Backspace: undo,
       ArrowUp: act(() => runner?.nudge(1)),
       ArrowDown: act(() => runner?.nudge(-1)),
+      g: act(() => runner?.ease()),
+      m: act(() => openTap()),
       r: act(() => runner?.repeat()),
       s: act(() => runner?.skip()),
       t: act(() => runner?.takeRest(REST_SECONDS)),
@@ -143,8 +150,14 @@ function OpenStand({
         usable={usable}
         restSeconds={REST_SECONDS}
         onNote={() => setSheet("note")}
+        onTap={openTap}
       />
       <HelpSheet open={sheet === "help"} onClose={() => setSheet(undefined)} />
+      <TapSheet
+        open={sheet === "tap"}
+        onClose={() => setSheet(undefined)}
+        onTempo={(bpm) => void runner?.setTempo(bpm)}
+      />
       <NoteSheet
         open={sheet === "note"}
         onClose={() => setSheet(undefined)}

@@ -2,6 +2,7 @@ import Button from "@mui/material/Button";
 import {
   ChevronsRight,
   Coffee,
+  Drum,
   Hand,
   Minus,
   NotebookPen,
@@ -23,12 +24,13 @@ interface ToolsProps {
   readonly usable: boolean;
   readonly restSeconds: number;
   readonly onNote: () => void;
+  readonly onTap: () => void;
 }
 
 const SIZE = 20;
 
 /** Always at hand, never in the way. */
-export function Tools({ view, runner, usable, restSeconds, onNote }: ToolsProps) {
+export function Tools({ view, runner, usable, restSeconds, onNote, onTap }: ToolsProps) {
   const { stand } = words;
   const nothingToUndo = lastUndoable(view.events) === undefined;
   const tools = [
@@ -40,6 +42,7 @@ export function Tools({ view, runner, usable, restSeconds, onNote }: ToolsProps)
     },
     { label: stand.slower, icon: <Minus size={SIZE} />, act: () => runner?.nudge(-1) },
     { label: stand.faster, icon: <Plus size={SIZE} />, act: () => runner?.nudge(1) },
+    { label: stand.tapTempo, icon: <Drum size={SIZE} />, act: onTap },
     { label: stand.repeat, icon: <RotateCcw size={SIZE} />, act: () => runner?.repeat() },
     { label: stand.skip, icon: <ChevronsRight size={SIZE} />, act: () => runner?.skip() },
     { label: stand.rest, icon: <Coffee size={SIZE} />, act: () => runner?.takeRest(restSeconds) },

@@ -5,32 +5,55 @@ import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
 import styles from "./bottom-fields.module.css";
 
-/** The gate of the top rung has passed: on to the next passage, or end well. */
-export function TopReached(props: { view: StandView; runner: StandRunner | undefined }) {
-  const { runner } = props;
-  const { state } = props.view;
+interface ChoiceProps {
+  readonly view: StandView;
+  readonly runner: StandRunner | undefined;
+}
+
+/** The gate of the last rung has passed: on to the next passage, or end well. */
+export function TopReached({ view, runner }: ChoiceProps) {
   const { top } = words.stand;
-  const { state: block } = currentBlock(state);
-  const next = state.plan.blocks[state.blockIndex + 1];
+  const { state: block } = currentBlock(view.state);
   return (
     <section className={`${styles.choice} ${styles.reached}`} aria-live="polite">
       <h2>{top.title}</h2>
       <p>{top.sub(block.tempo)}</p>
-      <div className={styles.buttons}>
-        {next ? (
-          <Button variant="contained" onClick={() => void runner?.moveOn()}>
-            {top.next(next.pieceTitle)}
-          </Button>
-        ) : (
-          <Button variant="contained" onClick={() => void runner?.endWell()}>
-            {top.endWell}
-          </Button>
-        )}
-        <Button variant="outlined" onClick={() => void runner?.again()}>
-          {top.again}
-        </Button>
-        {!next && <Button onClick={() => void runner?.end("finished")}>{top.finish}</Button>}
-      </div>
+      <Onward view={view} runner={runner} again={top.again} />
     </section>
+  );
+}
+
+/** So many flawed plays that the ladder leaves it for today. */
+export function LeftForToday({ view, runner }: ChoiceProps) {
+  const { left, offer } = words.stand;
+  return (
+    <section className={styles.choice} aria-live="polite">
+      <h2>{left.title}</h2>
+      <p>{left.sub}</p>
+      <Onward view={view} runner={runner} again={offer.same} />
+    </section>
+  );
+}
+
+function Onward({ view, runner, again }: ChoiceProps & { again: string }) {
+  const { top } = words.stand;
+  const { state } = view;
+  const next = state.plan.blocks[state.blockIndex + 1];
+  return (
+    <div className={styles.buttons}>
+      {next ? (
+        <Button variant="contained" onClick={() => void runner?.moveOn()}>
+          {top.next(next.pieceTitle)}
+        </Button>
+      ) : (
+        <Button variant="contained" onClick={() => void runner?.endWell()}>
+          {top.endWell}
+        </Button>
+      )}
+      <Button variant="outlined" onClick={() => void runner?.again()}>
+        {again}
+      </Button>
+      {!next && <Button onClick={() => void runner?.end("finished")}>{top.finish}</Button>}
+    </div>
   );
 }

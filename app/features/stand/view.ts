@@ -18,11 +18,12 @@ export interface StandView {
 export function questionOf(
   state: StandState,
   transport: Transport,
-): "verdict" | "rest" | "top" | "another-way" | undefined {
+): "verdict" | "rest" | "top" | "left" | "another-way" | undefined {
   if (transport === "play" || state.pending) return "verdict";
   if (state.resting) return "rest";
-  const { toppedOut } = currentBlock(state).state;
+  const { toppedOut, left } = currentBlock(state).state;
   if (toppedOut && state.endingWell === undefined) return "top";
+  if (left && state.endingWell === undefined) return "left";
   return offersAnotherWay(state) ? "another-way" : undefined;
 }
 
@@ -30,7 +31,8 @@ export function questionOf(
 export function canPlayOn(state: StandState): boolean {
   if (state.ended || state.resting) return false;
   if (state.endingWell !== undefined) return true;
-  return !currentBlock(state).state.toppedOut && !offersAnotherWay(state);
+  const { toppedOut, left } = currentBlock(state).state;
+  return !toppedOut && !left && !offersAnotherWay(state);
 }
 
 export const isLastBlock = ({ blockIndex, plan }: StandState): boolean =>

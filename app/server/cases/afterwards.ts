@@ -1,5 +1,5 @@
-import { flawsOfSession, logEntry, passagesOfPerson, studentById } from "~/db/queries";
-import type { Services } from "../services";
+import { flawsOfSession, logEntry, passagesOfPerson, studentById, studioById } from "~/db/queries";
+import { todayIn, type Services } from "../services";
 import { passageLine } from "./passage-line";
 
 /** A session as it went; nothing while no event has arrived. */
@@ -7,13 +7,14 @@ export async function afterwardsPage(services: Services, studioId: string, sessi
   const { db } = services;
   const entry = await logEntry(db, studioId, sessionId);
   if (!entry) return undefined;
-  const [person, flaws, passages] = await Promise.all([
+  const [studio, person, flaws, passages] = await Promise.all([
+    studioById(db, studioId),
     studentById(db, studioId, entry.person_id),
     flawsOfSession(db, studioId, sessionId),
     passagesOfPerson(db, studioId, entry.person_id),
   ]);
   const next = passages
     .filter(({ id, ladder }) => ladder && entry.blocks.some((block) => block.passageId === id))
-    .map(passageLine);
+    .map((each) => passageLine(each, todayIn(services, studio)));
   return { person, entry, flaws, next };
 }

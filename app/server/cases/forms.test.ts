@@ -3,7 +3,7 @@ import { readForm } from "../form";
 import { ladder, pieceForm } from "../test/room";
 import { readPieceForm } from "./add-piece";
 import { newRoomSchema } from "./open-room";
-import { readLadder } from "./read-ladder";
+import { readLadder } from "./workshop";
 import { readToday } from "./read-today";
 
 const errors = (result: { ok: boolean; error?: { errors: object } }) =>
@@ -30,17 +30,27 @@ describe("forms", () => {
       made.set("ladder", text);
       return made;
     };
+    const range = { fromBar: 5, toBar: 12, pickupBeats: 0, endBeats: 0 };
+    const metres = [{ fromBar: 1, metre: { beats: 3, unit: 4 as const } }];
+    const passage = { ...range, piece: { metres } };
     const bad = (change: object) =>
-      errors(readLadder(form(JSON.stringify({ ...ladder(), ...change }))));
+      errors(readLadder(form(JSON.stringify({ ...ladder(), ...change })), passage));
+    const phase = (name: string, numbers: object) => ({
+      phases: [{ school: { name, numbers }, start: null, target: null }],
+    });
     expect(bad({})).toEqual([]);
     expect(bad({ target: 50 })).toEqual(["target"]);
-    expect(bad({ gate: { kind: "of-last", plays: 6, window: 5 } })).toEqual(["gate.plays"]);
-    expect(bad({ school: { name: "even-steps", numbers: { step: 0 } } })).toEqual([
-      "school.numbers.step",
+    expect(bad({ gate: [{ kind: "of-last", plays: 6, window: 5 }] })).toEqual(["gate.0.plays"]);
+    expect(bad(phase("even-steps", { step: 0 }))).toEqual(["phases.0.school.numbers.step"]);
+    expect(bad(phase("layers", { layers: [] }))).toEqual(["phases.0.school.numbers.layers"]);
+    const beats = { unit: "beat", size: 1, step: 1, window: 64 };
+    expect(bad({ ...phase("woven-chain", beats), start: 10, target: 400 })).toEqual([
+      "phases.0.school",
     ]);
+    expect(bad({ target: 400, overspeed: { in: "bpm", beyond: 5 } })).toEqual(["target"]);
     expect(bad({ start: NaN })).toEqual(["start"]);
-    expect(errors(readLadder(form("{")))).toEqual(["form"]);
-    expect(errors(readLadder(new FormData()))).toEqual(["form"]);
+    expect(errors(readLadder(form("{"), passage))).toEqual(["form"]);
+    expect(errors(readLadder(new FormData(), passage))).toEqual(["form"]);
   });
 
   test("a room without names, and a day without passages, are told what is missing", () => {

@@ -1,6 +1,7 @@
 import { suggestedState, type PassageState } from "~/core/score";
+import type { Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
-import { startToday } from "./start-session";
+import { wayInto } from "./way-into";
 
 /** What the teacher says of a passage, or else what its record suggests. */
 function stateOf(passage: Passage): PassageState {
@@ -10,7 +11,7 @@ function stateOf(passage: Passage): PassageState {
 }
 
 /** A passage as lists and ribbons show it. */
-export function passageLine(passage: Passage) {
+export function passageLine(passage: Passage, today: Day) {
   const { ladder, piece } = passage;
   return {
     id: passage.id,
@@ -24,11 +25,11 @@ export function passageLine(passage: Passage) {
     state: stateOf(passage),
     stateSet: passage.stateSet,
     comfortable: passage.comfortable,
-    ended: passage.endedTempo,
+    ended: passage.ended?.tempo ?? null,
     reached: passage.reachedTempo,
     target: ladder?.target ?? null,
     minutes: ladder?.minutes ?? null,
-    start: ladder ? startToday({ ...passage, ladder }) : null,
+    start: ladder ? wayInto({ ...passage, ladder }, today).start : null,
     lastDay: passage.lastDay,
   };
 }

@@ -8,9 +8,10 @@ import {
   passageById,
   retirePassage,
   setPassageState,
+  studioById,
   type Piece,
 } from "~/db/queries";
-import type { Services } from "../services";
+import { todayIn, type Services } from "../services";
 
 const LONGEST_NAME = 120;
 const shortText = v.pipe(
@@ -34,16 +35,27 @@ export async function cutPassage(
   return id;
 }
 
+export const passageOf = ({ db }: Services, studioId: string, passageId: string) =>
+  passageById(db, studioId, passageId);
+
+const sameDays = (a: Ladder, b: Ladder): boolean =>
+  JSON.stringify(a.phases) === JSON.stringify(b.phases) && a.target === b.target;
+
 /** Puts a ladder in force for a passage of the studio. */
 export async function setLadder(
-  { db, newId }: Services,
+  services: Services,
   studioId: string,
   passageId: string,
   ladder: Ladder,
 ): Promise<void> {
+  const { db, newId } = services;
   await db.transaction(async (tx) => {
-    await passageById(tx, studioId, passageId);
-    await insertLadder(tx, studioId, passageId, newId(), ladder);
+    const studio = await studioById(tx, studioId);
+    const { ladder: before } = await passageById(tx, studioId, passageId);
+    // The days of a ladder by the date run on while its way stays the same.
+    const goesOn = before?.setOn && sameDays(before, ladder);
+    const setOn = goesOn ? before.setOn : todayIn(services, studio);
+    await insertLadder(tx, studioId, passageId, newId(), { ...ladder, setOn });
   });
 }
 

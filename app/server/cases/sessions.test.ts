@@ -6,9 +6,10 @@ import { appendEvents } from "./append-events";
 import { putAway, setState } from "./passages";
 import { rebuildProjections } from "./rebuild";
 import { afterwardsPage } from "./afterwards";
-import { ladderPage, piecePage, progressPage } from "./passage-pages";
+import { piecePage, progressPage } from "./passage-pages";
 import { todayPage } from "./student-pages";
 import { weekOf } from "./week";
+import { workshopPage } from "./workshop";
 
 let room: Awaited<ReturnType<typeof furnishedRoom>>;
 beforeEach(async () => {
@@ -47,7 +48,7 @@ describe("a session", () => {
 
     const { passages } = await todayPage(room.services, room.studioId, room.personId);
     expect(passages[0]).toMatchObject({ start: 80, reached: 70 });
-    const { reps } = await ladderPage(room.services, room.studioId, room.passageId);
+    const { reps } = await workshopPage(room.services, room.studioId, room.passageId);
     expect(reps.reduce((sum, { count }) => sum + count, 0)).toBe(6);
     const { days, flaws } = await progressPage(room.services, room.studioId, room.passageId);
     expect(days[0]).toMatchObject({ reached_tempo: 70, plays: 6 });
@@ -120,7 +121,7 @@ describe("a session", () => {
       expect(work).rejects.toMatchObject({ kind: "not-found" } satisfies Partial<DatabaseError>);
     await notThere(send(sessionId, stand.events, elsewhere.studioId));
     await notThere(todayPage(room.services, elsewhere.studioId, room.personId));
-    await notThere(ladderPage(room.services, elsewhere.studioId, room.passageId));
+    await notThere(workshopPage(room.services, elsewhere.studioId, room.passageId));
     await notThere(setState(room.services, elsewhere.studioId, room.passageId, "safe"));
     await notThere(putAway(room.services, elsewhere.studioId, room.passageId));
     const { studentId } = elsewhere;

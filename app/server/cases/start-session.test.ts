@@ -1,5 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
+import { initialState } from "~/core/session";
+import { Learner, seeded, simulateSitting } from "~/core/simulate";
 import { EventWriter, furnishedRoom, ladder, NOON } from "../test/room";
 import { appendEvents } from "./append-events";
 import { cutPassage, putAway, setLadder } from "./passages";
@@ -57,6 +59,62 @@ describe("starting a session", () => {
     const comfortable = await startTempo();
     expect(comfortable).toBeGreaterThan(45);
     expect(comfortable).toBeLessThan(78);
+  });
+
+  test("a woven chain goes on at its link, and begins anew when the school is changed", async () => {
+    const { services, studioId, passageId } = room;
+    const school = { name: "woven-chain", numbers: { unit: "bar", size: 1, step: 15, window: 8 } };
+    const phases = [{ school, start: null, target: null }];
+    const set = (change: object) => setLadder(services, studioId, passageId, ladder(change));
+    await set({ phases });
+    const { sessionId, plan } = await room.begin();
+    const random = seeded(3);
+    const traits = {
+      ability: 300,
+      plateau: 310,
+      learning: 0,
+      forgetting: 0,
+      fatigue: 0,
+      width: 0.05,
+    };
+    const learners = [new Learner(traits, random)];
+    const sitting = { plan, learners, startsAt: NOON, minutes: [2], random };
+    await appendEvents(services, studioId, sessionId, simulateSitting(sitting));
+    const [block] = (await room.begin()).plan.blocks;
+    const stage = block?.place.stage ?? 0;
+    expect(stage).toBeGreaterThan(0);
+    const [first] = initialState((await room.begin()).plan).blocks;
+    expect(first?.rungs[0]?.links).toEqual({ from: 1, to: stage + 1, of: 4 });
+    await set({});
+    expect((await room.begin()).plan.blocks[0]?.place).toEqual({ phase: 0, stage: 0 });
+  });
+
+  test("a ladder by the date counts its days from when it was set", async () => {
+    const { services, studioId, passageId, clock } = room;
+    const numbers = { days: 10, perWeek: 7, shape: "linear", moves: 1 };
+    const phases = [{ school: { name: "by-date", numbers }, start: null, target: null }];
+    const set = () => setLadder(services, studioId, passageId, ladder({ phases }));
+    await set();
+    const rungs = async () =>
+      initialState((await room.begin()).plan).blocks[0]!.rungs.map(({ tempo }) => tempo + 0);
+    expect(await rungs()).toEqual([60, 63]);
+    clock.now += 7 * 86_400_000;
+    expect(await rungs()).toEqual([60, 70]);
+    // Set again as it was, its days run on.
+    await set();
+    expect(await rungs()).toEqual([60, 70]);
+  });
+
+  test("a part of the passage is a session of its own bars, with the bars around it", async () => {
+    const { services, studioId, passageId } = room;
+    const part = { fromBar: 6, toBar: 7 };
+    const inContext = { bars: 2, at: "top" };
+    await setLadder(services, studioId, passageId, ladder({ part, inContext }));
+    const [block] = (await room.begin()).plan.blocks;
+    expect(block).toMatchObject(part);
+    expect(block?.bars.map(({ number }) => number)).toEqual([6, 7]);
+    expect(block?.around.before.map(({ number }) => number)).toEqual([4, 5]);
+    expect(block?.around.after.map(({ number }) => number)).toEqual([8, 9]);
   });
 
   test("a plan once made stays as it was when the ladder is changed", async () => {

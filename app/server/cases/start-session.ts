@@ -1,54 +1,68 @@
-import { staircase, todaysStart } from "~/core/ladder";
 import { err, ok, type Result } from "~/core/result";
 import { barsOf } from "~/core/score";
 import type { Block, SessionPlan } from "~/core/session";
-import { insertSession, passagesOfPerson, studentById, type Passage } from "~/db/queries";
-import type { Services } from "../services";
+import type { Day } from "~/core/units";
+import {
+  insertSession,
+  passagesOfPerson,
+  studentById,
+  studioById,
+  type Passage,
+} from "~/db/queries";
+import { todayIn, type Services } from "../services";
+import { partOf, wayInto, type PassagePart, type WithLadder } from "./way-into";
 
-/** Today's start of a passage with a ladder, by its start rule and its record. */
-export function startToday(passage: Passage & { ladder: NonNullable<Passage["ladder"]> }) {
-  const { ladder, endedTempo, comfortable } = passage;
-  return todaysStart(ladder.startRule, {
-    first: ladder.start,
-    target: ladder.target,
-    ended: endedTempo ?? undefined,
-    comfortable: comfortable ?? undefined,
-    staircase: staircase(ladder, ladder.start).map(({ tempo }) => tempo),
-  });
+/** The bars of the piece before and after a part, as many as are played in context. */
+function barsAround({ piece, ladder }: WithLadder, { fromBar, toBar }: PassagePart) {
+  const { bars } = ladder.inContext;
+  const range = (from: number, to: number) =>
+    to < from
+      ? []
+      : barsOf(piece.metres, { fromBar: from, toBar: to, pickupBeats: 0, endBeats: 0 });
+  return {
+    before: range(Math.max(1, fromBar - bars), fromBar - 1),
+    after: range(toBar + 1, Math.min(piece.bars, toBar + bars)),
+  };
 }
 
-export function blockOf(passage: Passage): Block | undefined {
+/** A passage with its ladder as a block of today's session; undefined without a ladder. */
+export function blockOf(passage: Passage, today: Day): Block | undefined {
   const { ladder, piece } = passage;
   if (!ladder) return undefined;
+  const withLadder = { ...passage, ladder };
+  const { start, place, bars } = wayInto(withLadder, today);
+  const part = partOf(passage, ladder);
   return {
     passageId: passage.id,
     pieceTitle: piece.title,
     passageName: passage.name,
     focus: passage.focus,
-    fromBar: passage.fromBar,
-    toBar: passage.toBar,
-    pickupBeats: passage.pickupBeats,
-    endBeats: passage.endBeats,
-    bars: barsOf(piece.metres, passage),
+    ...part,
+    bars: [...bars],
+    around: barsAround(withLadder, part),
     beatUnit: piece.markUnit,
     ladder,
-    start: startToday({ ...passage, ladder }),
+    start,
+    place,
+    comfortable: passage.comfortable,
   };
 }
 
 /** Fixes the plan of a session over the chosen passages, in their order, and stores it. */
 export async function startSession(
-  { db, now, newId }: Services,
+  services: Services,
   studioId: string,
   personId: string,
   passageIds: readonly string[],
 ): Promise<Result<{ sessionId: string; plan: SessionPlan }, { sentence: string }>> {
+  const { db, now, newId } = services;
   return db.transaction(async (tx) => {
+    const today = todayIn(services, await studioById(tx, studioId));
     const person = await studentById(tx, studioId, personId);
     const passages = await passagesOfPerson(tx, studioId, personId);
     const blocks = passageIds.flatMap((id) => {
       const passage = passages.find((each) => each.id === id);
-      return (passage && blockOf(passage)) ?? [];
+      return (passage && blockOf(passage, today)) ?? [];
     });
     if (blocks.length === 0) {
       return err({ sentence: "Choose at least one passage that has a ladder." });

@@ -27,11 +27,12 @@ export async function studentPage(services: Services, studioId: string, personId
     passagesOfPerson(db, studioId, personId),
     logOf(db, studioId, personId, LATEST),
   ]);
+  const today = todayIn(services, studio);
   return {
-    today: todayIn(services, studio),
+    today,
     person,
     pieces,
-    passages: passages.map(passageLine),
+    passages: passages.map((each) => passageLine(each, today)),
     log,
   };
 }
@@ -48,7 +49,9 @@ export async function todayPage(services: Services, studioId: string, personId: 
     openSessionOf(db, studioId, personId, since),
     painSince(db, studioId, addDays(today, -CARE_DAYS)),
   ]);
-  const ready = passages.filter(({ ladder }) => ladder !== null).map(passageLine);
+  const ready = passages
+    .filter(({ ladder }) => ladder !== null)
+    .map((each) => passageLine(each, today));
   return {
     today,
     person,

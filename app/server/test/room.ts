@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { expect } from "@jest/globals";
 import * as v from "valibot";
-import { ladderSchema } from "~/core/ladder";
+import { LADDER_DEFAULTS, ladderSchema } from "~/core/ladder";
 import { sessionEventSchema, type EventKind, type SessionEvent } from "~/core/session";
 import { memoryDatabase } from "~/db/test/memory";
 import { addPiece, readPieceForm } from "../cases/add-piece";
@@ -32,17 +32,15 @@ export const pieceForm = (change: Record<string, string> = {}): FormData => {
 
 export const ladder = (change: object = {}) =>
   v.parse(ladderSchema, {
-    school: { name: "even-steps", numbers: { step: 10 } },
+    ...LADDER_DEFAULTS,
+    phases: [{ school: { name: "even-steps", numbers: { step: 10 } }, start: null, target: null }],
     start: 60,
     target: 90,
     startRule: { kind: "where-ended" },
-    gate: { kind: "in-a-row", plays: 2, afterFlawed: "reset" },
-    offerAfter: 4,
+    gate: [{ kind: "in-a-row", plays: 2, afterFlawed: "reset" }],
     rest: 0,
     minutes: 10,
     hidden: false,
-    countInBars: 1,
-    subdivision: 1,
     ...change,
   });
 

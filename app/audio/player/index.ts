@@ -1,0 +1,1 @@
+export { openSound, type Sound } from "./sound";

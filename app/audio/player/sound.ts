@@ -1,0 +1,32 @@
+import { outputClock, type AudioClock } from "~/audio/clock";
+import { ClickEngine, type MarkerPassed } from "~/audio/engine";
+
+/** A live sound: a context, the click engine in it, and its clock. */
+export interface Sound {
+  readonly engine: ClickEngine;
+  readonly clock: AudioClock;
+  now(): number;
+  resume(): Promise<void>;
+  close(): Promise<void>;
+}
+
+/** Must be called from a press or a key: browsers start sound only then. */
+export async function openSound(
+  volume: number,
+  onMarker: (passed: MarkerPassed) => void,
+): Promise<Sound> {
+  const context = new AudioContext({ latencyHint: "interactive" });
+  await context.resume();
+  const engine = await ClickEngine.create(context, { volume, onMarker });
+  engine.connect(context.destination);
+  return {
+    engine,
+    clock: outputClock(context),
+    now: () => context.currentTime,
+    resume: () => context.resume(),
+    async close() {
+      engine.dispose();
+      await context.close();
+    },
+  };
+}

@@ -1,0 +1,146 @@
+import { barLength, TOLERANCE, type BeatUnit, type Bpm, type Metre } from "~/core/units";
+import type { BeatMap, LoopPlay, MapBar, MapClick, MapMarker, Pace } from "./map";
+import { barPulses, lengthInSeconds, patternPulses, type Pulse, type Voice } from "./pattern";
+import { isSilentBar, PLAIN_CLICK, type ClickProgramme } from "./programme";
+
+const BREATHER_LEVEL = 0.35;
+/** Softer than the cue at a loop's beginning: it sounds while something is being played. */
+const WARNING_LEVEL = 0.7;
+
+const counted = (pulse: Pulse) =>
+  pulse.voice === "subdivision"
+    ? undefined
+    : { voice: pulse.voice === "accent" ? ("accent" as const) : ("count" as const), level: 1 };
+const quietly = (pulse: Pulse) =>
+  pulse.voice === "subdivision" ? undefined : { voice: "beat" as const, level: BREATHER_LEVEL };
+
+/** How loud a programme sets the voice of a pulse. */
+const levelOf = ({ levels }: ClickProgramme, { voice }: Pulse): number =>
+  voice === "accent" || voice === "beat" || voice === "subdivision" ? levels[voice] / 100 : 1;
+
+type Sound = (pulse: Pulse) => { voice: Voice; level: number } | undefined;
+
+/**
+ * Builds a map bar by bar. Bar starts are sums of exact bar lengths since the tempo last changed,
+ * taken to seconds once.
+ */
+export class MapWriter {
+  private readonly clicks: MapClick[] = [];
+  private readonly bars: MapBar[] = [];
+  private readonly markers: MapMarker[] = [];
+  /** Whole notes since the tempo last changed, and the second at which it did. */
+  private wholes = 0;
+  private since = 0;
+  private pace: Pace = "steady";
+  /** Bars and beats played so far. */
+  private from = { bar: 0, beat: 0 };
+
+  constructor(
+    private tempo: Bpm,
+    private readonly beatUnit: BeatUnit,
+    private readonly click: ClickProgramme = PLAIN_CLICK,
+    private readonly turn = 0,
+  ) {}
+
+  private seconds(wholes: number): number {
+    return this.since + lengthInSeconds(wholes, this.tempo, this.beatUnit);
+  }
+
+  mark(name: MapMarker["name"], offsetWholes = 0): void {
+    this.markers.push({ name, at: this.seconds(this.wholes + offsetWholes) });
+  }
+
+  cue(): void {
+    this.clicks.push({ at: this.seconds(this.wholes), voice: "cue", level: 1 });
+  }
+
+  /** From this bar line on, another tempo. */
+  playAt({ tempo, pace }: LoopPlay): void {
+    this.since = this.seconds(this.wholes);
+    this.wholes = 0;
+    this.tempo = tempo;
+    this.pace = pace;
+  }
+
+  private bar(
+    info: Pick<MapBar, "part" | "number" | "of" | "then">,
+    metre: Metre,
+    pulses: readonly Pulse[],
+    sound: Sound,
+  ): void {
+    const start = this.wholes;
+    for (const pulse of pulses) {
+      const heard = sound(pulse);
+      if (heard && heard.level > 0) {
+        this.clicks.push({ at: this.seconds(start + pulse.at), ...heard });
+      }
+    }
+    const beats = barPulses(metre, this.beatUnit)
+      .filter(({ voice }) => voice !== "subdivision")
+      .map(({ at }) => this.seconds(start + at));
+    const { tempo, pace } = this;
+    const length = barLength(metre);
+    const duration = this.seconds(length) - this.seconds(0);
+    this.bars.push({ ...info, start: this.seconds(start), duration, beats, tempo, pace });
+    this.wholes += length;
+  }
+
+  countIn(metre: Metre, number: number, of: number): void {
+    this.bar({ part: "count-in", number, of }, metre, barPulses(metre, this.beatUnit), counted);
+  }
+
+  /** A bar that is counted within, without a sound. */
+  innerBar(metre: Metre, number: number, of: number): void {
+    this.bar({ part: "inner", number, of }, metre, [], () => undefined);
+  }
+
+  /** The bar in which playing begins: counted up to there, clicked as the programme says after. */
+  leadBar({ number, metre }: { number: number; metre: Metre }, lead: number, of: number): void {
+    const before = barPulses(metre, this.beatUnit).filter(({ at }) => at < lead - TOLERANCE);
+    const after = patternPulses(this.click.pattern, metre, this.beatUnit, this.from).filter(
+      ({ at }) => at >= lead - TOLERANCE,
+    );
+    const info = { part: "lead", number, of } as const;
+    this.bar(info, metre, [...before, ...after], (pulse) =>
+      pulse.at < lead - TOLERANCE ? counted(pulse) : this.asSet(pulse),
+    );
+  }
+
+  /** One bar of the play. `then` warns, a beat ahead, of another pace at its end. */
+  playBar(bar: { number: number; metre: Metre }, of: number, then: Pace | undefined): void {
+    const { metre, number } = bar;
+    const { click, beatUnit, from } = this;
+    const pulses = barPulses(metre, beatUnit);
+    if (then !== undefined && then !== this.pace) {
+      const lastBeat = pulses.findLast(({ voice }) => voice !== "subdivision")!;
+      const at = this.seconds(this.wholes + lastBeat.at);
+      this.clicks.push({ at, voice: "cue", level: WARNING_LEVEL });
+    }
+    const silent = isSilentBar(click.silence, from.bar, this.turn);
+    const sounding = silent ? [] : patternPulses(click.pattern, metre, beatUnit, from);
+    this.from = { bar: from.bar + 1, beat: from.beat + pulses.length };
+    const info = { part: "play", number, of, ...(then === undefined ? {} : { then }) } as const;
+    this.bar(info, metre, sounding, (pulse) => this.asSet(pulse));
+  }
+
+  private asSet(pulse: Pulse) {
+    if (this.click.drone?.alone) return undefined;
+    return { voice: pulse.voice, level: levelOf(this.click, pulse) };
+  }
+
+  breather(metre: Metre, number: number, of: number): void {
+    this.bar({ part: "breather", number, of }, metre, barPulses(metre, this.beatUnit), quietly);
+  }
+
+  gridBar(metre: Metre, pulses: readonly Pulse[], number: number, of: number): void {
+    this.bar({ part: "play", number, of }, metre, pulses, ({ voice }) => ({ voice, level: 1 }));
+  }
+
+  finish(): BeatMap {
+    this.mark("map-ended");
+    // A cue may have been written ahead of the bar's own clicks.
+    const clicks = [...this.clicks].sort((a, b) => a.at - b.at);
+    const { bars, markers } = this;
+    return { clicks, bars, markers, duration: this.seconds(this.wholes) };
+  }
+}

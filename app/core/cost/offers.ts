@@ -1,0 +1,159 @@
+import type { Gate } from "~/core/gate";
+import {
+  checkedStaircase,
+  fieldsOf,
+  ladderSchema,
+  type ChosenSchool,
+  type Ladder,
+} from "~/core/ladder";
+import type { Played } from "~/core/session";
+import { partOfBlock } from "./part";
+import { nearestPlayable } from "~/core/units";
+import * as v from "valibot";
+import { exactCost, type Cost } from "./exact";
+import { tollsOf, type CleanAt } from "./toll";
+
+export const OFFER_KINDS = [
+  "larger-step",
+  "lighter-gate",
+  "smaller",
+  "higher",
+  "lower-target",
+  "days",
+] as const;
+export type OfferKind = (typeof OFFER_KINDS)[number];
+
+/** A change that would make the ladder fit better, with what it would then cost. */
+export interface Offer {
+  readonly kind: OfferKind;
+  readonly ladder: Ladder;
+  readonly cost: Cost;
+}
+
+export interface OfferInputs {
+  readonly ladder: Ladder;
+  readonly block: Played;
+  readonly cleanAt: CleanAt;
+  readonly comfortable: number;
+  /** The bars in which most flaws fell lately, if anyone said. */
+  readonly flawedBars: { readonly fromBar: number; readonly toBar: number } | undefined;
+}
+
+const ENOUGH = 0.6;
+const WORTH_SAYING = 0.04;
+const MUCH_SHORTER = 0.7;
+const MOST_DAYS = 30;
+const LOWER_TARGETS = [0.95, 0.9, 0.85, 0.8, 0.75, 0.7, 0.65];
+const STEP_FACTORS = [1.25, 1.5, 2, 2.5, 3];
+const STEP_KEYS = new Set(["step", "stepAbove", "percent", "percentAbove", "marks"]);
+
+/** The minutes of a day times the days. */
+export const minutesGiven = ({ minutes, days }: Pick<Ladder, "minutes" | "days">): number =>
+  minutes * days;
+
+function costOf(inputs: OfferInputs, ladder: Ladder): Cost | undefined {
+  const block = partOfBlock(inputs.block, ladder.part);
+  const unrolled = checkedStaircase(ladder, { start: ladder.start, bars: block.bars });
+  if (!unrolled.ok) return undefined;
+  const { cleanAt } = inputs;
+  // A shorter part is cleaner: flaws are taken to fall evenly over the bars of the passage.
+  const share = block.bars.length / inputs.block.bars.length;
+  const tolls = tollsOf({
+    block: { ...block, ladder },
+    rungs: unrolled.value,
+    cleanAt: (tempo) => cleanAt(tempo) ** share,
+  });
+  return exactCost(tolls, { minutes: minutesGiven(ladder), afterFlawed: ladder.afterFlawed });
+}
+
+function withLargerSteps({ name, numbers }: ChosenSchool, factor: number): ChosenSchool {
+  const entries = fieldsOf(name).flatMap((field) => {
+    const value = (numbers as Readonly<Record<string, unknown>>)[field.key];
+    const steps = field.kind === "number" && STEP_KEYS.has(field.key);
+    if (!steps || typeof value !== "number") return [];
+    return [[field.key, Math.min(field.max, Math.ceil(value * factor))] as const];
+  });
+  return { name, numbers: { ...numbers, ...Object.fromEntries(entries) } } as ChosenSchool;
+}
+
+function lighter(gate: Gate, by: number): Gate | undefined {
+  const rules = gate.map((rule) =>
+    "plays" in rule ? { ...rule, plays: Math.max(1, rule.plays - by) } : rule,
+  );
+  return JSON.stringify(rules) === JSON.stringify(gate) ? undefined : rules;
+}
+
+/** The candidates of one kind, from the smallest change to the largest. */
+function candidates(kind: OfferKind, inputs: OfferInputs): Partial<Ladder>[] {
+  const { ladder, block, comfortable, flawedBars } = inputs;
+  switch (kind) {
+    case "larger-step":
+      return STEP_FACTORS.map((factor) => ({
+        phases: ladder.phases.map((phase) => ({
+          ...phase,
+          school: withLargerSteps(phase.school, factor),
+        })),
+      }));
+    case "lighter-gate":
+      return Array.from({ length: 9 }, (_, i) => lighter(ladder.gate, i + 1)).flatMap((gate) =>
+        gate ? [{ gate }] : [],
+      );
+    case "smaller": {
+      const { fromBar, toBar } = ladder.part ?? block;
+      const half = Math.ceil((toBar - fromBar + 1) / 2);
+      if (toBar === fromBar) return [];
+      const first = { part: { fromBar, toBar: fromBar + half - 1 } };
+      return flawedBars ? [{ part: flawedBars }] : [first];
+    }
+    case "higher": {
+      const room = Math.min(ladder.target, Math.floor(comfortable)) - ladder.start;
+      if (room < 4) return [];
+      const starts = [0.5, 1].map((share) => nearestPlayable(ladder.start + room * share));
+      return starts.map((start) => ({ start }));
+    }
+    case "lower-target": {
+      const { start, target } = ladder;
+      const targets = LOWER_TARGETS.map((share) => nearestPlayable(target * share));
+      // Schools with targets of their own are not moved by the ladder's.
+      if (ladder.phases.some((phase) => phase.target !== null)) return [];
+      return targets.filter((lower) => lower > start).map((lower) => ({ target: lower }));
+    }
+    case "days":
+      return Array.from({ length: MOST_DAYS - ladder.days }, (_, i) => ({
+        days: ladder.days + i + 1,
+      }));
+  }
+}
+
+/** More likely to fit; of two that hardly do, the shorter. */
+const isBetter = (a: Cost, b: Cost): boolean =>
+  Math.abs(a.fits - b.fits) < WORTH_SAYING ? a.minutes < b.minutes : a.fits > b.fits;
+
+/** The smallest change of a kind that is enough, or else the best there is. */
+function bestOf(kind: OfferKind, inputs: OfferInputs, now: Cost): Offer | undefined {
+  let best: Offer | undefined;
+  for (const change of candidates(kind, inputs)) {
+    const read = v.safeParse(ladderSchema, { ...inputs.ladder, ...change });
+    if (!read.success) continue;
+    const cost = costOf(inputs, read.output);
+    if (!cost) continue;
+    const better = cost.fits >= now.fits + WORTH_SAYING;
+    const shorter = cost.minutes <= MUCH_SHORTER * now.minutes;
+    if (!better && !shorter) continue;
+    if (!best || isBetter(cost, best.cost)) best = { kind, ladder: read.output, cost };
+    if (cost.fits >= ENOUGH) break;
+  }
+  return best;
+}
+
+/**
+ * What would make a ladder fit into its minutes, each computed for this student, the best first;
+ * nothing when it is likely to fit as it is.
+ */
+export function offersFor(inputs: OfferInputs): Offer[] {
+  const now = costOf(inputs, inputs.ladder);
+  if (!now || now.fits >= ENOUGH) return [];
+  return OFFER_KINDS.flatMap((kind) => bestOf(kind, inputs, now) ?? []).sort((a, b) =>
+    isBetter(a.cost, b.cost) ? -1 : 1,
+  );
+}

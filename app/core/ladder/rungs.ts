@@ -1,0 +1,176 @@
+import type { ClickProgramme } from "~/core/click";
+import type { Gate } from "~/core/gate";
+import { err, ok, type Result } from "~/core/result";
+import { nearestPlayable, TEMPO_LIMITS, wholeBpm, type Bpm } from "~/core/units";
+import { tempoBeyond } from "./beyond";
+import { spanOf, type Ladder, type Phase } from "./ladder";
+import { natureOf, stepsOf } from "./registry";
+import type { Cycle, Links, Step, Task } from "./school";
+import { segmentLength, type Bar, type Segment } from "./segment";
+
+/** One step of the ladder: what to play × tempo × click × gate × rest. */
+export interface Rung {
+  readonly index: number;
+  readonly phase: number;
+  readonly stage: number;
+  readonly tempo: Bpm;
+  /** The fastest tempo that is played on it; the tempo itself but for cycles. */
+  readonly top: Bpm;
+  /** Without one: the whole passage. */
+  readonly segment: Segment | undefined;
+  readonly links: Links | undefined;
+  readonly task: Task | undefined;
+  readonly cycle: Cycle | undefined;
+  readonly click: ClickProgramme;
+  readonly gate: Gate;
+  /** Seconds of rest after it. */
+  readonly rest: number;
+  /** The share of the tempo at which it really goes. */
+  readonly ease: number;
+  /** The share of the passage that is played. */
+  readonly share: number;
+}
+
+/** A place in the row of phases and stages that is kept overnight. */
+export interface Place {
+  readonly phase: number;
+  readonly stage: number;
+}
+
+/** From where, and on which bars, a ladder is unrolled. */
+export interface Where {
+  readonly start: Bpm;
+  readonly bars: readonly Bar[];
+  readonly place?: Place;
+}
+
+export const MOST_RUNGS = 5000;
+const WARM_UP_SHARE = 0.7;
+
+/** The easy rungs below the start, from 70 % of it, each played once. */
+function* warmUp(count: number, start: Bpm): Generator<Step> {
+  const gate: Gate = [{ kind: "played", plays: 1 }];
+  for (let n = 0; n < count; n++) {
+    const share = WARM_UP_SHARE + ((1 - WARM_UP_SHARE) * n) / count;
+    yield { tempo: nearestPlayable(wholeBpm(start * share)), gate };
+  }
+}
+
+function* raw(ladder: Ladder, index: number, from: Bpm, where: Where): Generator<Step> {
+  const { school } = ladder.phases[index]!;
+  const { target } = spanOf(ladder, ladder.phases[index]!);
+  const { bars, place } = where;
+  const kept = place?.phase === index ? place.stage : 0;
+  const path = { start: from, target, bars };
+  if (kept === 0 || natureOf(school.name).daily) {
+    return yield* stepsOf(school, { ...path, stage: kept });
+  }
+  const steps = [...stepsOf(school, { ...path, stage: 0 })];
+  // A list may have become shorter since: its last stage is the furthest there is.
+  const furthest = Math.min(kept, Math.max(...steps.map(({ stage = 0 }) => stage)));
+  yield* steps.filter(({ stage = 0 }) => stage >= furthest);
+}
+
+function* stepsOfPhase(ladder: Ladder, index: number, where: Where): Generator<Step> {
+  const phase = ladder.phases[index]!;
+  const { start, target } = spanOf(ladder, phase);
+  const first = index === (where.place?.phase ?? 0);
+  const from = first ? (Math.min(where.start, target) as Bpm) : start;
+  let stage = first ? (where.place?.stage ?? 0) : 0;
+  if (first) for (const step of warmUp(ladder.warmUp, from)) yield { ...step, stage };
+  for (const step of raw(ladder, index, from, where)) {
+    stage = step.stage ?? stage;
+    yield step;
+  }
+  const rises = ({ school }: Phase) => natureOf(school.name).tempo === "rises";
+  if (ladder.overspeed && index === ladder.phases.findLastIndex(rises)) {
+    yield { tempo: tempoBeyond(ladder.overspeed, target), stage };
+    yield { tempo: target, stage };
+  }
+}
+
+/** The rungs from a place and a start up to the end of the last phase, lazily. */
+export function* unroll(ladder: Ladder, where: Where): Generator<Rung, void> {
+  const { bars } = where;
+  const whole = segmentLength(bars, {
+    fromBar: bars[0]!.number,
+    toBar: bars.at(-1)!.number,
+    startBeat: 0,
+    endBeats: 0,
+  });
+  let index = 0;
+  for (const phase of ladder.phases.keys()) {
+    if (phase < (where.place?.phase ?? 0)) continue;
+    for (const step of stepsOfPhase(ladder, phase, where)) {
+      const { tempo, segment, click } = step;
+      yield {
+        index: index++,
+        phase,
+        stage: step.stage ?? 0,
+        tempo,
+        top: step.cycle?.fastTempo ?? tempo,
+        segment,
+        links: step.links,
+        task: step.task,
+        cycle: step.cycle,
+        click: click ? { ...ladder.click, ...click } : ladder.click,
+        gate: step.gate ?? ladder.gate,
+        rest: ladder.rest,
+        ease: step.ease ?? 1,
+        share: segment ? segmentLength(bars, segment) / whole : 1,
+      };
+    }
+  }
+}
+
+/** The whole staircase at once; never more than {@link MOST_RUNGS} rungs. */
+export function staircase(ladder: Ladder, where: Where): Rung[] {
+  const rungs: Rung[] = [];
+  for (const rung of unroll(ladder, where)) {
+    if (rungs.length === MOST_RUNGS) break;
+    rungs.push(rung);
+  }
+  return rungs;
+}
+
+/** Why a ladder can't be unrolled over its bars, at which field. */
+export interface LadderRefused {
+  readonly field: string;
+  readonly sentence: string;
+}
+
+/** The whole staircase, or what is impossible about it. */
+export function checkedStaircase(ladder: Ladder, where: Where): Result<Rung[], LadderRefused> {
+  const rungs: Rung[] = [];
+  for (const rung of unroll(ladder, where)) {
+    if (rung.top > TEMPO_LIMITS.highest) {
+      const sentence = `This goes beyond the target to ${rung.top} bpm; ${TEMPO_LIMITS.highest} is the fastest.`;
+      return err({ field: "target", sentence });
+    }
+    if (rungs.length === MOST_RUNGS) {
+      const sentence = `More than ${MOST_RUNGS} rungs: take larger steps, longer links or fewer bars.`;
+      return err({ field: `phases.${rung.phase}.school`, sentence });
+    }
+    rungs.push(rung);
+  }
+  return ok(rungs);
+}
+
+/**
+ * What of a staircase is played today: with a ladder by the date, up to the end of today's stage;
+ * with a cap, not more rungs than that above the comfortable tempo.
+ */
+export function rungsToday(ladder: Ladder, where: Where, comfortable: number | undefined): Rung[] {
+  const today: Rung[] = [];
+  let above = 0;
+  for (const rung of unroll(ladder, where)) {
+    const before = today.at(-1);
+    const daily = before && natureOf(ladder.phases[before.phase]!.school.name).daily;
+    const dayIsOver = before && daily && rung.stage !== before.stage;
+    if (dayIsOver || today.length === MOST_RUNGS) break;
+    if (comfortable !== undefined && rung.top * rung.ease > comfortable) above++;
+    if (ladder.mostAbove > 0 && above > ladder.mostAbove && before) break;
+    today.push(rung);
+  }
+  return today;
+}

@@ -1,0 +1,38 @@
+import * as v from "valibot";
+import { items, listSchema, ownWords, presets } from "../list-schema";
+import { ownGate } from "../own-gate";
+import type { School } from "../school";
+
+const numbers = v.object({
+  layers: listSchema("List at least one layer: what is to be done first?", ownWords),
+});
+
+const USUAL = items("count and clap", "say the note names", "finger silently", "play");
+
+/** Layers: the same tempo, ever more of the task; the list is the teacher's (craft, 5.15). */
+export const layers: School<v.InferOutput<typeof numbers>> = {
+  numbers,
+  fields: [
+    {
+      kind: "list",
+      key: "layers",
+      initial: USUAL,
+      presets: presets(USUAL, {
+        wind: items("count and clap", "say the note names", "finger with air only", "play plain"),
+        bowed: items("count and clap", "left hand alone", "bow on open strings", "play"),
+        plucked: items("count and clap", "left hand alone", "right hand alone", "together"),
+        keyboard: items("right hand", "left hand", "hands together", "with pedal"),
+        voice: items("speak in rhythm", "sing on one vowel", "sing the words", "from memory"),
+        percussion: items("count aloud", "sticking on the knees", "hands alone", "with the feet"),
+        free: items("slowly in the mind", "play plain", "play with all that belongs to it"),
+      }),
+    },
+  ],
+  tempo: "stays",
+  *steps({ layers: list }, { target }) {
+    for (const [stage, { name, clean }] of list.entries()) {
+      const full = stage === list.length - 1;
+      yield { tempo: target, stage, task: { kind: "layer", name, full }, ...ownGate(clean) };
+    }
+  },
+};

@@ -1,0 +1,61 @@
+import type { Bpm } from "~/core/units";
+import type { Rung } from "./rungs";
+
+/** Whether two rungs play the same thing, so that only the tempo tells them apart. */
+const alike = (a: Rung, b: Rung): boolean =>
+  a.phase === b.phase &&
+  a.stage === b.stage &&
+  a.task?.name === b.task?.name &&
+  a.links?.from === b.links?.from &&
+  a.links?.to === b.links?.to;
+
+/** The stretch around a rung in which the tempo only rises and the same thing is played. */
+function stretchAround(rungs: readonly Rung[], index: number): { first: number; last: number } {
+  const goesOn = (at: number) => {
+    const [a, b] = [rungs[at], rungs[at + 1]];
+    return a !== undefined && b !== undefined && alike(a, b) && b.tempo > a.tempo;
+  };
+  let first = index;
+  let last = index;
+  while (goesOn(first - 1)) first--;
+  while (goesOn(last)) last++;
+  return { first, last };
+}
+
+/**
+ * Live stepping up from a rung on which `played` was played. A tempo nudged by hand finds its way
+ * back: the next rung of the stretch that is faster, else the one after the stretch. Undefined at
+ * the top.
+ */
+export function rungAfter(rungs: readonly Rung[], index: number, played: Bpm): Rung | undefined {
+  const { first, last } = stretchAround(rungs, index);
+  for (let at = first; at <= last; at++) {
+    if (rungs[at]!.tempo > played) return rungs[at];
+  }
+  return rungs[last + 1];
+}
+
+/**
+ * Live stepping down: back past `steps` rungs that are slower than what was played, each slower
+ * than the one before; where none is slower (the tempo stays), simply `steps` rungs back. The
+ * first rung holds.
+ */
+export function rungBefore(
+  rungs: readonly Rung[],
+  index: number,
+  played: Bpm,
+  steps: number,
+): Rung | undefined {
+  const { last } = stretchAround(rungs, index);
+  let found: Rung | undefined;
+  let slower: number = played;
+  let left = steps;
+  for (let at = last; at >= 0 && left > 0; at--) {
+    const rung = rungs[at]!;
+    if (rung.tempo >= slower) continue;
+    found = rung;
+    slower = rung.tempo;
+    left--;
+  }
+  return found ?? rungs[Math.max(0, index - steps)];
+}

@@ -1,0 +1,2 @@
+export { tappedTempo, type TappedTempo } from "./tapped-tempo";
+export { spreadAgainst } from "./spread";

@@ -1,0 +1,78 @@
+import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import { seeded } from "~/core/simulate";
+import { spreadAgainst, tappedTempo } from ".";
+
+const taps = (bpm: number, count: number, shift: (i: number) => number = () => 0) =>
+  Array.from({ length: count }, (_, i) => 1000 + (i * 60_000) / bpm + shift(i));
+/** Roughly normal, s.d. 1. */
+const wobble = (random: () => number) =>
+  Array.from({ length: 12 }, random).reduce((a, b) => a + b, 0) - 6;
+
+describe("a tapped tempo", () => {
+  test("even taps are the tempo exactly, and steady", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 10, max: 400 }), fc.integer({ min: 4, max: 16 }), (bpm, n) => {
+        const found = tappedTempo(taps(bpm, n))!;
+        expect(found.bpm).toBeCloseTo(bpm, 6);
+        expect(found.spread).toBeLessThan(1e-6);
+        expect(found.missed).toBe(0);
+      }),
+    );
+  });
+
+  test("a missed tap changes nothing, wherever it is", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 10 }), (at) => {
+        const found = tappedTempo(taps(88, 12).filter((_, i) => i !== at))!;
+        expect(found.bpm).toBeCloseTo(88, 6);
+        expect(found.missed).toBe(1);
+      }),
+    );
+  });
+
+  test("a tap that bounced is one tap", () => {
+    const bounced = [...taps(72, 10), 1000 + 833.3 * 4 + 60].sort((a, b) => a - b);
+    expect(tappedTempo(bounced)!.bpm).toBeCloseTo(72, 1);
+  });
+
+  test("with human taps it is right within two percent, and says how unsteady they were", () => {
+    const random = seeded(4);
+    for (let n = 0; n < 200; n++) {
+      const found = tappedTempo(taps(96, 12, () => 20 * wobble(random)))!;
+      expect(Math.abs(found.bpm / 96 - 1)).toBeLessThan(0.02);
+      expect(found.spread).toBeGreaterThan(7);
+      expect(found.spread).toBeLessThan(38);
+    }
+  });
+
+  test("after a pause only what follows counts; too few taps are none", () => {
+    const later = taps(120, 6).map((time) => time + 20_000);
+    expect(tappedTempo([...taps(60, 8), ...later])!.bpm).toBeCloseTo(120, 6);
+    expect(tappedTempo(taps(60, 3))).toBeUndefined();
+    expect(tappedTempo([])).toBeUndefined();
+  });
+});
+
+describe("the spread of taps along a play", () => {
+  const beats = Array.from({ length: 12 }, (_, i) => i * 0.5);
+
+  test("a constant lag is no unevenness", () => {
+    expect(
+      spreadAgainst(
+        beats.map((at) => at + 0.06),
+        beats,
+      ),
+    ).toBeCloseTo(0, 9);
+  });
+
+  test("early and late in turn is", () => {
+    const uneven = beats.map((at, i) => at + (i % 2 ? 0.02 : -0.02));
+    expect(spreadAgainst(uneven, beats)!).toBeCloseTo(0.0209, 3);
+  });
+
+  test("with too few beats met nothing is said", () => {
+    expect(spreadAgainst(beats.slice(0, 5), beats)).toBeUndefined();
+    expect(spreadAgainst([], beats)).toBeUndefined();
+  });
+});

@@ -1,0 +1,114 @@
+import { gateProgress, type Gate, type JudgedPlay } from "~/core/gate";
+import { rungAfter, rungBefore, rungsToday, type Rung } from "~/core/ladder";
+import type { Bpm } from "~/core/units";
+import { inContext, narrowedTo, needsContext, segmentOf } from "./extent";
+import type { Block } from "./plan";
+import { rungNow, type BlockState, type Extent } from "./state";
+
+const freshCount = { counted: [], easy: false, flawedOnRung: 0 } as const;
+
+/** A block before anything was played. */
+export function openBlock(plan: Block): BlockState {
+  const where = { start: plan.start, bars: plan.bars, place: plan.place };
+  const rungs = rungsToday(plan.ladder, where, plan.comfortable ?? undefined);
+  const first = rungs[0]!;
+  return {
+    rungs,
+    rung: 0,
+    tempo: first.tempo,
+    extent: "rung",
+    segment: segmentOf(plan, first),
+    ...freshCount,
+    passed: [],
+    toppedOut: false,
+    left: false,
+    activeSeconds: 0,
+  };
+}
+
+/** A rung from its beginning. */
+const toRung = (plan: Block, block: BlockState, rung: Rung): BlockState => ({
+  ...block,
+  ...freshCount,
+  rung: rung.index,
+  tempo: rung.tempo,
+  extent: "rung",
+  segment: segmentOf(plan, rung),
+  left: false,
+});
+
+const extended = (block: BlockState, extent: Extent, segment: BlockState["segment"]) => ({
+  ...block,
+  ...freshCount,
+  extent,
+  segment,
+});
+
+/** In context it has to go well once. */
+const CONTEXT_GATE: Gate = [{ kind: "in-all", plays: 1 }];
+
+/** The gate of what is played now. */
+export const gateNow = (block: BlockState): Gate =>
+  block.extent === "context" ? CONTEXT_GATE : rungNow(block).gate;
+
+/** How far the plays of the present rung have come towards its gate. */
+export const progressNow = (block: BlockState) =>
+  gateProgress(gateNow(block), block.counted, block.easy);
+
+/**
+ * The gate has passed: from fewer bars back to the rung's own, from those into context where the
+ * ladder asks for it, and then on up the staircase.
+ */
+export function gatePassed(plan: Block, block: BlockState): BlockState {
+  if (block.extent === "narrowed") return extended(block, "rung", segmentOf(plan, rungNow(block)));
+  if (block.extent === "rung" && needsContext(plan, block.rungs, block.rung)) {
+    return extended(block, "context", inContext(plan));
+  }
+  const passed = [...block.passed, { rung: block.rung, tempo: block.tempo }];
+  const next = rungAfter(block.rungs, block.rung, block.tempo);
+  return next
+    ? toRung(plan, { ...block, passed }, next)
+    : { ...block, ...freshCount, passed, toppedOut: true };
+}
+
+/** One more judged play; the gate may pass by it. */
+export function counting(block: BlockState, play: JudgedPlay): BlockState {
+  const flawed = play.verdict === "flawed" ? 1 : 0;
+  return {
+    ...block,
+    counted: [...block.counted, play],
+    flawedOnRung: block.flawedOnRung + flawed,
+  };
+}
+
+export const again = (block: BlockState): BlockState => ({
+  ...block,
+  ...freshCount,
+  toppedOut: false,
+  left: false,
+});
+
+export const atTempo = (block: BlockState, tempo: Bpm): BlockState => ({
+  ...again(block),
+  tempo,
+});
+
+export function skipping(plan: Block, block: BlockState): BlockState {
+  const next = rungAfter(block.rungs, block.rung, block.tempo);
+  return next ? toRung(plan, block, next) : block;
+}
+
+export function lowering(plan: Block, block: BlockState, steps: number): BlockState {
+  const rung = rungBefore(block.rungs, block.rung, block.tempo, steps);
+  return rung ? toRung(plan, { ...block, toppedOut: false }, rung) : block;
+}
+
+export function narrowing(
+  plan: Block,
+  block: BlockState,
+  { fromBar, toBar }: { readonly fromBar: number; readonly toBar: number },
+): BlockState {
+  const own = segmentOf(plan, rungNow(block));
+  const inside = fromBar >= own.fromBar && toBar <= own.toBar && fromBar <= toBar;
+  return inside ? extended(block, "narrowed", narrowedTo(fromBar, toBar)) : block;
+}

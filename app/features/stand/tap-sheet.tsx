@@ -1,0 +1,89 @@
+import Button from "@mui/material/Button";
+import Dialog from "@mui/material/Dialog";
+import DialogActions from "@mui/material/DialogActions";
+import DialogContent from "@mui/material/DialogContent";
+import DialogTitle from "@mui/material/DialogTitle";
+import { useState, type KeyboardEvent } from "react";
+import { useFormats } from "~/components/locale";
+import { tappedTempo, type TappedTempo } from "~/core/listen";
+import { words } from "~/words";
+import styles from "./sheets.module.css";
+
+interface TapSheetProps {
+  readonly open: boolean;
+  readonly onClose: () => void;
+  readonly onTempo: (bpm: number) => void;
+}
+
+const TITLE = "tap-title";
+const ENOUGH = 8;
+const MOST = 16;
+const STEADY = 0.03;
+const UNSTEADY = 0.07;
+const { tap: said } = words.stand;
+
+const steadiness = ({ unsteadiness }: TappedTempo) => {
+  if (unsteadiness < STEADY) return said.steady;
+  return unsteadiness < UNSTEADY ? said.fairly : said.unsteady;
+};
+
+/**
+ * Finds the tempo that could be kept up without tension: played relaxed and tapped along for 8 to
+ * 16 beats. The click then follows the player, not the player the click.
+ */
+export function TapSheet({ open, onClose, onTempo }: TapSheetProps) {
+  const formats = useFormats();
+  const [taps, setTaps] = useState<readonly number[]>([]);
+  const found = tappedTempo(taps);
+  const tap = (timeStamp: number) => setTaps((before) => [...before.slice(-(MOST - 1)), timeStamp]);
+  const close = () => {
+    setTaps([]);
+    onClose();
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.repeat || !/^( |[a-z.])$/i.test(event.key)) return;
+    event.preventDefault();
+    tap(event.timeStamp);
+  };
+  const count = found?.taps ?? taps.length;
+  return (
+    <Dialog open={open} onClose={close} aria-labelledby={TITLE} maxWidth="sm" fullWidth>
+      <DialogTitle id={TITLE}>{said.title}</DialogTitle>
+      <DialogContent>
+        <p>{said.how}</p>
+        <button
+          type="button"
+          className={styles.pad}
+          autoFocus
+          onPointerDown={(event) => tap(event.timeStamp)}
+          onKeyDown={onKeyDown}
+        >
+          {found ? (
+            <strong data-testid="tapped">{words.bpm(formats.whole(found.bpm))}</strong>
+          ) : (
+            <strong>{said.here}</strong>
+          )}
+          <span>{said.count(Math.min(count, MOST), ENOUGH)}</span>
+        </button>
+        <p role="status">
+          {found &&
+            `${steadiness(found)} ${said.spread(formats.whole(found.spread))} ${said.missed(found.missed)}`}
+        </p>
+      </DialogContent>
+      <DialogActions>
+        <Button onClick={close}>{words.cancel}</Button>
+        <Button onClick={() => setTaps([])}>{said.anew}</Button>
+        <Button
+          variant="contained"
+          disabled={!found || found.taps < ENOUGH}
+          onClick={() => {
+            if (found) onTempo(Math.round(found.bpm));
+            close();
+          }}
+        >
+          {said.take(found ? formats.whole(found.bpm) : undefined)}
+        </Button>
+      </DialogActions>
+    </Dialog>
+  );
+}

@@ -1,0 +1,94 @@
+import Button from "@mui/material/Button";
+import { useMemo } from "react";
+import { lanesOf } from "~/components/rung-lane";
+import { Staircase } from "~/components/staircase";
+import type { Ladder, Rung } from "~/core/ladder";
+import { words } from "~/words";
+import { CostFigures, figuresOf } from "./cost-figures";
+import type { Reckoning } from "./reckoning";
+import { useCost, type CostKnown } from "./use-cost";
+import styles from "./compare.module.css";
+
+export interface Compared {
+  readonly ladder: Ladder;
+  readonly rungs: readonly Rung[];
+}
+
+interface CompareProps {
+  readonly now: Compared;
+  readonly nowKnown: CostKnown;
+  readonly beside: Compared;
+  readonly reckoning: Reckoning;
+  readonly name: string;
+  readonly onTake: () => void;
+  readonly onPutAway: () => void;
+}
+
+const { workshop } = words;
+
+/** Two ladders for the same bars and the same student, side by side. */
+export function Compare(props: CompareProps) {
+  const { now, nowKnown, beside, reckoning, name, onTake, onPutAway } = props;
+  const question = useMemo(() => reckoning.question(beside.ladder, false), [reckoning, beside]);
+  const besideKnown = useCost(question);
+  const highest = Math.max(...[now, beside].map(({ ladder }) => ladder.target));
+  const column = (it: Compared, known: CostKnown) => (
+    <Column {...it} known={known} highest={highest} reckoning={reckoning} name={name} />
+  );
+  return (
+    <section className={styles.compare}>
+      <h2>{workshop.comparing}</h2>
+      <div className={styles.columns}>
+        <div>
+          <h3>{workshop.now}</h3>
+          {column(now, nowKnown)}
+        </div>
+        <div>
+          <h3>{workshop.beside}</h3>
+          {column(beside, besideKnown)}
+          <p>
+            <Button variant="contained" onClick={onTake}>
+              {workshop.take}
+            </Button>{" "}
+            <Button onClick={onPutAway}>{workshop.putAway}</Button>
+          </p>
+        </div>
+      </div>
+    </section>
+  );
+}
+
+function Column(
+  props: Compared & { known: CostKnown; highest: number; reckoning: Reckoning; name: string },
+) {
+  const { ladder, rungs, known, highest, reckoning, name } = props;
+  const figures = figuresOf(known)?.rungs;
+  const lanes = useMemo(() => lanesOf(rungs), [rungs]);
+  const steps = rungs.map(({ tempo, top, phase }, i) => ({
+    tempo,
+    top,
+    phase,
+    minutes: figures?.[i]?.minutes ?? 1,
+    status: "ahead" as const,
+    lane: lanes[i],
+  }));
+  const schools = ladder.phases.map(({ school }) => words.ladder.schools[school.name].label);
+  return (
+    <>
+      <p className={styles.what}>
+        {schools.join(" → ")}, {ladder.gate.map(words.gate.told).join(` ${words.gate.and} `)}
+      </p>
+      <Staircase steps={steps} target={highest} height={260} large />
+      <CostFigures
+        ladder={ladder}
+        rungs={rungs}
+        known={known}
+        cleanAt={reckoning.cleanAt}
+        ceiling={reckoning.ceiling}
+        weight={reckoning.weight}
+        name={name}
+        brief
+      />
+    </>
+  );
+}

@@ -1,0 +1,120 @@
+import * as v from "valibot";
+import {
+  checkedStaircase,
+  initialNumbers,
+  LADDER_DEFAULTS,
+  ladderSchema,
+  MOST_RUNGS,
+  natureOf,
+  spanOf,
+  staircase,
+  type Ladder,
+  type Rung,
+  type SchoolName,
+} from "~/core/ladder";
+import { partOfBlock } from "~/core/cost";
+import { sentences } from "~/core/result";
+import type { Played } from "~/core/session";
+
+export type Numbers = Readonly<Record<string, unknown>>;
+
+/** A school in the row while it is drawn. */
+export interface DraftPhase {
+  /** For the row only: it stays with the phase while it is moved. */
+  readonly id: string;
+  readonly school: { readonly name: SchoolName; readonly numbers: Numbers };
+  readonly start: number | null;
+  readonly target: number | null;
+}
+
+/** A ladder while it is drawn: any number may still be missing or wrong. */
+export interface LadderDraft extends Omit<Ladder, "phases" | "start" | "target"> {
+  readonly phases: readonly DraftPhase[];
+  readonly start: number;
+  readonly target: number;
+}
+
+let lastId = 0;
+export const newPhase = (name: SchoolName): DraftPhase => ({
+  id: `phase-${++lastId}`,
+  school: { name, numbers: initialNumbers(name) },
+  start: null,
+  target: null,
+});
+
+/** A stored ladder as a draft. */
+export const draftOf = (ladder: Ladder): LadderDraft => ({
+  ...ladder,
+  phases: ladder.phases.map((phase, i) => ({ ...phase, id: `kept-${i}` })),
+});
+
+const EASY_SHARE = 0.6;
+
+/** A first ladder for a passage: even steps, three in a row, from well below the mark. */
+export function firstDraft(target: number, comfortable: number | null): LadderDraft {
+  const start = Math.max(10, Math.round(comfortable ?? target * EASY_SHARE));
+  const school = { name: "even-steps", numbers: initialNumbers("even-steps") } as const;
+  return {
+    ...LADDER_DEFAULTS,
+    phases: [{ id: "first", school, start: null, target: null }],
+    start: Math.min(start, Math.round(target)),
+    target: Math.round(target),
+    startRule: { kind: "where-ended-less", steps: 1 },
+    gate: [{ kind: "in-a-row", plays: 3, afterFlawed: "reset" }],
+    rest: 0,
+    minutes: 10,
+    hidden: false,
+  };
+}
+
+/** A kept ladder for another target: every tempo moves in proportion, to whole bpm. */
+export function fitted(ladder: Ladder, target: number): LadderDraft {
+  const moved = (tempo: number) =>
+    Math.min(target, Math.max(10, Math.round((tempo * target) / ladder.target)));
+  return {
+    ...draftOf(ladder),
+    start: moved(ladder.start),
+    target,
+    phases: ladder.phases.map((phase) => ({
+      ...newPhase(phase.school.name),
+      school: phase.school,
+      start: phase.start && moved(phase.start),
+      target: phase.target && moved(phase.target),
+    })),
+    part: null,
+    setOn: null,
+  };
+}
+
+export type Checked =
+  | { readonly ok: true; readonly ladder: Ladder; readonly rungs: readonly Rung[] }
+  | { readonly ok: false; readonly errors: Readonly<Record<string, string>> };
+
+/**
+ * The draft read by the same schema as on the server and unrolled over its bars; a sentence per
+ * field otherwise.
+ */
+export function check(draft: LadderDraft, block: Played): Checked {
+  const read = v.safeParse(ladderSchema, draft);
+  if (!read.success) return { ok: false, errors: sentences(read.issues) };
+  const ladder = read.output;
+  const { bars } = partOfBlock(block, ladder.part);
+  const unrolled = checkedStaircase(ladder, { start: ladder.start, bars });
+  if (unrolled.ok) return { ok: true, ladder, rungs: unrolled.value };
+  return { ok: false, errors: { [unrolled.error.field]: unrolled.error.sentence } };
+}
+
+/** A burst goes to half of its target: it is drawn from lower down, so that its base can rise. */
+const SAMPLE_START: Partial<Record<SchoolName, number>> = { burst: 30 };
+
+/** A school's own path over a few bars, small: for choosing among them. */
+export function samplePath(name: SchoolName): Rung[] {
+  const ladder = v.parse(ladderSchema, {
+    ...firstDraft(100, SAMPLE_START[name] ?? 60),
+    phases: [newPhase(name)],
+  });
+  const bars = [1, 2, 3, 4].map((number) => ({ number, metre: { beats: 4, unit: 4 } as const }));
+  const { start } = spanOf(ladder, ladder.phases[0]!);
+  const from = natureOf(name).tempo === "centres" ? 80 : start;
+  return staircase(ladder, { start: from as typeof start, bars }).slice(0, MOST_RUNGS);
+}

@@ -1,0 +1,77 @@
+import { cleanTable, cleanFrom, type CleanAt } from "~/core/cost";
+import type { Ladder } from "~/core/ladder";
+import { estimate, type RecordedRep } from "~/core/record";
+import type { Played } from "~/core/session";
+import type { Bpm } from "~/core/units";
+import type { CostRequest } from "~/workers/client";
+
+/** What is known of this student on this passage, and how to ask what a ladder costs them. */
+export interface Reckoning {
+  readonly cleanAt: CleanAt;
+  readonly comfortable: number;
+  readonly ceiling: number;
+  /** Weighted plays behind it. */
+  readonly weight: number;
+  readonly question: (ladder: Ladder, offers: boolean) => Omit<CostRequest, "id">;
+}
+
+interface Known {
+  readonly reps: readonly (RecordedRep & { readonly count: number })[];
+  readonly target: Bpm;
+  readonly block: Played;
+  /** Bars of the passage with their flaws. */
+  readonly flaws: readonly { readonly bar: number; readonly flawed: number }[];
+}
+
+const RUNS = 10_000;
+const MOST_OF_THEM = 0.6;
+
+/** The shortest run of bars that holds most of the flaws; nothing when they are all over it. */
+export function barsOfMostFlaws(
+  flaws: Known["flaws"],
+  { fromBar, toBar }: Pick<Played, "fromBar" | "toBar">,
+): { fromBar: number; toBar: number } | null {
+  const all = flaws.reduce((sum, { flawed }) => sum + flawed, 0);
+  if (all === 0) return null;
+  for (let length = 2; length <= Math.ceil((toBar - fromBar + 1) / 2); length++) {
+    for (let from = fromBar; from + length - 1 <= toBar; from++) {
+      const to = from + length - 1;
+      const inside = flaws.filter(({ bar }) => bar >= from && bar <= to);
+      const sum = inside.reduce((total, { flawed }) => total + flawed, 0);
+      if (sum >= MOST_OF_THEM * all) return { fromBar: from, toBar: to };
+    }
+  }
+  return null;
+}
+
+/** From the student's own plays of this passage, or the stated prior without any. */
+export function reckoningFrom({ reps, target, block, flaws }: Known): Reckoning {
+  const each = reps.flatMap(({ count, ...rep }) => Array.from({ length: count }, () => rep));
+  const known = estimate(each, target);
+  const clean = cleanTable(known.cleanAt);
+  const { bars, around, fromBar, toBar, pickupBeats, endBeats, beatUnit } = block;
+  const comfortable = known.comfortable.value;
+  return {
+    cleanAt: cleanFrom(clean, 1),
+    comfortable,
+    ceiling: known.ceiling.value,
+    weight: known.weight,
+    question: (ladder, offers) => ({
+      ladder,
+      block: {
+        bars: [...bars],
+        around: { before: [...around.before], after: [...around.after] },
+        fromBar,
+        toBar,
+        pickupBeats,
+        endBeats,
+        beatUnit,
+      },
+      clean,
+      comfortable,
+      flawedBars: barsOfMostFlaws(flaws, block),
+      runs: RUNS,
+      offers,
+    }),
+  };
+}

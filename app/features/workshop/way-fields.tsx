@@ -1,0 +1,87 @@
+import FormControlLabel from "@mui/material/FormControlLabel";
+import FormHelperText from "@mui/material/FormHelperText";
+import Switch from "@mui/material/Switch";
+import { NumberField } from "~/components/number-field";
+import { TEMPO_LIMITS } from "~/core/units";
+import { words } from "~/words";
+import type { DraftPhase, LadderDraft } from "./draft";
+import { SchoolFields } from "./school-fields";
+import styles from "./workshop.module.css";
+
+interface WayFieldsProps {
+  readonly draft: LadderDraft;
+  readonly phase: DraftPhase;
+  readonly errors: Readonly<Record<string, string>>;
+  readonly onChange: (change: Partial<LadderDraft>) => void;
+}
+
+const { ladder, workshop } = words;
+const TEMPO = { unit: "bpm", min: TEMPO_LIMITS.lowest, max: TEMPO_LIMITS.highest } as const;
+
+/** Start, target, and the numbers of the school that is chosen in the row. */
+export function WayFields({ draft, phase, errors, onChange }: WayFieldsProps) {
+  const index = draft.phases.indexOf(phase);
+  const at = `phases.${index}`;
+  const set = (change: Partial<DraftPhase>) =>
+    onChange({ phases: draft.phases.with(index, { ...phase, ...change }) });
+  const own = phase.start !== null || phase.target !== null;
+  return (
+    <>
+      <div className={styles.pair}>
+        <NumberField
+          label={ladder.start}
+          value={draft.start}
+          error={errors.start}
+          onChange={(start) => onChange({ start })}
+          {...TEMPO}
+        />
+        <NumberField
+          label={ladder.target}
+          value={draft.target}
+          error={errors.target}
+          onChange={(target) => onChange({ target })}
+          {...TEMPO}
+        />
+      </div>
+      {draft.phases.length > 1 && (
+        <>
+          <FormControlLabel
+            control={
+              <Switch
+                checked={own}
+                onChange={(_, on) =>
+                  set(
+                    on
+                      ? { start: draft.start as never, target: draft.target as never }
+                      : { start: null, target: null },
+                  )
+                }
+              />
+            }
+            label={`${ladder.schools[phase.school.name].label}: ${workshop.phaseTempi.toLowerCase()}`}
+          />
+          {own && (
+            <div className={styles.pair}>
+              {(["start", "target"] as const).map((key) => (
+                <NumberField
+                  key={`${phase.id}-${key}`}
+                  label={workshop.here(ladder[key])}
+                  value={phase[key] ?? draft[key]}
+                  error={errors[`${at}.${key}`]}
+                  onChange={(tempo) => set({ [key]: tempo })}
+                  {...TEMPO}
+                />
+              ))}
+            </div>
+          )}
+        </>
+      )}
+      <SchoolFields
+        phase={phase}
+        errorAt={(path) => errors[`${at}.school.numbers.${path}`]}
+        onChange={(numbers) => set({ school: { ...phase.school, numbers } })}
+      />
+      {errors[`${at}.school`] && <FormHelperText error>{errors[`${at}.school`]}</FormHelperText>}
+    </>
+  );
+}

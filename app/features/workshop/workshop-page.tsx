@@ -1,0 +1,287 @@
+import Button from "@mui/material/Button";
+import { useMemo, useState } from "react";
+import { Form } from "react-router";
+import { TempoText } from "~/components/beat-unit";
+import type { Refused } from "~/components/field";
+import { Page } from "~/components/page";
+import { SubmitButton } from "~/components/submit-button";
+import { partOfBlock } from "~/core/cost";
+import type { Ladder, Place } from "~/core/ladder";
+import type { RecordedRep } from "~/core/record";
+import { barsOf, type MetreRegion, type PassageRange } from "~/core/score";
+import type { Played } from "~/core/session";
+import { nearestPlayable, type BeatUnit } from "~/core/units";
+import type { PassageLine } from "~/features/shapes";
+import { words } from "~/words";
+import { ByDateNote } from "./by-date-note";
+import { ClickFields } from "./click-fields";
+import { Compare, type Compared } from "./compare";
+import { CostFigures, figuresOf } from "./cost-figures";
+import { DayFields } from "./day-fields";
+import { check, draftOf, firstDraft, fitted, newPhase, type LadderDraft } from "./draft";
+import { FlawedFields } from "./flawed-fields";
+import { Fold } from "./fold";
+import { GateFields } from "./gate-fields";
+import { FromLibrary, KeepButton, type KeptLadder } from "./kept";
+import { Offers } from "./offers";
+import { PhaseRow } from "./phase-row";
+import { reckoningFrom } from "./reckoning";
+import { SchoolChooser } from "./school-chooser";
+import { Stairs } from "./stairs";
+import { useCost } from "./use-cost";
+import { useHearing } from "./use-hearing";
+import { WayFields } from "./way-fields";
+import styles from "./workshop.module.css";
+
+export interface WorkshopPageProps {
+  readonly studioId: string;
+  readonly person: { readonly id: string; readonly name: string };
+  readonly piece: {
+    readonly id: string;
+    readonly title: string;
+    readonly bars: number;
+    readonly metres: readonly MetreRegion[];
+    readonly markBpm: number;
+    readonly markUnit: BeatUnit;
+  };
+  readonly passage: PassageLine;
+  readonly range: PassageRange;
+  readonly ladder: Ladder | null;
+  readonly place: Place | null;
+  readonly reps: readonly (RecordedRep & { readonly count: number })[];
+  readonly flaws: readonly { readonly bar: number; readonly flawed: number }[];
+  readonly bestGain: number | null;
+  readonly kept: readonly KeptLadder[];
+  readonly refused: Refused | undefined;
+}
+
+const FORM = "ladder";
+const HEARING_VOLUME = 0.7;
+const MOST_AROUND = 4;
+const { workshop } = words;
+
+/** The passage as the core plays it, with the bars around it. */
+function blockOf({ range, piece }: Pick<WorkshopPageProps, "range" | "piece">): Played {
+  const between = (fromBar: number, toBar: number) =>
+    toBar < fromBar ? [] : barsOf(piece.metres, { ...range, fromBar, toBar });
+  return {
+    ...range,
+    bars: barsOf(piece.metres, range),
+    around: {
+      before: between(Math.max(1, range.fromBar - MOST_AROUND), range.fromBar - 1),
+      after: between(range.toBar + 1, Math.min(piece.bars, range.toBar + MOST_AROUND)),
+    },
+    beatUnit: piece.markUnit,
+  };
+}
+
+/** Draws a ladder: schools, numbers, stairs, sound, and what it costs this student. */
+export function WorkshopPage(props: WorkshopPageProps) {
+  const { studioId, person, piece, passage, range, ladder, place, refused } = props;
+  const [draft, setDraft] = useState<LadderDraft>(() =>
+    ladder ? draftOf(ladder) : firstDraft(piece.markBpm, passage.comfortable),
+  );
+  const change = (part: Partial<LadderDraft>) => setDraft((before) => ({ ...before, ...part }));
+  const [chosen, setChosen] = useState(draft.phases[0]!.id);
+  const [selected, setSelected] = useState(0);
+  const [beside, setBeside] = useState<Compared | undefined>(undefined);
+  const [told, setTold] = useState<string | undefined>(undefined);
+  const phase = draft.phases.find(({ id }) => id === chosen) ?? draft.phases[0]!;
+
+  const block = useMemo(() => blockOf({ range, piece }), [range, piece]);
+  const checked = useMemo(() => check(draft, block), [draft, block]);
+  // While a number is wrong the last good drawing stays.
+  const [drawn, setDrawn] = useState<Compared | undefined>(checked.ok ? checked : undefined);
+  if (checked.ok && checked.rungs !== drawn?.rungs) setDrawn(checked);
+  const target = nearestPlayable(drawn?.ladder.target ?? piece.markBpm);
+  const reckoning = useMemo(
+    () => reckoningFrom({ reps: props.reps, target, block, flaws: props.flaws }),
+    [props.reps, props.flaws, target, block],
+  );
+  const question = useMemo(
+    () => drawn && reckoning.question(drawn.ladder, true),
+    [drawn, reckoning],
+  );
+  const known = useCost(question);
+  const figures = figuresOf(known);
+  const errors = checked.ok ? (refused?.errors ?? {}) : checked.errors;
+  const part = drawn?.ladder.part ?? null;
+  const playedBlock = useMemo(() => partOfBlock(block, part), [block, part]);
+  const hearing = useHearing(playedBlock, HEARING_VOLUME);
+  const bars = words.capital(words.bars(range.fromBar, range.toBar));
+  const takeLadder = (taken: Ladder) => {
+    const next = draftOf(taken);
+    setDraft(next);
+    setChosen(next.phases[0]!.id);
+  };
+  const rung = Math.min(selected, (drawn?.rungs.length ?? 1) - 1);
+
+  return (
+    <Page
+      title={
+        <>
+          {words.ladder.title}: {passage.name || bars}
+        </>
+      }
+      lead={
+        <>
+          {piece.title}, {bars.toLowerCase()} · {words.ladder.mark}{" "}
+          <TempoText unit={piece.markUnit} bpm={piece.markBpm} />
+        </>
+      }
+      back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
+      actions={
+        <>
+          <FromLibrary
+            kept={props.kept}
+            onChoose={({ name, ladder: kept }) => {
+              const next = fitted(kept, draft.target);
+              setDraft(next);
+              setChosen(next.phases[0]!.id);
+              setTold(workshop.fitted(name, draft.target));
+            }}
+          />
+          <KeepButton
+            action={`/studio/${studioId}/library`}
+            ladder={checked.ok ? checked.ladder : undefined}
+            onKept={(name) => setTold(workshop.kept(name))}
+          />
+          <Button
+            title={workshop.compareHelp}
+            disabled={!checked.ok || beside !== undefined}
+            onClick={() => checked.ok && setBeside(checked)}
+          >
+            {workshop.compare}
+          </Button>
+          <SubmitButton form={FORM} variant="contained" size="large" disabled={!checked.ok}>
+            {words.ladder.submit}
+          </SubmitButton>
+        </>
+      }
+    >
+      <p className={styles.told} role="status">
+        {told}
+      </p>
+      <SchoolChooser
+        chosen={phase.school.name}
+        onChoose={(name) => {
+          const { school } = newPhase(name);
+          change({ phases: draft.phases.map((p) => (p.id === phase.id ? { ...p, school } : p)) });
+        }}
+      />
+      <Form id={FORM} method="post" className={styles.workshop} noValidate>
+        <input type="hidden" name="ladder" value={JSON.stringify(draft)} />
+        <div className={styles.numbers}>
+          <Fold
+            open
+            title={words.ladder.path}
+            told={words.ladder.schools[phase.school.name].goodFor}
+            wrong={hasError(errors, "start", "target", "phases")}
+          >
+            <WayFields draft={draft} phase={phase} errors={errors} onChange={change} />
+          </Fold>
+          <Fold
+            title={words.gate.title}
+            told={draft.gate.map(words.gate.told).join(` ${words.gate.and} `)}
+            wrong={hasError(errors, "gate")}
+          >
+            <GateFields gate={draft.gate} errors={errors} onChange={(gate) => change({ gate })} />
+          </Fold>
+          <Fold
+            title={words.gate.flawedTitle}
+            told={words.gate.flawedTold(draft.afterFlawed, draft.inContext.bars)}
+            wrong={hasError(errors, "afterFlawed", "inContext")}
+          >
+            <FlawedFields draft={draft} errors={errors} onChange={change} />
+          </Fold>
+          <Fold
+            title={words.click.title}
+            told={words.click.told(draft.click)}
+            wrong={hasError(errors, "click")}
+          >
+            <ClickFields draft={draft} errors={errors} onChange={change} />
+          </Fold>
+          <Fold
+            title={words.ladder.daily}
+            told={words.ladder.dayTold(draft)}
+            wrong={hasError(errors, "startRule", "minutes", "days", "rest", "warmUp", "overspeed")}
+          >
+            <DayFields draft={draft} errors={errors} onChange={change} />
+          </Fold>
+        </div>
+        <div className={styles.drawing}>
+          <PhaseRow
+            phases={draft.phases}
+            selected={phase.id}
+            spans={draft.phases.map((p) => [p.start ?? draft.start, p.target ?? draft.target])}
+            onSelect={setChosen}
+            onChange={(phases) => change({ phases })}
+            onAdd={() => {
+              const added = newPhase("withdraw");
+              change({ phases: [...draft.phases, added] });
+              setChosen(added.id);
+            }}
+          />
+          {part && (
+            <p className={styles.part}>
+              {workshop.part(words.bars(part.fromBar, part.toBar))}{" "}
+              <Button size="small" onClick={() => change({ part: null })}>
+                {workshop.wholePassage}
+              </Button>
+            </p>
+          )}
+          {drawn && (
+            <>
+              <Stairs
+                rungs={drawn.rungs}
+                block={playedBlock}
+                cleanAt={reckoning.cleanAt}
+                target={target}
+                comfortable={reckoning.comfortable}
+                ceiling={reckoning.ceiling}
+                figures={figures?.rungs}
+                selected={rung}
+                onSelect={setSelected}
+                hearing={hearing}
+              />
+              <ByDateNote
+                ladder={drawn.ladder}
+                stage={place?.stage ?? 0}
+                bestGain={props.bestGain}
+                name={person.name}
+              />
+              <CostFigures
+                ladder={drawn.ladder}
+                rungs={drawn.rungs}
+                known={known}
+                cleanAt={reckoning.cleanAt}
+                ceiling={reckoning.ceiling}
+                weight={reckoning.weight}
+                name={person.name}
+              />
+              <Offers offers={known.offers ?? []} onTake={takeLadder} />
+              {beside && (
+                <Compare
+                  now={drawn}
+                  nowKnown={known}
+                  beside={beside}
+                  reckoning={reckoning}
+                  name={person.name}
+                  onTake={() => {
+                    takeLadder(beside.ladder);
+                    setBeside(undefined);
+                  }}
+                  onPutAway={() => setBeside(undefined)}
+                />
+              )}
+            </>
+          )}
+          {errors.form && <p role="alert">{errors.form}</p>}
+        </div>
+      </Form>
+    </Page>
+  );
+}
+
+const hasError = (errors: Readonly<Record<string, string>>, ...fields: readonly string[]) =>
+  Object.keys(errors).some((at) => fields.includes(at.split(".")[0]!));

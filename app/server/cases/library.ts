@@ -1,0 +1,71 @@
+import * as v from "valibot";
+import { ladderSchema, type Ladder } from "~/core/ladder";
+import { sentences, err, ok, type Result } from "~/core/result";
+import { DatabaseError } from "~/db/client";
+import { dropKeptLadder, keepLadder, keptLadders } from "~/db/queries";
+import type { FormRefused } from "../form";
+import type { Services } from "../services";
+
+const LONGEST_NAME = 80;
+const MOST_KEPT = 500;
+
+const nameSchema = v.pipe(
+  v.string("Give it a name."),
+  v.trim(),
+  v.minLength(1, "Give it a name."),
+  v.maxLength(LONGEST_NAME, `Keep the name under ${LONGEST_NAME} characters.`),
+);
+
+const ladderText = v.pipe(
+  v.string("The ladder is missing."),
+  v.parseJson(undefined, "The ladder can't be read."),
+  ladderSchema,
+);
+
+export interface ToKeep {
+  readonly name: string;
+  readonly ladder: Ladder;
+}
+
+/** A ladder with its name, as the workshop sends it. */
+export function readKept(form: FormData): Result<ToKeep, FormRefused> {
+  const read = v.safeParse(v.object({ name: nameSchema, ladder: ladderText }), {
+    name: form.get("name"),
+    ladder: form.get("ladder"),
+  });
+  if (read.success) return ok(read.output);
+  const { name, ...rest } = sentences(read.issues);
+  const [other] = Object.values(rest);
+  const errors = { ...(name ? { name } : {}), ...(other ? { form: other } : {}) };
+  return err({ errors, values: {} });
+}
+
+/** Everything that the studio keeps to use again. */
+export const libraryPage = async ({ db }: Services, studioId: string) => ({
+  kept: (await keptLadders(db, studioId)).map(({ keptAt, ...rest }) => ({
+    ...rest,
+    keptAt: keptAt.getTime(),
+  })),
+});
+
+/** Keeps a ladder under a name, without what belongs to one passage only. */
+export async function keepInLibrary(
+  { db, newId, now }: Services,
+  studioId: string,
+  { name, ladder }: ToKeep,
+): Promise<Result<string, FormRefused>> {
+  const { length } = await keptLadders(db, studioId);
+  if (length >= MOST_KEPT) {
+    const sentence = `The library holds ${MOST_KEPT} ladders; take one out first.`;
+    return err({ errors: { name: sentence }, values: {} });
+  }
+  const general = { ...ladder, part: null, setOn: null };
+  const keptAt = new Date(now());
+  await keepLadder(db, studioId, { id: newId(), name, ladder: general, keptAt });
+  return ok(name);
+}
+
+export async function takeOutOfLibrary({ db }: Services, studioId: string, id: string) {
+  const rows = await dropKeptLadder(db, studioId, id);
+  if (rows === 0) throw new DatabaseError("not-found", "There is no such ladder in the library.");
+}

@@ -1,0 +1,196 @@
+import type { OfferKind } from "~/core/cost";
+import type { ClickPattern, ClickProgramme, Drone, Silence } from "~/core/click";
+import type { Rung } from "~/core/ladder";
+import { ladder } from "./ladder";
+
+const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
+
+const patternTold = (pattern: ClickPattern): string => {
+  switch (pattern.kind) {
+    case "beats":
+      return pattern.subdivision === 1 ? "every beat" : `${pattern.subdivision} clicks a beat`;
+    case "off-beats":
+      return "off-beats";
+    case "every-beats":
+      return `every ${pattern.beats} beats`;
+    case "every-bars":
+      return pattern.bars === 1 ? "one a bar" : `one every ${pattern.bars} bars`;
+    case "none":
+      return "no click";
+  }
+};
+
+const silenceTold = (silence: Silence): string => {
+  switch (silence.kind) {
+    case "never":
+      return "";
+    case "fixed":
+      return `, ${silence.sounding} on ${silence.silent} silent`;
+    case "random":
+      return `, ${silence.percent} % of bars silent`;
+  }
+};
+
+const pitch = ({ pitch: name, octave }: Pick<Drone, "pitch" | "octave">) => `${name}${octave}`;
+
+const links = ({ from, to, of }: NonNullable<Rung["links"]>) =>
+  from === to ? `link ${from} of ${of}` : `links ${from}–${to} of ${of}`;
+
+/** A task in the words of its kind. */
+const taskTold = ({ kind, name }: NonNullable<Rung["task"]>): string => {
+  switch (kind) {
+    case "layer":
+      return name;
+    case "note-value":
+      return ladder.ladder.noteValues[name] ?? name;
+    case "click":
+      return ladder.ladder.withdrawals[name] ?? name;
+    case "pace":
+      return ladder.ladder.pace[name] ?? name;
+  }
+};
+
+export const workshop = {
+  task: taskTold,
+  links,
+  click: {
+    title: "The click",
+    told: ({ pattern, silence, drone }: ClickProgramme) =>
+      drone?.alone
+        ? `drone ${pitch(drone)} alone`
+        : `${patternTold(pattern)}${silenceTold(silence)}${drone ? `, drone ${pitch(drone)}` : ""}`,
+    pattern: "Sounds",
+    patterns: {
+      beats: "on every beat",
+      "off-beats": "on the off-beats",
+      "every-beats": "every few beats",
+      "every-bars": "once in so many bars",
+      none: "not at all while playing",
+    } satisfies Record<ClickPattern["kind"], string>,
+    subdivision: "Clicks",
+    perBeat: "per beat",
+    every: "Every",
+    beats: "beats",
+    bars: (count: number) => plural(count, "bar", "bars"),
+    silence: "Silent bars",
+    silences: {
+      never: "none",
+      fixed: "in a fixed pattern",
+      random: "by chance",
+    } satisfies Record<Silence["kind"], string>,
+    sounding: "Sounding",
+    silent: "Silent",
+    share: "Share silent",
+    seed: "Draw of chance",
+    countIn: "Count-in",
+    inner: "One more bar counted silently",
+    accent: "Accent",
+    beat: "Beat",
+    division: "Subdivision",
+    drone: "Drone",
+    droneOn: "A sustained pitch",
+    pitch: "Pitch as read",
+    octave: "Octave",
+    a: "A",
+    transposition: "Instrument reads",
+    sounds: (sounding: { pitch: string; octave: number }, hz: string) =>
+      `Sounds ${sounding.pitch}${sounding.octave}, ${hz} Hz`,
+    alone: "Instead of the click",
+    level: "Level",
+  },
+  workshop: {
+    programme: "Schools in a row",
+    addPhase: "Add a school",
+    removePhase: (label: string) => `Take ${label} out`,
+    movePhase: (label: string) =>
+      `${label}: drag, or press Space and use the arrow keys, to move it`,
+    phaseSpan: (from: number, to: number) => (from === to ? `${to}` : `${from}–${to}`),
+    phaseTempi: "Its own start and target",
+    here: (label: string) => `${label} here`,
+    rungsLabel: "Rungs. Arrow keys choose one, Enter plays it.",
+    rung: (number: number, of: number) => `Rung ${number} of ${of}`,
+    hear: "Hear it",
+    hush: "Silence",
+    cycle: (slow: number, fast: number, tempo: number) => `${slow} slow, ${fast} fast at ${tempo}`,
+    restAfter: (seconds: number) => `then ${seconds} s rest`,
+    expected: (plays: string, minutes: string) => `≈ ${plays} plays, ${minutes}`,
+    compare: "Compare",
+    compareHelp: "Keeps this one beside, so that you can draw another and see both.",
+    comparing: "Side by side",
+    beside: "Kept beside",
+    now: "Drawn now",
+    take: "Take this one",
+    putAway: "Put away",
+    keep: "Keep in the library",
+    kept: (name: string) => `Kept as “${name}”.`,
+    keepName: "Name in the library",
+    fromLibrary: "From the library",
+    chooseKept: "Choose …",
+    fitted: (name: string, target: number) => `“${name}”, fitted to a target of ${target} bpm.`,
+    part: (bars: string) => `For now only ${bars}.`,
+    wholePassage: "The whole passage again",
+    concert: (days: number) => `Until the concert: ${days} ${plural(days, "day", "days")}`,
+    steep: (needed: string, best: string, name: string) =>
+      `This needs ${needed} a practice day. The best that ${name} has gained so far is ${best}. More days, or an honest lower target, would hold.`,
+    steady: (needed: string, best: string, name: string) =>
+      `This needs ${needed} a practice day; ${name}'s best so far is ${best}.`,
+    steepUnknown: (needed: string) => `This needs ${needed} a practice day.`,
+  },
+  cost: {
+    title: (name: string) => `What it costs ${name}`,
+    rungs: "Rungs",
+    plays: "Plays",
+    minutes: "Minutes",
+    nearLimit: "Near the limit",
+    about: (value: string) => `≈ ${value}`,
+    many: "too many",
+    hours: "over 10 h",
+    fits: (minutes: number, days: number) =>
+      days === 1 ? `Through in ${minutes} min` : `Through in ${days} × ${minutes} min`,
+    told: (name: string, low: string, high: string) =>
+      `Four times in five it takes ${name} between ${low} and ${high} minutes.`,
+    hardest: (tempo: number, clean: string, plays: string) =>
+      `Hardest at ${tempo} bpm, where ${clean} of plays are clean: about ${plays} plays there.`,
+    outOfReach: (name: string, tempo: number, clean: string) =>
+      `Out of ${name}'s reach as it is: at ${tempo} bpm only ${clean} of plays would be clean. Try a lower target for now, or a lighter gate.`,
+    fromPrior: "Nothing played yet: reckoned from what is usual for a new passage.",
+    fromRecord: (plays: string) => `Reckoned from ${plays} recent plays of this passage.`,
+    byFormula: "Plays and minutes by formula",
+    byBoth: "Where there is no formula, simulated",
+    bySimulation: (runs: string) => `; span and chance from ${runs} simulated climbs.`,
+    reckoning: "; span and chance are being reckoned.",
+    learningOut: "What is learned on the way is left out, so it errs on the long side.",
+    near: {
+      much: (share: string) =>
+        `${share} of the playing time lies near the limit; 10 to 15 % is the aim. Start lower or stop earlier.`,
+      right: (share: string) =>
+        `${share} of the playing time lies near the limit: about as much as there should be.`,
+      little: (share: string) =>
+        `${share} of the playing time lies near the limit: safe and easy, with little that pushes.`,
+    },
+  },
+  offer: {
+    title: "It is not likely to fit. What would:",
+    kinds: {
+      "larger-step": "Larger steps",
+      "lighter-gate": "A lighter gate",
+      smaller: "Fewer bars",
+      higher: "Start higher",
+      "lower-target": "A lower target for now",
+      days: "Over more days",
+    } satisfies Record<OfferKind, string>,
+    rungs: (count: number) => `${count} ${plural(count, "rung", "rungs")}`,
+    start: (tempo: number) => `from ${tempo} bpm`,
+    target: (tempo: number) => `to ${tempo} bpm`,
+    days: (days: number, minutes: number) => `${days} days of ${minutes} min`,
+    chance: (share: string) => `through: ${share}`,
+  },
+  library: {
+    title: "Library",
+    lead: "Ladders to use again. They are kept in the workshop of a passage and fitted to the tempo of the next.",
+    empty:
+      "Nothing kept yet. Draw a ladder for a passage and press “Keep in the library” in its workshop.",
+    remove: (name: string) => `Take “${name}” out`,
+    takeOut: "Take out",
+  },
+} as const;

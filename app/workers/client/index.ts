@@ -1,0 +1,2 @@
+export { CostClient } from "./cost-client";
+export type { CostAnswer, CostRequest, OfferTold } from "../protocol/cost";
