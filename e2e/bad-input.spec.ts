@@ -53,12 +53,48 @@ test("impossible ladders are told at the field while they are drawn", async ({ t
   await teacher.number("Step").fill("0");
   await expect(page.getByText("0 bpm is outside 1–50 bpm.")).toBeVisible();
   await teacher.number("Step").fill("5");
+  await teacher.unfolds("When to go up");
   await page.getByLabel("Gate", { exact: true }).click();
   await page.getByRole("option", { name: "clean plays of the last few" }).click();
   await teacher.number("Clean plays").fill("6");
   await teacher.number("Of the last").fill("5");
   await expect(page.getByText("There can't be more clean plays")).toBeVisible();
   await teacher.number("Clean plays").fill("4");
+  await expect(page.getByRole("button", { name: "Set this ladder" })).toBeEnabled();
+});
+
+test("numbers that no school can follow are told at their field, and the drawing stays", async ({
+  teacher,
+  page,
+}) => {
+  await teacher.opensTheWorkshop();
+  const drawing = page.getByRole("img", { name: /^A staircase of/ });
+  const refuses = async (school: string, numbers: Record<string, string>, sentence: string) => {
+    await teacher.chooses(school);
+    for (const [label, value] of Object.entries(numbers)) await teacher.number(label).fill(value);
+    await expect(page.getByText(sentence)).toBeVisible();
+    await expect(page.getByRole("button", { name: "Set this ladder" })).toBeDisabled();
+    await expect(drawing).toBeVisible();
+  };
+  await refuses("Forward and back", { Forward: "2", Back: "3" }, "2 forward and 3 back never");
+  await refuses("Burst cycles", { "Fast is": "1" }, "the fast play isn't faster: above 1");
+  await refuses("Woven chain", { "Longest chain": "1" }, "A chain has at least 2 links");
+  await refuses("By the date", { "Practice days": "0" }, "Without a practice day nothing");
+  await refuses("Overspeed finish", { Target: "400" }, "420 bpm; 400 is the fastest");
+  await teacher.number("Target").fill("220");
+  await teacher.chooses("Layers");
+  for (let line = 4; line > 0; line--) {
+    await page.getByRole("button", { name: `Take line ${line} out` }).click();
+  }
+  await expect(page.getByText("List at least one layer")).toBeVisible();
+  await teacher.chooses("Woven chain");
+  await page.getByLabel("Links of").click();
+  await page.getByRole("option", { name: "beats" }).click();
+  await teacher.number("Step").fill("1");
+  await teacher.number("Start").fill("10");
+  await teacher.number("Target").fill("400");
+  await expect(drawing).toBeVisible();
+  await teacher.chooses("Even steps");
   await expect(page.getByRole("button", { name: "Set this ladder" })).toBeEnabled();
 });
 

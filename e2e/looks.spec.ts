@@ -27,7 +27,7 @@ test("the week says at a glance who needs a look, and why", async ({ page, demo 
   await page.goto(demo.address);
   const line = (name: string) => page.getByRole("listitem").filter({ hasText: name });
   await expect(line("Yusuf Arden")).toContainText("Stopped for pain 2 days ago.");
-  await expect(line("Petra Haldane")).toContainText("Silent for 8 days.");
+  await expect(line("Petra Haldane")).toContainText(/Silent for \d+ days/);
   await expect(line("Bram Oyelaran")).toContainText(/The descent|bars 13–16/);
   await expect(page.getByText("The Lantern Concert in 24 days")).toBeVisible();
   const names = await page.locator("main li a").allTextContents();

@@ -54,6 +54,23 @@ export class Player {
     }
   }
 
+  /** What is played on each rung, until the last gate has passed: "task tempo links". */
+  async climbs(clean: number): Promise<string[]> {
+    const rungs: string[] = [];
+    const top = this.page.getByRole("heading", { name: "The target is reached." });
+    while (!(await top.isVisible())) {
+      const tell = async (id: string) => {
+        const shown = this.page.getByTestId(id);
+        return (await shown.count()) > 0 ? await shown.innerText() : "";
+      };
+      const parts = [await tell("task"), await tell("tempo"), await tell("links")];
+      rungs.push(parts.filter(Boolean).join(", "));
+      await this.playsClean(clean);
+      await expect(this.page.locator("main")).toHaveAttribute("data-passed", `${rungs.length}`);
+    }
+    return rungs;
+  }
+
   async sees(count: string): Promise<void> {
     await expect(this.page.getByTestId("count")).toHaveText(count);
   }

@@ -48,6 +48,7 @@ export class Teacher {
     await expect(page).toHaveURL(/pieces\/[0-9a-f-]{36}/);
     await page.waitForLoadState("networkidle");
     const middle = async (bar: number) => {
+      await page.locator(`[data-bar="${bar}"]`).waitFor();
       const box = await page.locator(`[data-bar="${bar}"]`).boundingBox();
       return { x: box!.x + box!.width / 2, y: box!.y + 40 };
     };
@@ -69,12 +70,48 @@ export class Teacher {
     await this.number("Start").fill(String(start));
     await this.number("Target").fill(String(target));
     await this.number("Step").fill(String(step));
-    await this.number("Clean plays").fill(String(clean));
+    await this.setsTheGate(clean);
     if (numbers.offerAfter) {
-      await this.number("Offer another way after").fill(String(numbers.offerAfter));
+      await this.unfolds("When it goes wrong");
+      await this.number("After").fill(String(numbers.offerAfter));
     }
+    if (numbers.rest || numbers.hidden) await this.unfolds("Each day");
     if (numbers.rest) await this.number("Rest between rungs").fill(String(numbers.rest));
     if (numbers.hidden) await this.page.getByLabel("Hide the number while playing").check();
+  }
+
+  async setsTheGate(clean: number): Promise<void> {
+    await this.unfolds("When to go up");
+    await this.number("Clean plays").fill(String(clean));
+  }
+
+  /** A new room with a short fast piece, its bars cut, at the workshop. */
+  async opensTheWorkshop(bars: readonly [number, number] = [3, 4]): Promise<void> {
+    await this.opensARoom();
+    await this.addsAPiece();
+    await this.dragsOverBars(...bars);
+    await this.cuts();
+  }
+
+  async chooses(school: string): Promise<void> {
+    await this.page.getByRole("radio", { name: school }).click();
+  }
+
+  async fills(numbers: Readonly<Record<string, number>>): Promise<void> {
+    for (const [label, value] of Object.entries(numbers)) {
+      await this.number(label).fill(String(value));
+    }
+  }
+
+  /** The figure under a heading of the cost, as soon as the worker has told it. */
+  figure(term: string) {
+    return this.page.locator("dl div", { hasText: term }).locator("dd").first();
+  }
+
+  /** Opens a folded part of the workshop. */
+  async unfolds(title: string): Promise<void> {
+    const fold = this.page.locator("details", { has: this.page.getByText(title, { exact: true }) });
+    if ((await fold.getAttribute("open")) === null) await fold.locator("summary").click();
   }
 
   number(label: string) {
@@ -88,10 +125,7 @@ export class Teacher {
 
   /** From nothing to a session that can be started: bars 3–4 of a fast little piece. */
   async preparesToday(numbers: LadderNumbers = {}, bars: readonly [number, number] = [3, 4]) {
-    await this.opensARoom();
-    await this.addsAPiece();
-    await this.dragsOverBars(...bars);
-    await this.cuts();
+    await this.opensTheWorkshop(bars);
     await this.drawsTheLadder(numbers);
     await this.setsIt();
   }

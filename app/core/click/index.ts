@@ -1,4 +1,4 @@
-export { barPulses, lengthInSeconds, VOICES, type Pulse, type Voice } from "./pattern";
+export { barPulses, VOICES, type Pulse, type Voice } from "./pattern";
 export {
   CLICK_PATTERN_KINDS,
   clickProgrammeSchema,
@@ -11,7 +11,6 @@ export {
 } from "./programme";
 export {
   droneHz,
-  droneSchema,
   PITCHES,
   soundingPitch,
   TRANSPOSITION_NAMES,

@@ -3,7 +3,6 @@ import fc from "fast-check";
 import { gateProgress, type Gate, type JudgedPlay } from "~/core/gate";
 import { staircase } from "~/core/ladder";
 import { aLadder, barsOf } from "~/core/ladder/test/fixtures";
-import { seeded } from "~/core/simulate";
 import { bpm } from "~/core/units";
 import {
   cleanFrom,
@@ -16,6 +15,11 @@ import {
   type Toll,
 } from ".";
 
+/** A new stream of numbers, the same each time. */
+const stream = () => {
+  let state = 7;
+  return () => (state = (state * 48271) % 2147483647) / 2147483647;
+};
 const row = (plays: number): Gate => [{ kind: "in-a-row", plays, afterFlawed: "reset" }];
 const ASK = { plays: 4, then: "ask", steps: 1, seconds: 60 } as const;
 const tolls = (clean: number, change: Partial<Toll> = {}, count = 4): Toll[] =>
@@ -31,7 +35,7 @@ const tolls = (clean: number, change: Partial<Toll> = {}, count = 4): Toll[] =>
 const costOf = (each: readonly Toll[], minutes = 10) =>
   exactCost(each, { minutes, afterFlawed: ASK });
 const simulated = (each: readonly Toll[], then: "ask" | "lower" | "rest" = "ask") => {
-  const climbs = new Climbs(each, { afterFlawed: { ...ASK, then } }, seeded(11));
+  const climbs = new Climbs(each, { afterFlawed: { ...ASK, then } }, stream());
   climbs.climb(10_000);
   return climbs.told(10);
 };
@@ -86,7 +90,7 @@ describe("what it costs by simulation", () => {
 
   test("agrees with playing combined rules through the gate itself", () => {
     const gate: Gate = [...row(2), { kind: "minutes", minutes: 1, percent: 60 }];
-    const random = seeded(5);
+    const random = stream();
     const counts = Array.from({ length: 4000 }, () => {
       const plays: JudgedPlay[] = [];
       while (!gateProgress(gate, plays).passed) {

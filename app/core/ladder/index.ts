@@ -29,8 +29,6 @@ export {
   type Task,
 } from "./school";
 export { dailyGainNeeded, practiceDaysGone } from "./schools/by-date";
-export { NOTE_VALUES } from "./schools/rhythm";
-export { WITHDRAWAL_NAMES } from "./schools/withdraw";
 export { segmentLength, type Bar, type Segment } from "./segment";
 export { START_RULE_KINDS, todaysStart, type StartRule } from "./start-rule";
 export { rungAfter, rungBefore } from "./stepping";

@@ -48,7 +48,7 @@ const extended = (block: BlockState, extent: Extent, segment: BlockState["segmen
 const CONTEXT_GATE: Gate = [{ kind: "in-all", plays: 1 }];
 
 /** The gate of what is played now. */
-export const gateNow = (block: BlockState): Gate =>
+const gateNow = (block: BlockState): Gate =>
   block.extent === "context" ? CONTEXT_GATE : rungNow(block).gate;
 
 /** How far the plays of the present rung have come towards its gate. */

@@ -25,7 +25,7 @@ export {
   type StandState,
 } from "./state";
 export { advance, initialState, lastUndoable, replay } from "./reducer";
-export { gateNow, progressNow } from "./block";
+export { progressNow } from "./block";
 export { barsWithAround, contextShare } from "./extent";
 export { loopOfRung, nextLoop, secondsOfRung, type Played } from "./loop";
 export { endWellTempo, summarise, type BlockSummary } from "./summary";

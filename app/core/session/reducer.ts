@@ -82,7 +82,8 @@ function moveOnUp(state: StandState): StandState {
   const { rest } = rungNow(block);
   const moved = gatePassed(plan, block);
   const next = withBlock(state, moved);
-  const climbed = moved.rung !== block.rung;
+  // A nudged tempo passes and goes on to its own rung: that is a step up as well.
+  const climbed = moved.passed.length > block.passed.length && !moved.toppedOut;
   return climbed && rest > 0 ? { ...next, resting: { since: state.lastAt!, seconds: rest } } : next;
 }
 

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import * as v from "valibot";
 import { replay, sessionEventSchema, sessionPlanSchema, summarise } from "~/core/session";
+import { initialNumbers, ladderSchema, SCHOOL_NAMES } from "~/core/ladder";
 import { bpm } from "~/core/units";
 import { Learner, seeded, seededUuid, simulateSitting, type LearnerTraits } from ".";
 
@@ -108,6 +109,31 @@ describe("the simulated player", () => {
     expect(state.plays.every(({ verdict }) => verdict !== undefined)).toBe(true);
     expect(summarise(state)).toHaveLength(2);
     expect(events.at(-2)?.kind === "judged" || events.at(-2)?.kind === "detailed").toBe(true);
+  });
+
+  test("plays every school, and a programme of several, rung by rung to its end", () => {
+    const schools = SCHOOL_NAMES.map((name) => [name]);
+    for (const names of [...schools, ["joining", "forward-back", "withdraw"] as const]) {
+      const phases = names.map((name) => ({
+        school: { name, numbers: initialNumbers(name) },
+        start: null,
+        target: null,
+      }));
+      const [block] = plan.blocks;
+      const ladder = v.parse(ladderSchema, { ...block!.ladder, phases, rest: 0 });
+      const sure = { ...traits, ability: 380, plateau: 390 };
+      const random = seeded(12);
+      const events = simulateSitting({
+        plan: { ...plan, blocks: [{ ...block!, ladder }] },
+        learners: [new Learner(sure, random)],
+        startsAt: Date.UTC(2026, 4, 4, 17),
+        minutes: [600],
+        random,
+      });
+      const [played] = replay({ ...plan, blocks: [{ ...block!, ladder }] }, events).blocks;
+      expect([names, played?.toppedOut]).toEqual([names, true]);
+      expect(played?.passed.map(({ rung }) => rung)).toEqual(played?.rungs.map((_, i) => i));
+    }
   });
 
   test("stops for pain and plays nothing after", () => {

@@ -20,6 +20,7 @@ export function DeskHeader({ room }: { room: { id: string; name: string } }) {
         <NavLink end to={`/studio/${room.id}`}>
           {words.desk.week}
         </NavLink>
+        <NavLink to={`/studio/${room.id}/library`}>{words.library.title}</NavLink>
         <NavLink to="/sound">{words.desk.sound}</NavLink>
       </nav>
       <IconButton onClick={toggle} aria-label={dark ? words.desk.light : words.desk.dark}>

@@ -122,9 +122,14 @@ function OpenStand({
       />
     );
   }
-  const { plan: block } = currentBlock(state);
+  const { plan: block, state: blockState } = currentBlock(state);
   return (
-    <main className={styles.stand} data-transport={transport} data-plays={state.plays.length}>
+    <main
+      className={styles.stand}
+      data-transport={transport}
+      data-plays={state.plays.length}
+      data-passed={blockState.passed.length}
+    >
       <h1 className="sr-only">{words.stand.title}</h1>
       <StandTop
         view={view}

@@ -15,7 +15,7 @@ const NOTES_PER_BEAT = {
   arpeggio: 4,
 } as const;
 type NoteValue = keyof typeof NOTES_PER_BEAT;
-export const NOTE_VALUES = Object.keys(NOTES_PER_BEAT) as [NoteValue, ...NoteValue[]];
+const NOTE_VALUES = Object.keys(NOTES_PER_BEAT) as [NoteValue, ...NoteValue[]];
 
 const numbers = v.object({
   values: listSchema("List at least one note value.", oneOf(NOTE_VALUES)),

@@ -21,7 +21,7 @@ const WITHDRAWALS = {
   none: { pattern: { kind: "none" }, silence: always },
 } as const satisfies Record<string, Pick<ClickProgramme, "pattern" | "silence">>;
 type Withdrawal = keyof typeof WITHDRAWALS;
-export const WITHDRAWAL_NAMES = Object.keys(WITHDRAWALS) as [Withdrawal, ...Withdrawal[]];
+const WITHDRAWAL_NAMES = Object.keys(WITHDRAWALS) as [Withdrawal, ...Withdrawal[]];
 
 const numbers = v.object({
   clicks: listSchema("List at least one click to play with.", oneOf(WITHDRAWAL_NAMES)),

@@ -1,0 +1,176 @@
+import { expect, test } from "./support/fixtures";
+
+/** A way of working: how it is set in the workshop, and what the stand then plays, rung by rung. */
+interface Way {
+  readonly who: string;
+  readonly school: string;
+  readonly numbers?: Readonly<Record<string, number>>;
+  readonly clean?: number;
+  readonly rungs: readonly string[];
+}
+
+const ways: readonly Way[] = [
+  {
+    who: "thinks in metronome marks",
+    school: "Metronome marks",
+    numbers: { Start: 192, Target: 224, Step: 2 },
+    rungs: ["192", "208", "224"],
+  },
+  {
+    who: "thinks in percent",
+    school: "Percent steps",
+    numbers: { Start: 200, Target: 230, "Step above the knee": 8 },
+    rungs: ["200", "216", "230"],
+  },
+  {
+    who: "swears by ten in a row",
+    school: "Even steps",
+    numbers: { Start: 240, Target: 240 },
+    clean: 10,
+    rungs: ["240"],
+  },
+  {
+    who: "weaves",
+    school: "Woven chain",
+    numbers: { Start: 220, Target: 240, Step: 10 },
+    rungs: [
+      ...["220, Link 1 of 2", "230, Link 1 of 2", "240, Link 1 of 2"],
+      ...["220, Links 1–2 of 2", "230, Link 2 of 2", "240, Links 1–2 of 2"],
+    ],
+  },
+  {
+    who: "counts days to a concert",
+    school: "By the date",
+    numbers: { Start: 200, Target: 240, "Practice days": 2, "Rungs a day": 2 },
+    rungs: ["200", "210", "220"],
+  },
+  {
+    who: "builds layers",
+    school: "Layers",
+    numbers: { Start: 200, Target: 220 },
+    rungs: ["count and clap, 220", "say the note names, 220", "finger silently, 220", "play, 220"],
+  },
+  {
+    who: "bursts",
+    school: "Burst cycles",
+    numbers: { Start: 110, Target: 240, Step: 10, "Slow plays": 1 },
+    rungs: ["110", "120"],
+  },
+];
+
+for (const { who, school, numbers = {}, clean = 1, rungs } of ways) {
+  test(`who ${who} finds ${school} and plays it to its end`, async ({ teacher, player, page }) => {
+    test.slow();
+    await teacher.opensTheWorkshop();
+    await teacher.chooses(school);
+    await teacher.fills(numbers);
+    await teacher.setsTheGate(clean);
+    await expect(teacher.figure("Rungs")).not.toHaveText("0");
+    await teacher.setsIt();
+    await player.goesToTheStand();
+    await player.starts();
+    expect(await player.climbs(clean)).toEqual(rungs);
+    await player.button(/^End well: one slow/).click();
+    await player.playsClean();
+    await page.waitForURL(/\/sessions\//);
+    await expect(page.getByRole("link", { name: "Back to today" })).toBeVisible();
+  });
+}
+
+test("a chain that is left in the middle goes on at its link", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.opensTheWorkshop([2, 4]);
+  await teacher.chooses("Woven chain");
+  await teacher.fills({ Start: 230, Target: 240, Step: 10 });
+  await teacher.setsTheGate(1);
+  await teacher.setsIt();
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean(2);
+  await expect(page.getByTestId("links")).toHaveText("Links 1–2 of 3");
+  await player.playsClean(1);
+  await player.button("End well").click();
+  await player.playsClean();
+  await page.waitForURL(/\/sessions\//);
+  await page.getByRole("link", { name: "Back to today" }).click();
+  await player.goesToTheStand();
+  await expect(page.getByTestId("links")).toHaveText("Links 1–2 of 3");
+});
+
+test("several rules must all hold, and the player may say that it is easy", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.opensTheWorkshop();
+  await teacher.fills({ Start: 210, Target: 220, Step: 10 });
+  await teacher.setsTheGate(2);
+  await page.getByRole("button", { name: "And also …" }).click();
+  await page.getByLabel("Gate", { exact: true }).last().click();
+  await page.getByRole("option", { name: "it feels easy" }).click();
+  await teacher.setsIt();
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean(2);
+  await player.sees("2 of 2");
+  await player.seesTempo(210);
+  await player.button("It feels easy").click();
+  await player.seesTempo(220);
+});
+
+test("the ladder can go lower by itself, and asks for the bars around before it counts", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.opensTheWorkshop();
+  await teacher.fills({ Start: 210, Target: 220, Step: 10 });
+  await teacher.setsTheGate(1);
+  await teacher.unfolds("When it goes wrong");
+  await teacher.fills({ After: 2, "In context": 1 });
+  await page.getByLabel("Then", { exact: true }).click();
+  await page.getByRole("option", { name: "go lower" }).click();
+  await teacher.setsIt();
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean();
+  await player.seesTempo(220);
+  await player.playsFlawed(2);
+  await player.seesTempo(210);
+  await player.playsClean(2);
+  await expect(page.getByText("In context: once clean")).toBeVisible();
+  await expect(page.getByRole("list", { name: "bars 2–5" })).toBeVisible();
+  await player.playsClean();
+  await expect(page.getByRole("heading", { name: "The target is reached." })).toBeVisible();
+});
+
+test("a tempo is tapped at the stand, and the click follows the player", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.preparesToday();
+  await player.goesToTheStand();
+  await player.button("Tap").click();
+  await expect(page.getByRole("dialog")).toBeVisible();
+  const pad = page.getByRole("button", { name: /Tap here|bpm/ }).first();
+  await pad.focus();
+  const session = await page.context().newCDPSession(page);
+  const begun = Date.now() / 1000;
+  for (let n = 0; n < 10; n++) {
+    // One tap is missed; the time stamps are those of exactly 150 bpm.
+    if (n === 4) continue;
+    const timestamp = begun + (n * 60) / 150;
+    const key = { key: "a", code: "KeyA", text: "a", timestamp };
+    await session.send("Input.dispatchKeyEvent", { type: "keyDown", ...key });
+    await session.send("Input.dispatchKeyEvent", { type: "keyUp", ...key });
+  }
+  await expect(page.getByTestId("tapped")).toHaveText("150 bpm");
+  await expect(page.getByText("Very steady.")).toBeVisible();
+  await expect(page.getByText("One was left out.")).toBeVisible();
+  await page.getByRole("button", { name: "Start at 150 bpm" }).click();
+  await player.seesTempo(150);
+});
