@@ -9,10 +9,10 @@ export interface Figure {
   readonly value: string;
 }
 
-const ms = (value: number) => `${value.toFixed(value < 10 ? 2 : 0)} ms`;
+export const ms = (value: number) => `${value.toFixed(value < 10 ? 2 : 0)} ms`;
 
 /** Median of several runs, in milliseconds. */
-function median(runs: number, work: () => unknown): number {
+export function median(runs: number, work: () => unknown): number {
   const times = Array.from({ length: runs }, () => {
     const begun = performance.now();
     work();
@@ -25,9 +25,7 @@ const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0
 
 const ladder = v.parse(ladderSchema, {
   ...LADDER_DEFAULTS,
-  phases: [
-    { school: { name: "even-steps", numbers: { step: 1 } }, start: null, target: null },
-  ],
+  phases: [{ school: { name: "even-steps", numbers: { step: 1 } }, start: null, target: null }],
   start: 10,
   target: 400,
   startRule: { kind: "where-ended" },

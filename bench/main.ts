@@ -1,6 +1,8 @@
 import { cpus } from "node:os";
 import { browserFigures } from "./browser";
 import { coreFigures, type Figure } from "./core";
+import { schoolFigures } from "./schools";
+import { workshopFigures } from "./workshop";
 
 const print = (title: string, figures: readonly Figure[]) => {
   process.stdout.write(`\n${title}\n`);
@@ -12,4 +14,6 @@ const print = (title: string, figures: readonly Figure[]) => {
 const { length, 0: first } = cpus();
 process.stdout.write(`Node ${process.versions.node}, ${length} × ${first?.model ?? "unknown"}\n`);
 print("core", coreFigures());
+print("workshop", workshopFigures());
+print("schools: the same simulated learner to a stable target", schoolFigures());
 print("application", await browserFigures());

@@ -1,5 +1,5 @@
 // Runs the benchmarks in bench/ through Vite, so that TypeScript and the ~ paths are understood.
-// Prints figures; judges nothing. The application must be built.
+// Prints figures; judges nothing. The application must be built. Another entry may be named.
 import path from "node:path";
 import { fileURLToPath } from "node:url";
 import { createServer } from "vite";
@@ -13,5 +13,5 @@ const vite = await createServer({
   optimizeDeps: { noDiscovery: true },
   appType: "custom",
 });
-await vite.ssrLoadModule("./bench/main.ts");
+await vite.ssrLoadModule(process.argv[2] ?? "./bench/main.ts");
 await vite.close();

@@ -129,6 +129,7 @@ export const workshop = {
     fitted: (name: string, target: number) => `“${name}”, fitted to a target of ${target} bpm.`,
     part: (bars: string) => `For now only ${bars}.`,
     wholePassage: "The whole passage again",
+    tapStart: "Tap the start",
     concert: (days: number) => `Until the concert: ${days} ${plural(days, "day", "days")}`,
     steep: (needed: string, best: string, name: string) =>
       `This needs ${needed} a practice day. The best that ${name} has gained so far is ${best}. More days, or an honest lower target, would hold.`,

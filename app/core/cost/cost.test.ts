@@ -4,6 +4,7 @@ import { gateProgress, type Gate, type JudgedPlay } from "~/core/gate";
 import { staircase } from "~/core/ladder";
 import { aLadder, barsOf } from "~/core/ladder/test/fixtures";
 import { bpm } from "~/core/units";
+import { attemptTable } from "./attempt-table";
 import {
   cleanFrom,
   cleanTable,
@@ -110,6 +111,29 @@ describe("what it costs by simulation", () => {
     expect(simulated(each, "lower").minutes).toBeGreaterThan(asking);
     const resting = simulated(each, "rest").minutes;
     expect(resting).toBeGreaterThan(asking);
+  });
+
+  test("an attempt that ends with a verdict too many agrees with playing it out", () => {
+    const random = stream();
+    const most = 3;
+    const attempts = Array.from({ length: 20_000 }, () => {
+      let [count, flawed, plays] = [0, 0, 0];
+      while (count < 3 && flawed < most) {
+        plays++;
+        if (random() < 0.7) count++;
+        else [count, flawed] = [0, flawed + 1];
+      }
+      return { plays, passed: count === 3 };
+    });
+    const table = attemptTable({ kind: "in-a-row", plays: 3, afterFlawed: "reset" }, 0.7, most);
+    const chance = (entry: number) => table[entry]! - (table[entry - 1] ?? 0);
+    for (const plays of [3, 5, 8]) {
+      const share = (passed: boolean) =>
+        attempts.filter((each) => each.plays === plays && each.passed === passed).length / 20_000;
+      expect(chance(2 * (plays - 1))).toBeCloseTo(share(true), 1);
+      expect(chance(2 * (plays - 1) + 1)).toBeCloseTo(share(false), 1);
+    }
+    expect(table.at(-1)).toBeCloseTo(1, 8);
   });
 
   test("out of reach it ends all the same", () => {

@@ -1,4 +1,5 @@
 import type { AfterFlawed } from "~/core/ladder";
+import { attemptTable } from "./attempt-table";
 import { gateRun } from "./gate-run";
 import { MOST_PLAYS_ON_A_RUNG, playsAt, playsTable } from "./plays-table";
 import type { Toll } from "./toll";
@@ -13,36 +14,73 @@ export interface ClimbRules {
 /** Beyond so many plays a whole climb is given up: it is out of reach. */
 const MOST_PLAYS_IN_A_CLIMB = 4000;
 
-/** How one rung is climbed: returns the plays; `toBelow` when the ladder goes lower by itself. */
-type RungClimb = (random: Random) => { plays: number; toBelow: boolean; rests: number };
+/** What one go at a rung came to; one object for all of them, as there are millions. */
+interface Go {
+  plays: number;
+  /** The ladder goes lower by itself. */
+  toBelow: boolean;
+  rests: number;
+}
 
-function climbOf(toll: Toll, index: number, { afterFlawed }: ClimbRules): RungClimb {
-  const { then, plays: most } = afterFlawed;
-  const lowers = then === "lower" && toll.below !== index;
-  const rests = then === "rest";
-  const table =
-    lowers || rests || toll.gate.length !== 1 ? undefined : playsTable(toll.gate[0]!, toll.clean);
-  if (table) {
-    return (random) => ({ plays: playsAt(table, random()), toBelow: false, rests: 0 });
-  }
-  const run = gateRun(toll.gate, toll.seconds);
-  return (random) => {
-    run.reset();
-    let flawed = 0;
-    let rested = 0;
-    for (let plays = 1; ; plays++) {
-      const clean = random() < toll.clean;
-      if (run.play(clean) || plays >= MOST_PLAYS_ON_A_RUNG) {
-        return { plays, toBelow: false, rests: rested };
-      }
-      if (!clean) flawed++;
-      if (flawed >= most && lowers) return { plays, toBelow: true, rests: rested };
-      if (flawed >= most && rests) {
-        rested++;
-        flawed = 0;
-      }
+/** How one rung is climbed: fills `go`. */
+type RungClimb = (random: Random, go: Go) => void;
+
+/** The common gates, an attempt at a time; after each that is given up: lower, or a rest. */
+function attemptClimb(table: Float64Array, lowers: boolean): RungClimb {
+  return (random, go) => {
+    go.plays = 0;
+    go.rests = 0;
+    for (;;) {
+      const entry = playsAt(table, random());
+      go.plays += (entry >> 1) + 1;
+      const passed = (entry & 1) === 0;
+      go.toBelow = !passed && lowers;
+      if (passed || lowers || go.plays >= MOST_PLAYS_ON_A_RUNG) return;
+      go.rests++;
     }
   };
+}
+
+/** Any other gate, through its own machine. */
+function machineClimb(toll: Toll, most: number, lowers: boolean, rests: boolean): RungClimb {
+  const run = gateRun(toll.gate, toll.seconds);
+  return (random, go) => {
+    run.reset();
+    let flawed = 0;
+    go.toBelow = false;
+    go.rests = 0;
+    for (go.plays = 1; go.plays < MOST_PLAYS_ON_A_RUNG; go.plays++) {
+      const clean = random() < toll.clean;
+      if (run.play(clean)) return;
+      if (clean || ++flawed < most) continue;
+      if (lowers) {
+        go.toBelow = true;
+        return;
+      }
+      if (rests) go.rests++;
+      flawed = 0;
+    }
+  };
+}
+
+function climbOf(toll: Toll, index: number, { afterFlawed }: ClimbRules): RungClimb {
+  const lowers = afterFlawed.then === "lower" && toll.below !== index;
+  const rests = afterFlawed.then === "rest";
+  const [rule] = toll.gate;
+  const single = toll.gate.length === 1 && rule ? rule : undefined;
+  const table = lowers || rests || !single ? undefined : playsTable(single, toll.clean);
+  if (table) {
+    return (random, go) => {
+      go.plays = playsAt(table, random());
+      go.toBelow = false;
+      go.rests = 0;
+    };
+  }
+  const counted = single?.kind === "in-a-row" || single?.kind === "in-all";
+  if (counted && (lowers || rests)) {
+    return attemptClimb(attemptTable(single, toll.clean, afterFlawed.plays), lowers);
+  }
+  return machineClimb(toll, afterFlawed.plays, lowers, rests);
 }
 
 /**
@@ -54,6 +92,7 @@ export class Climbs {
   private readonly plays: Float64Array;
   private readonly seconds: Float64Array;
   private readonly totals: number[] = [];
+  private readonly go: Go = { plays: 0, toBelow: false, rests: 0 };
 
   constructor(
     private readonly tolls: readonly Toll[],
@@ -69,17 +108,23 @@ export class Climbs {
     return this.totals.length;
   }
 
+  /** Plays drawn so far, in all the climbs. */
+  get played(): number {
+    return this.plays.reduce((sum, each) => sum + each, 0);
+  }
+
   climb(times: number): void {
     for (let n = 0; n < times; n++) this.totals.push(this.once());
   }
 
   /** One climb, in minutes. */
   private once(): number {
+    const { go: climbed } = this;
     let total = 0;
     let plays = 0;
     for (let at = 0; at < this.tolls.length && plays <= MOST_PLAYS_IN_A_CLIMB;) {
       const toll = this.tolls[at]!;
-      const climbed = this.climbers[at]!(this.random);
+      this.climbers[at]!(this.random, climbed);
       let spent = climbed.plays * toll.seconds + climbed.rests * this.rules.afterFlawed.seconds;
       if (!climbed.toBelow) spent += this.inContext(toll, at);
       this.plays[at]! += climbed.plays;
@@ -113,7 +158,7 @@ export class Climbs {
         plays: this.plays[i]! / runs,
         minutes: this.seconds[i]! / runs / 60,
       })),
-      plays: this.plays.reduce((sum, each) => sum + each, 0) / runs,
+      plays: this.played / runs,
       minutes: sorted.reduce((sum, each) => sum + each, 0) / runs,
       minutesLow: quantile(0.1),
       minutesHigh: quantile(0.9),

@@ -1,5 +1,5 @@
 import type { MapBar } from "~/core/click";
-import { currentBlock, type StandState } from "~/core/session";
+import { currentBlock, rungNow, type StandState } from "~/core/session";
 import { words } from "~/words";
 import { AnotherWay } from "./another-way";
 import { BeatLight } from "./beat-light";
@@ -62,6 +62,15 @@ export function BottomFields(props: BottomFieldsProps) {
         <div className={styles.middle} role="status">
           <BeatLight position={position} />
           <span className={styles.phase}>{phaseWord(view, position)}</span>
+          {playing && waitsForTaps(state) && (
+            <button
+              type="button"
+              className={styles.tap}
+              onPointerDown={(event) => runner?.tap(event.timeStamp)}
+            >
+              {words.stand.tapAlong}
+            </button>
+          )}
         </div>
       )}
       <button
@@ -77,6 +86,9 @@ export function BottomFields(props: BottomFieldsProps) {
     </section>
   );
 }
+
+const waitsForTaps = (state: StandState): boolean =>
+  rungNow(currentBlock(state).state).gate.some(({ kind }) => kind === "timing");
 
 function phaseWord({ state, transport }: StandView, position: Position | undefined): string {
   const { stand } = words;

@@ -66,6 +66,14 @@ function OpenStand({
     if (begun) void keepForOffline();
   }, [begun]);
 
+  // Where the ladder starts at what is tapped, that is asked before anything is played.
+  const fresh = currentBlock(state).state.counted.length === 0 && state.plays.length === 0;
+  const measures = currentBlock(state).plan.ladder.startRule.kind === "measured";
+  const asksForTempo = view.ready && held && fresh && measures && !state.ended;
+  useEffect(() => {
+    if (asksForTempo) setSheet("tap");
+  }, [asksForTempo]);
+
   const ended = state.ended;
   const endedHere = ended !== undefined && runner !== undefined && view.ready;
   useEffect(() => {
@@ -100,6 +108,7 @@ function OpenStand({
       Backspace: undo,
       ArrowUp: act(() => runner?.nudge(1)),
       ArrowDown: act(() => runner?.nudge(-1)),
+      ".": (event) => runner?.tap(event.timeStamp),
       g: act(() => runner?.ease()),
       m: act(() => openTap()),
       r: act(() => runner?.repeat()),

@@ -1,6 +1,6 @@
 import { useEffect, useEffectEvent } from "react";
 
-export type KeyMap = Readonly<Record<string, () => void>>;
+export type KeyMap = Readonly<Record<string, (event: KeyboardEvent) => void>>;
 
 const isTyping = (target: EventTarget | null): boolean =>
   target instanceof HTMLElement &&
@@ -18,7 +18,7 @@ export function useKeys(keys: KeyMap, enabled: boolean) {
     const action = keys[event.key.length === 1 ? event.key.toLowerCase() : event.key];
     if (!action) return;
     event.preventDefault();
-    if (!event.repeat) action();
+    if (!event.repeat) action(event);
   });
   useEffect(() => {
     if (!enabled) return;

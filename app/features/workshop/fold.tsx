@@ -1,4 +1,4 @@
-import { useEffect, useRef, type ReactNode } from "react";
+import { useEffect, useState, type ReactNode } from "react";
 import styles from "./fold.module.css";
 
 interface FoldProps {
@@ -8,22 +8,27 @@ interface FoldProps {
   readonly open?: boolean;
   /** Something inside is wrong: it opens by itself. */
   readonly wrong: boolean;
-  readonly children: ReactNode;
+  readonly children: () => ReactNode;
 }
 
 /** A part of the form that says what it holds while it is folded. */
 export function Fold({ title, told, open = false, wrong, children }: FoldProps) {
-  const details = useRef<HTMLDetailsElement>(null);
+  const [isOpen, setOpen] = useState(open);
   useEffect(() => {
-    if (wrong && details.current) details.current.open = true;
+    if (wrong) setOpen(true);
   }, [wrong]);
   return (
-    <details ref={details} className={styles.fold} open={open}>
+    <details
+      className={styles.fold}
+      open={isOpen}
+      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+    >
       <summary>
         <span className={styles.title}>{title}</span>
         <span className={styles.told}>{told}</span>
       </summary>
-      <div className={styles.fields}>{children}</div>
+      {/* What is folded away costs nothing when a number moves. */}
+      {isOpen && <div className={styles.fields}>{children()}</div>}
     </details>
   );
 }

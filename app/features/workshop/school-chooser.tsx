@@ -1,4 +1,4 @@
-import { useMemo } from "react";
+import { memo, useMemo } from "react";
 import { lanesOf } from "~/components/rung-lane";
 import { Staircase, type Step } from "~/components/staircase";
 import { SCHOOL_NAMES, type SchoolName } from "~/core/ladder";
@@ -26,7 +26,7 @@ function drawing(name: SchoolName): Step[] {
 }
 
 /** Every school by the shape of its path from 60 to 100 bpm over four bars. */
-export function SchoolChooser({ chosen, onChoose }: SchoolChooserProps) {
+export const SchoolChooser = memo(function SchoolChooser({ chosen, onChoose }: SchoolChooserProps) {
   const drawings = useMemo(() => SCHOOL_NAMES.map((name) => ({ name, steps: drawing(name) })), []);
   return (
     <div className={styles.schools} role="radiogroup" aria-label={words.ladder.school}>
@@ -56,4 +56,4 @@ export function SchoolChooser({ chosen, onChoose }: SchoolChooserProps) {
       ))}
     </div>
   );
-}
+});

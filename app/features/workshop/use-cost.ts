@@ -40,10 +40,8 @@ export function useCost(question: Omit<CostRequest, "id"> | undefined): CostKnow
       made.dispose();
     };
   }, []);
-  const asked = question && JSON.stringify(question);
   useEffect(() => {
-    if (asked === undefined) return;
-    client.current?.ask(JSON.parse(asked) as Omit<CostRequest, "id">);
-  }, [asked]);
+    if (question) client.current?.ask(question);
+  }, [question]);
   return known;
 }

@@ -1,10 +1,15 @@
+import Button from "@mui/material/Button";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import FormHelperText from "@mui/material/FormHelperText";
 import Switch from "@mui/material/Switch";
+import { Drum } from "lucide-react";
+import { useState } from "react";
 import { NumberField } from "~/components/number-field";
 import { TEMPO_LIMITS } from "~/core/units";
+import { TapSheet } from "~/features/stand/tap-sheet";
 import { words } from "~/words";
 import type { DraftPhase, LadderDraft } from "./draft";
+import { numberOf } from "./number-of";
 import { SchoolFields } from "./school-fields";
 import styles from "./workshop.module.css";
 
@@ -12,6 +17,8 @@ interface WayFieldsProps {
   readonly draft: LadderDraft;
   readonly phase: DraftPhase;
   readonly errors: Readonly<Record<string, string>>;
+  /** Days to the studio's concert, if one is set and still to come. */
+  readonly concertInDays: number | null;
   readonly onChange: (change: Partial<LadderDraft>) => void;
 }
 
@@ -19,7 +26,8 @@ const { ladder, workshop } = words;
 const TEMPO = { unit: "bpm", min: TEMPO_LIMITS.lowest, max: TEMPO_LIMITS.highest } as const;
 
 /** Start, target, and the numbers of the school that is chosen in the row. */
-export function WayFields({ draft, phase, errors, onChange }: WayFieldsProps) {
+export function WayFields({ draft, phase, errors, concertInDays, onChange }: WayFieldsProps) {
+  const [tapping, setTapping] = useState(false);
   const index = draft.phases.indexOf(phase);
   const at = `phases.${index}`;
   const set = (change: Partial<DraftPhase>) =>
@@ -43,6 +51,14 @@ export function WayFields({ draft, phase, errors, onChange }: WayFieldsProps) {
           {...TEMPO}
         />
       </div>
+      <Button size="small" startIcon={<Drum size={16} />} onClick={() => setTapping(true)}>
+        {workshop.tapStart}
+      </Button>
+      <TapSheet
+        open={tapping}
+        onClose={() => setTapping(false)}
+        onTempo={(start) => onChange({ start })}
+      />
       {draft.phases.length > 1 && (
         <>
           <FormControlLabel
@@ -81,6 +97,18 @@ export function WayFields({ draft, phase, errors, onChange }: WayFieldsProps) {
         errorAt={(path) => errors[`${at}.school.numbers.${path}`]}
         onChange={(numbers) => set({ school: { ...phase.school, numbers } })}
       />
+      {phase.school.name === "by-date" && concertInDays !== null && concertInDays > 0 && (
+        <Button
+          size="small"
+          onClick={() => {
+            const perWeek = numberOf(phase.school.numbers.perWeek) || 7;
+            const days = Math.max(1, Math.floor((concertInDays * perWeek) / 7));
+            set({ school: { ...phase.school, numbers: { ...phase.school.numbers, days } } });
+          }}
+        >
+          {workshop.concert(concertInDays)}
+        </Button>
+      )}
       {errors[`${at}.school`] && <FormHelperText error>{errors[`${at}.school`]}</FormHelperText>}
     </>
   );

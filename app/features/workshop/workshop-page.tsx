@@ -1,12 +1,12 @@
 import Button from "@mui/material/Button";
-import { useMemo, useState } from "react";
+import { useCallback, useMemo, useState } from "react";
 import { Form } from "react-router";
 import { TempoText } from "~/components/beat-unit";
 import type { Refused } from "~/components/field";
 import { Page } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import { partOfBlock } from "~/core/cost";
-import type { Ladder, Place } from "~/core/ladder";
+import type { Ladder, Place, SchoolName } from "~/core/ladder";
 import type { RecordedRep } from "~/core/record";
 import { barsOf, type MetreRegion, type PassageRange } from "~/core/score";
 import type { Played } from "~/core/session";
@@ -51,6 +51,7 @@ export interface WorkshopPageProps {
   readonly reps: readonly (RecordedRep & { readonly count: number })[];
   readonly flaws: readonly { readonly bar: number; readonly flawed: number }[];
   readonly bestGain: number | null;
+  readonly concertInDays: number | null;
   readonly kept: readonly KeptLadder[];
   readonly refused: Refused | undefined;
 }
@@ -87,6 +88,18 @@ export function WorkshopPage(props: WorkshopPageProps) {
   const [beside, setBeside] = useState<Compared | undefined>(undefined);
   const [told, setTold] = useState<string | undefined>(undefined);
   const phase = draft.phases.find(({ id }) => id === chosen) ?? draft.phases[0]!;
+
+  const phaseId = phase.id;
+  const chooseSchool = useCallback(
+    (name: SchoolName) => {
+      const { school } = newPhase(name);
+      setDraft((before) => ({
+        ...before,
+        phases: before.phases.map((p) => (p.id === phaseId ? { ...p, school } : p)),
+      }));
+    },
+    [phaseId],
+  );
 
   const block = useMemo(() => blockOf({ range, piece }), [range, piece]);
   const checked = useMemo(() => check(draft, block), [draft, block]);
@@ -162,13 +175,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
       <p className={styles.told} role="status">
         {told}
       </p>
-      <SchoolChooser
-        chosen={phase.school.name}
-        onChoose={(name) => {
-          const { school } = newPhase(name);
-          change({ phases: draft.phases.map((p) => (p.id === phase.id ? { ...p, school } : p)) });
-        }}
-      />
+      <SchoolChooser chosen={phase.school.name} onChoose={chooseSchool} />
       <Form id={FORM} method="post" className={styles.workshop} noValidate>
         <input type="hidden" name="ladder" value={JSON.stringify(draft)} />
         <div className={styles.numbers}>
@@ -178,35 +185,45 @@ export function WorkshopPage(props: WorkshopPageProps) {
             told={words.ladder.schools[phase.school.name].goodFor}
             wrong={hasError(errors, "start", "target", "phases")}
           >
-            <WayFields draft={draft} phase={phase} errors={errors} onChange={change} />
+            {() => (
+              <WayFields
+                draft={draft}
+                phase={phase}
+                errors={errors}
+                concertInDays={props.concertInDays}
+                onChange={change}
+              />
+            )}
           </Fold>
           <Fold
             title={words.gate.title}
             told={draft.gate.map(words.gate.told).join(` ${words.gate.and} `)}
             wrong={hasError(errors, "gate")}
           >
-            <GateFields gate={draft.gate} errors={errors} onChange={(gate) => change({ gate })} />
+            {() => (
+              <GateFields gate={draft.gate} errors={errors} onChange={(gate) => change({ gate })} />
+            )}
           </Fold>
           <Fold
             title={words.gate.flawedTitle}
             told={words.gate.flawedTold(draft.afterFlawed, draft.inContext.bars)}
             wrong={hasError(errors, "afterFlawed", "inContext")}
           >
-            <FlawedFields draft={draft} errors={errors} onChange={change} />
+            {() => <FlawedFields draft={draft} errors={errors} onChange={change} />}
           </Fold>
           <Fold
             title={words.click.title}
             told={words.click.told(draft.click)}
             wrong={hasError(errors, "click")}
           >
-            <ClickFields draft={draft} errors={errors} onChange={change} />
+            {() => <ClickFields draft={draft} errors={errors} onChange={change} />}
           </Fold>
           <Fold
             title={words.ladder.daily}
             told={words.ladder.dayTold(draft)}
             wrong={hasError(errors, "startRule", "minutes", "days", "rest", "warmUp", "overspeed")}
           >
-            <DayFields draft={draft} errors={errors} onChange={change} />
+            {() => <DayFields draft={draft} errors={errors} onChange={change} />}
           </Fold>
         </div>
         <div className={styles.drawing}>

@@ -14,6 +14,8 @@ import type { CostAnswer, CostRequest } from "../protocol/cost";
 const BATCH = 500;
 /** A first answer comes after so many runs, for ladders that take long. */
 const FIRST_TOLD = 1000;
+/** A ladder that is out of reach is known to be so after fewer runs. */
+const MOST_PLAYS_DRAWN = 12e6;
 const SEED = 20_261_123;
 
 /**
@@ -41,7 +43,7 @@ export function* reckonCost(
     const cost = climbs.told(given);
     tell({ kind: "simulated", id, cost: { ...cost, rungs: [...cost.rungs] } });
   };
-  while (climbs.done < runs) {
+  while (climbs.done < runs && climbs.played < MOST_PLAYS_DRAWN) {
     climbs.climb(Math.min(BATCH, runs - climbs.done));
     if (climbs.done === FIRST_TOLD) simulated();
     yield;

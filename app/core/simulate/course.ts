@@ -1,0 +1,99 @@
+import { spanOf, staircase, todaysStart, type Ladder } from "~/core/ladder";
+import { estimate, type RecordedRep } from "~/core/record";
+import { replay, summarise, type BlockSummary, type SessionPlan } from "~/core/session";
+import type { Learner } from "./learner";
+import { simulateSitting } from "./player";
+import type { Random } from "./random";
+
+type Bars = SessionPlan["blocks"][number]["bars"];
+
+export interface Course {
+  readonly ladder: Ladder;
+  readonly bars: Bars;
+  readonly learner: Learner;
+  readonly random: Random;
+  /** After so many days it is given up. */
+  readonly mostDays: number;
+}
+
+export interface CourseResult {
+  readonly days: number;
+  readonly plays: number;
+  readonly minutes: number;
+  /** A clean play at the target had become nearly certain. */
+  readonly stable: boolean;
+}
+
+const NEARLY_CERTAIN = 0.9;
+const DAY_MS = 86_400_000;
+const FIRST_DAY = Date.UTC(2026, 0, 5, 17);
+const PASSAGE = "00000000-0000-4000-8000-000000000001";
+
+interface SoFar {
+  readonly reps: readonly (Omit<RecordedRep, "daysAgo"> & { readonly day: number })[];
+  readonly ended: BlockSummary | undefined;
+}
+
+/** The plan of one day, as the desk would make it: start by rule, place where it was left. */
+function planOf({ ladder, bars }: Course, { reps, ended }: SoFar, day: number): SessionPlan {
+  const recorded = reps.map(({ day: played, ...rep }) => ({ ...rep, daysAgo: day - played }));
+  const known = estimate(recorded, ladder.target);
+  const place = ended?.place ?? { phase: 0, stage: 0 };
+  const span = spanOf(ladder, ladder.phases[place.phase]!);
+  const start = todaysStart(ladder.startRule, {
+    first: span.start,
+    target: span.target,
+    ended: undefined,
+    comfortable: reps.length > 0 ? known.comfortable.value : undefined,
+    tempi: staircase(ladder, { start: span.start, bars, place }).map(({ tempo }) => tempo),
+  });
+  const block = {
+    passageId: PASSAGE,
+    pieceTitle: "",
+    passageName: "",
+    focus: "",
+    fromBar: bars[0]!.number,
+    toBar: bars.at(-1)!.number,
+    pickupBeats: 0,
+    endBeats: 0,
+    bars,
+    around: { before: [], after: [] },
+    beatUnit: "quarter" as const,
+    ladder,
+    start,
+    // A ladder that was climbed to its end begins anew the next day.
+    place: ended?.toppedOut ? { phase: 0, stage: 0 } : place,
+    comfortable: known.comfortable.value,
+  };
+  return { version: 1, noVerdict: "wait", blocks: [block] };
+}
+
+/**
+ * Practises one ladder day after day, in the minutes meant for it, until a clean play at the
+ * target is nearly certain to this learner at the beginning of a day. A model: what comes out
+ * tells how the ladder deals with such a learner, not how a person learns.
+ */
+export function practiseUntilStable(course: Course): CourseResult {
+  const { ladder, learner, random, mostDays } = course;
+  let so: SoFar = { reps: [], ended: undefined };
+  let minutes = 0;
+  let plays = 0;
+  for (let day = 0; day < mostDays; day++) {
+    if (learner.cleanAt(ladder.target) >= NEARLY_CERTAIN) {
+      return { days: day, plays, minutes, stable: true };
+    }
+    const plan = planOf(course, so, day);
+    const startsAt = FIRST_DAY + day * DAY_MS;
+    const sitting = { plan, learners: [learner], startsAt, minutes: [ladder.minutes], random };
+    const state = replay(plan, simulateSitting(sitting));
+    const [ended] = summarise(state);
+    const played = state.plays.flatMap(({ verdict, layer, top, share }) =>
+      verdict && layer === undefined ? [{ tempo: top, verdict, share, day }] : [],
+    );
+    so = { reps: [...so.reps, ...played], ended };
+    plays += ended?.plays ?? 0;
+    minutes += (ended?.activeSeconds ?? 0) / 60;
+    learner.sleep(1);
+  }
+  return { days: mostDays, plays, minutes, stable: false };
+}
