@@ -14,6 +14,7 @@ const clean = cleanTable((tempo) => cleanProbability({ centre: Math.log(84), wid
 const question = (ladder: Ladder): CostRequest => ({
   id: 1,
   ladder,
+  from: { start: ladder.start, place: { phase: 0, stage: 0 } },
   block: {
     fromBar: 1,
     toBar: 4,

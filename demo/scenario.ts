@@ -1,3 +1,4 @@
+import type { SchoolName } from "~/core/ladder";
 import type { LearnerTraits } from "~/core/simulate";
 import type { BeatUnit } from "~/core/units";
 
@@ -13,6 +14,40 @@ export const ROOM = {
 /** Where the tunes of the room come from. */
 export const TUNE = "written for the Ropewalk room";
 
+export interface DemoSchool {
+  readonly name: SchoolName;
+  /** What differs from the numbers that the school starts with. */
+  readonly numbers?: Readonly<Record<string, unknown>>;
+  readonly start?: number;
+  readonly target?: number;
+}
+
+/** Ladders that the room keeps to use again. */
+export const KEPT: readonly {
+  readonly name: string;
+  readonly start: number;
+  readonly target: number;
+  readonly schools: readonly DemoSchool[];
+}[] = [
+  {
+    name: "From bar by bar to no click",
+    start: 50,
+    target: 100,
+    schools: [
+      { name: "joining", start: 50, target: 50 },
+      { name: "forward-back" },
+      { name: "withdraw" },
+    ],
+  },
+  { name: "Control", start: 60, target: 100, schools: [{ name: "forward-back" }] },
+  {
+    name: "Chain for a hard place",
+    start: 50,
+    target: 90,
+    schools: [{ name: "woven-chain", numbers: { step: 8 } }],
+  },
+];
+
 export interface DemoPassage {
   readonly fromBar: number;
   readonly toBar: number;
@@ -22,8 +57,8 @@ export interface DemoPassage {
   /** Weeks before today at which it was cut; 10 is the beginning. */
   readonly sinceWeek: number;
   readonly ladder: {
-    readonly school: "even" | "percent";
-    readonly step?: number;
+    /** One school, or several in a row. */
+    readonly schools: readonly DemoSchool[];
     readonly start: number;
     readonly target: number;
     readonly clean?: number;

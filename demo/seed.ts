@@ -1,15 +1,23 @@
-import { ladderSchema, type StartRule } from "~/core/ladder";
+import { initialNumbers, LADDER_DEFAULTS, ladderSchema, type StartRule } from "~/core/ladder";
 import { simulateSitting, Learner, seeded, seededUuid, type Random } from "~/core/simulate";
 import { addDays, dayOf } from "~/core/units";
 import { addPiece, readPieceForm } from "~/server/cases/add-piece";
 import { appendEvents } from "~/server/cases/append-events";
 import { addStudent, openRoom } from "~/server/cases/open-room";
+import { keepInLibrary } from "~/server/cases/library";
 import { cutPassage, setLadder } from "~/server/cases/passages";
 import { setConcert } from "~/server/cases/rooms";
 import { startSession } from "~/server/cases/start-session";
 import type { Services } from "~/server/services";
 import * as v from "valibot";
-import { ROOM, type DemoPassage, type DemoPiece, type DemoStudent } from "./scenario";
+import {
+  KEPT,
+  ROOM,
+  type DemoPassage,
+  type DemoPiece,
+  type DemoSchool,
+  type DemoStudent,
+} from "./scenario";
 import { STUDENTS } from "./students";
 
 const SEED = 20_260_504;
@@ -29,26 +37,28 @@ const START_RULES: Record<DemoPassage["ladder"]["rule"], StartRule> = {
   "ended-less": { kind: "where-ended-less", steps: 1 },
 };
 
-function ladderOf({ ladder }: DemoPassage) {
-  const { school, step = 5, start, target, clean = 3, rule, minutes } = ladder;
+const phasesOf = (schools: readonly DemoSchool[]) =>
+  schools.map(({ name, numbers = {}, start = null, target = null }) => ({
+    school: { name, numbers: { ...initialNumbers(name), ...numbers } },
+    start,
+    target,
+  }));
+
+function ladderOf({ ladder }: Pick<DemoPassage, "ladder">) {
+  const { schools, start, target, clean = 3, rule, minutes, subdivision = 1 } = ladder;
+  const pattern = { kind: "beats", subdivision };
   return v.parse(ladderSchema, {
-    school:
-      school === "even"
-        ? { name: "even-steps", numbers: { step } }
-        : {
-            name: "percent-steps",
-            numbers: { percent: 10, percentAbove: 5, knee: 75, least: 2 },
-          },
+    ...LADDER_DEFAULTS,
+    phases: phasesOf(schools),
     start,
     target,
     startRule: START_RULES[rule],
-    gate: { kind: "in-a-row", plays: clean, afterFlawed: "reset" },
-    offerAfter: 5,
+    gate: [{ kind: "in-a-row", plays: clean, afterFlawed: "reset" }],
+    afterFlawed: { ...LADDER_DEFAULTS.afterFlawed, plays: 5 },
     rest: ladder.rest ?? 0,
     minutes,
     hidden: ladder.hidden ?? false,
-    countInBars: 1,
-    subdivision: ladder.subdivision ?? 1,
+    click: { ...LADDER_DEFAULTS.click, pattern },
   });
 }
 
@@ -162,6 +172,10 @@ export async function seedDemo(services: Services): Promise<void> {
   });
   const { name, inDays } = ROOM.concert;
   await setConcert(past, studioId, { name, day: addDays(today, inDays) });
+  for (const { name: kept, ...ladder } of KEPT) {
+    const drawn = ladderOf({ ladder: { ...ladder, rule: "ended-less", minutes: 10 } });
+    await keepInLibrary(past, studioId, { name: kept, ladder: drawn });
+  }
   const people = [new DemoPerson(past, studioId, studentId, first!, random)];
   for (const student of others) {
     const personId = await addStudent(past, studioId, student);

@@ -35,7 +35,7 @@ const ways: readonly Way[] = [
     numbers: { Start: 220, Target: 240, Step: 10 },
     rungs: [
       ...["220, Link 1 of 2", "230, Link 1 of 2", "240, Link 1 of 2"],
-      ...["220, Links 1–2 of 2", "230, Link 2 of 2", "240, Links 1–2 of 2"],
+      ...["220, All 2 links", "230, Link 2 of 2", "240, All 2 links"],
     ],
   },
   {

@@ -143,6 +143,7 @@ export const ladder = {
       days: "days",
       "days-a-week": "days a week",
       rounds: "rounds",
+      rungs: "rungs",
       chosen: "",
     },
     noteValues: {

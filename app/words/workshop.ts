@@ -34,7 +34,11 @@ const silenceTold = (silence: Silence): string => {
 const pitch = ({ pitch: name, octave }: Pick<Drone, "pitch" | "octave">) => `${name}${octave}`;
 
 const links = ({ from, to, of }: NonNullable<Rung["links"]>) =>
-  from === to ? `link ${from} of ${of}` : `links ${from}–${to} of ${of}`;
+  from === to
+    ? `link ${from} of ${of}`
+    : to - from + 1 === of
+      ? `all ${of} links`
+      : `links ${from}–${to} of ${of}`;
 
 /** A task in the words of its kind. */
 const taskTold = ({ kind, name }: NonNullable<Rung["task"]>): string => {
@@ -127,6 +131,8 @@ export const workshop = {
     fromLibrary: "From the library",
     chooseKept: "Choose …",
     fitted: (name: string, target: number) => `“${name}”, fitted to a target of ${target} bpm.`,
+    fromToday: (day: number, of: number, tempo: number) =>
+      `Drawn from where it stands: practice day ${day} of ${of}, from ${tempo} bpm.`,
     part: (bars: string) => `For now only ${bars}.`,
     wholePassage: "The whole passage again",
     tapStart: "Tap the start",

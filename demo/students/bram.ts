@@ -23,8 +23,7 @@ export const bram: DemoStudent = {
           focus: "slide before the tongue",
           sinceWeek: 10,
           ladder: {
-            school: "even",
-            step: 4,
+            schools: [{ name: "even-steps", numbers: { step: 4 } }],
             start: 68,
             target: 116,
             clean: 4,
@@ -39,8 +38,7 @@ export const bram: DemoStudent = {
           toBar: 8,
           sinceWeek: 7,
           ladder: {
-            school: "even",
-            step: 8,
+            schools: [{ name: "forward-back" }],
             start: 72,
             target: 116,
             clean: 3,
@@ -67,7 +65,7 @@ export const bram: DemoStudent = {
           focus: "no bump between notes",
           sinceWeek: 10,
           ladder: {
-            school: "percent",
+            schools: [{ name: "marks" }],
             start: 40,
             target: 66,
             clean: 3,

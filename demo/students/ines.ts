@@ -31,8 +31,7 @@ export const ines: DemoStudent = {
           focus: "even thumbs",
           sinceWeek: 10,
           ladder: {
-            school: "even",
-            step: 6,
+            schools: [{ name: "even-steps", numbers: { step: 6 } }],
             start: 54,
             target: 96,
             clean: 3,
@@ -48,7 +47,7 @@ export const ines: DemoStudent = {
           focus: "place early",
           sinceWeek: 8,
           ladder: {
-            school: "percent",
+            schools: [{ name: "percent-steps" }],
             start: 48,
             target: 96,
             clean: 4,
@@ -65,8 +64,7 @@ export const ines: DemoStudent = {
           focus: "one pulse through 2/4",
           sinceWeek: 5,
           ladder: {
-            school: "even",
-            step: 4,
+            schools: [{ name: "even-steps", numbers: { step: 4 } }],
             start: 52,
             target: 92,
             clean: 3,
@@ -93,8 +91,7 @@ export const ines: DemoStudent = {
           toBar: 8,
           sinceWeek: 6,
           ladder: {
-            school: "even",
-            step: 5,
+            schools: [{ name: "even-steps", numbers: { step: 5 } }, { name: "withdraw" }],
             start: 50,
             target: 80,
             clean: 3,

@@ -25,8 +25,7 @@ export const maud: DemoStudent = {
           focus: "forked F in time",
           sinceWeek: 9,
           ladder: {
-            school: "even",
-            step: 3,
+            schools: [{ name: "even-steps", numbers: { step: 3 } }],
             start: 36,
             target: 66,
             clean: 4,
@@ -42,8 +41,7 @@ export const maud: DemoStudent = {
           focus: "nine is three threes",
           sinceWeek: 4,
           ladder: {
-            school: "even",
-            step: 3,
+            schools: [{ name: "by-date", numbers: { days: 37, perWeek: 5 } }],
             start: 33,
             target: 66,
             clean: 3,
@@ -69,8 +67,7 @@ export const maud: DemoStudent = {
           toBar: 4,
           sinceWeek: 3,
           ladder: {
-            school: "even",
-            step: 6,
+            schools: [{ name: "rhythm" }],
             start: 60,
             target: 100,
             clean: 3,

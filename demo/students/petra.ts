@@ -24,8 +24,7 @@ export const petra: DemoStudent = {
           focus: "bellows turn on the bar line",
           sinceWeek: 9,
           ladder: {
-            school: "even",
-            step: 3,
+            schools: [{ name: "joining", numbers: { size: 2, step: 3 } }],
             start: 28,
             target: 54,
             clean: 3,
@@ -52,8 +51,7 @@ export const petra: DemoStudent = {
           focus: "the long beat is last",
           sinceWeek: 5,
           ladder: {
-            school: "even",
-            step: 10,
+            schools: [{ name: "woven-chain", numbers: { step: 15 } }],
             start: 120,
             target: 210,
             clean: 3,

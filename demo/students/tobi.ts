@@ -22,10 +22,21 @@ export const tobi: DemoStudent = {
           focus: "soft tongue",
           sinceWeek: 0.4,
           ladder: {
-            school: "even",
-            step: 6,
+            schools: [
+              {
+                name: "layers",
+                numbers: {
+                  layers: [
+                    { name: "count and clap", clean: 5 },
+                    { name: "say the note names", clean: 5 },
+                    { name: "finger with air only", clean: 6 },
+                    { name: "play plain", clean: 0 },
+                  ],
+                },
+              },
+            ],
             start: 48,
-            target: 84,
+            target: 60,
             clean: 3,
             rule: "comfortable",
             minutes: 5,

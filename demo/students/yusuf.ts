@@ -28,7 +28,7 @@ export const yusuf: DemoStudent = {
           focus: "tremolo from the elbow",
           sinceWeek: 10,
           ladder: {
-            school: "percent",
+            schools: [{ name: "percent-steps" }],
             start: 50,
             target: 104,
             clean: 5,
@@ -44,8 +44,7 @@ export const yusuf: DemoStudent = {
           toBar: 16,
           sinceWeek: 6,
           ladder: {
-            school: "even",
-            step: 5,
+            schools: [{ name: "burst", numbers: { step: 4, ratio: 1.5 } }],
             start: 56,
             target: 100,
             clean: 4,

@@ -37,12 +37,28 @@ export const views: readonly View[] = [
     }),
   },
   {
-    name: "ladder",
+    name: "workshop",
     open: student("Bram Oyelaran", async (page) => {
       await follow(page, "The descent", /\/passages\//);
       await follow(page, "Change the ladder", /\/ladder$/);
       await page.getByRole("button", { name: "Set this ladder" }).waitFor();
+      await page.locator("[data-runs]:not([data-runs='0'])").waitFor();
     }),
+  },
+  {
+    name: "chain",
+    open: student("Petra Haldane", async (page) => {
+      await follow(page, "Bars 1–4", /\/passages\//);
+      await follow(page, "Change the ladder", /\/ladder$/);
+      await page.locator("[data-runs='10000']").waitFor();
+    }),
+  },
+  {
+    name: "library",
+    open: async (page, address) => {
+      await page.goto(address);
+      await follow(page, "Library", /\/library$/);
+    },
   },
   {
     name: "progress",

@@ -5,10 +5,11 @@ import {
   ladderSchema,
   type ChosenSchool,
   type Ladder,
+  type Where,
 } from "~/core/ladder";
 import type { Played } from "~/core/session";
 import { partOfBlock } from "./part";
-import { nearestPlayable } from "~/core/units";
+import { nearestPlayable, type Bpm } from "~/core/units";
 import * as v from "valibot";
 import { exactCost, type Cost } from "./exact";
 import { tollsOf, type CleanAt } from "./toll";
@@ -35,6 +36,8 @@ export interface OfferInputs {
   readonly block: Played;
   readonly cleanAt: CleanAt;
   readonly comfortable: number;
+  /** From where and from which place it is climbed; without them, from its beginning. */
+  readonly from?: Pick<Where, "start" | "place">;
   /** The bars in which most flaws fell lately, if anyone said. */
   readonly flawedBars: { readonly fromBar: number; readonly toBar: number } | undefined;
 }
@@ -47,13 +50,23 @@ const LOWER_TARGETS = [0.95, 0.9, 0.85, 0.8, 0.75, 0.7, 0.65];
 const STEP_FACTORS = [1.25, 1.5, 2, 2.5, 3];
 const STEP_KEYS = new Set(["step", "stepAbove", "percent", "percentAbove", "marks"]);
 
+/** The days that a ladder is spread over: those set, or the practice days that are left to it. */
+export function daysGiven({ days, phases }: Ladder, stage = 0): number {
+  const byDate = phases.find(({ school }) => school.name === "by-date");
+  if (byDate?.school.name !== "by-date") return days;
+  return Math.max(days, byDate.school.numbers.days - stage, 1);
+}
+
 /** The minutes of a day times the days. */
-export const minutesGiven = ({ minutes, days }: Pick<Ladder, "minutes" | "days">): number =>
-  minutes * days;
+export const minutesGiven = (ladder: Ladder, stage = 0): number =>
+  ladder.minutes * daysGiven(ladder, stage);
 
 function costOf(inputs: OfferInputs, ladder: Ladder): Cost | undefined {
   const block = partOfBlock(inputs.block, ladder.part);
-  const unrolled = checkedStaircase(ladder, { start: ladder.start, bars: block.bars });
+  const { from } = inputs;
+  const start = Math.max(ladder.start, from?.start ?? 0) as Bpm;
+  const where = from?.place ? { ...from, start } : { start: ladder.start };
+  const unrolled = checkedStaircase(ladder, { ...where, bars: block.bars });
   if (!unrolled.ok) return undefined;
   const { cleanAt } = inputs;
   // A shorter part is cleaner: flaws are taken to fall evenly over the bars of the passage.
@@ -63,7 +76,10 @@ function costOf(inputs: OfferInputs, ladder: Ladder): Cost | undefined {
     rungs: unrolled.value,
     cleanAt: (tempo) => cleanAt(tempo) ** share,
   });
-  return exactCost(tolls, { minutes: minutesGiven(ladder), afterFlawed: ladder.afterFlawed });
+  return exactCost(tolls, {
+    minutes: minutesGiven(ladder, from?.place?.stage),
+    afterFlawed: ladder.afterFlawed,
+  });
 }
 
 function withLargerSteps({ name, numbers }: ChosenSchool, factor: number): ChosenSchool {

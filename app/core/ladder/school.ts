@@ -75,6 +75,7 @@ export interface NumberField extends FieldBase {
     | "days"
     | "days-a-week"
     | "rounds"
+    | "rungs"
     /** The unit is what a choice beside it says. */
     | "chosen";
   readonly initial: number;

@@ -1,11 +1,13 @@
 import Alert from "@mui/material/Alert";
 import { useFormats } from "~/components/locale";
-import { dailyGainNeeded, spanOf, type Ladder } from "~/core/ladder";
+import { dailyGainNeeded, spanOf, type Ladder, type Place } from "~/core/ladder";
+import type { Bpm } from "~/core/units";
 import { words } from "~/words";
 
 interface ByDateNoteProps {
   readonly ladder: Ladder;
-  readonly stage: number;
+  /** From where the days are reckoned. */
+  readonly from: { readonly start: Bpm; readonly place: Place };
   /** Percent a practice day; null while too little was played. */
   readonly bestGain: number | null;
   readonly name: string;
@@ -14,16 +16,21 @@ interface ByDateNoteProps {
 const { workshop } = words;
 
 /** What each practice day has to bring, beside the best that this student has shown. */
-export function ByDateNote({ ladder, stage, bestGain, name }: ByDateNoteProps) {
+export function ByDateNote({ ladder, from, bestGain, name }: ByDateNoteProps) {
   const formats = useFormats();
   const phase = ladder.phases.find(({ school }) => school.name === "by-date");
   if (phase?.school.name !== "by-date") return null;
-  const needed = dailyGainNeeded(phase.school.numbers, { ...spanOf(ladder, phase), stage });
+  const { stage } = from.place;
+  const { start, target } = spanOf(ladder, phase);
+  const path = { start: stage > 0 ? from.start : start, target, stage };
+  const needed = dailyGainNeeded(phase.school.numbers, path);
+  const { days } = phase.school.numbers;
+  const drawn = stage > 0 ? `${workshop.fromToday(stage + 1, days, path.start)} ` : "";
   const told = (percent: number) => `${formats.tenth(percent)} %`;
-  if (bestGain === null) return <p>{workshop.steepUnknown(told(needed))}</p>;
+  if (bestGain === null) return <p>{drawn + workshop.steepUnknown(told(needed))}</p>;
   return needed > bestGain ? (
-    <Alert severity="warning">{workshop.steep(told(needed), told(bestGain), name)}</Alert>
+    <Alert severity="warning">{drawn + workshop.steep(told(needed), told(bestGain), name)}</Alert>
   ) : (
-    <p>{workshop.steady(told(needed), told(bestGain), name)}</p>
+    <p>{drawn + workshop.steady(told(needed), told(bestGain), name)}</p>
   );
 }

@@ -3,6 +3,7 @@ import { useMemo } from "react";
 import { lanesOf } from "~/components/rung-lane";
 import { Staircase } from "~/components/staircase";
 import type { Ladder, Rung } from "~/core/ladder";
+import type { CostRequest } from "~/workers/client";
 import { words } from "~/words";
 import { CostFigures, figuresOf } from "./cost-figures";
 import type { Reckoning } from "./reckoning";
@@ -12,6 +13,7 @@ import styles from "./compare.module.css";
 export interface Compared {
   readonly ladder: Ladder;
   readonly rungs: readonly Rung[];
+  readonly from: CostRequest["from"];
 }
 
 interface CompareProps {
@@ -29,7 +31,10 @@ const { workshop } = words;
 /** Two ladders for the same bars and the same student, side by side. */
 export function Compare(props: CompareProps) {
   const { now, nowKnown, beside, reckoning, name, onTake, onPutAway } = props;
-  const question = useMemo(() => reckoning.question(beside.ladder, false), [reckoning, beside]);
+  const question = useMemo(
+    () => reckoning.question(beside.ladder, beside.from, false),
+    [reckoning, beside],
+  );
   const besideKnown = useCost(question);
   const highest = Math.max(...[now, beside].map(({ ladder }) => ladder.target));
   const column = (it: Compared, known: CostKnown) => (

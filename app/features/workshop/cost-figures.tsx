@@ -1,5 +1,5 @@
 import { useFormats } from "~/components/locale";
-import { chanceOf, nearLimit, type CleanAt } from "~/core/cost";
+import { chanceOf, daysGiven, nearLimit, type CleanAt } from "~/core/cost";
 import type { Ladder, Rung } from "~/core/ladder";
 import { words } from "~/words";
 import type { CostKnown } from "./use-cost";
@@ -14,6 +14,8 @@ interface CostFiguresProps {
   /** Weighted plays behind the estimate. */
   readonly weight: number;
   readonly name: string;
+  /** Practice days that have gone by, with a ladder by the date. */
+  readonly stage?: number;
   /** Only the figures, for comparing. */
   readonly brief?: boolean;
 }
@@ -47,7 +49,7 @@ export function figuresOf({ exact, simulated }: CostKnown) {
 
 /** What the ladder costs this student, in plays, minutes and chances. */
 export function CostFigures(props: CostFiguresProps) {
-  const { ladder, rungs, known, cleanAt, ceiling, weight, name, brief = false } = props;
+  const { ladder, rungs, known, cleanAt, ceiling, weight, name, stage = 0, brief = false } = props;
   const formats = useFormats();
   const figures = figuresOf(known);
   if (!figures) return <p className={styles.soft}>{said.title(name)} …</p>;
@@ -66,7 +68,7 @@ export function CostFigures(props: CostFiguresProps) {
         <Figure term={said.plays} value={endless ? said.many : about(figures.plays)} />
         <Figure term={said.minutes} value={endless ? said.hours : about(figures.minutes)} />
         <Figure
-          term={said.fits(ladder.minutes, ladder.days)}
+          term={said.fits(ladder.minutes, daysGiven(ladder, stage))}
           value={formats.percent(figures.fits)}
           strong
         />

@@ -9,12 +9,14 @@ import {
   spanOf,
   staircase,
   type Ladder,
+  type Place,
   type Rung,
   type SchoolName,
 } from "~/core/ladder";
 import { partOfBlock } from "~/core/cost";
 import { sentences } from "~/core/result";
 import type { Played } from "~/core/session";
+import type { Bpm } from "~/core/units";
 
 export type Numbers = Readonly<Record<string, unknown>>;
 
@@ -86,21 +88,46 @@ export function fitted(ladder: Ladder, target: number): LadderDraft {
   };
 }
 
+/** Where a ladder stands for this student today. */
+export interface Standing {
+  /** The ladder that is set. */
+  readonly ladder: Ladder;
+  readonly start: Bpm;
+  readonly place: Place;
+}
+
 export type Checked =
-  | { readonly ok: true; readonly ladder: Ladder; readonly rungs: readonly Rung[] }
+  | {
+      readonly ok: true;
+      readonly ladder: Ladder;
+      readonly rungs: readonly Rung[];
+      readonly from: { readonly start: Bpm; readonly place: Place };
+    }
   | { readonly ok: false; readonly errors: Readonly<Record<string, string>> };
+
+const BEGINNING: Place = { phase: 0, stage: 0 };
+
+/** A ladder by the date that is set already is drawn from where it stands; any other as a whole. */
+function fromWhere(ladder: Ladder, standing: Standing | undefined) {
+  const whole = { start: ladder.start, place: BEGINNING };
+  if (!standing || standing.place.stage === 0 || standing.start > ladder.target) return whole;
+  const same = JSON.stringify(standing.ladder.phases) === JSON.stringify(ladder.phases);
+  const daily = natureOf(ladder.phases[standing.place.phase]!.school.name).daily;
+  return same && daily ? { start: standing.start, place: standing.place } : whole;
+}
 
 /**
  * The draft read by the same schema as on the server and unrolled over its bars; a sentence per
  * field otherwise.
  */
-export function check(draft: LadderDraft, block: Played): Checked {
+export function check(draft: LadderDraft, block: Played, standing?: Standing): Checked {
   const read = v.safeParse(ladderSchema, draft);
   if (!read.success) return { ok: false, errors: sentences(read.issues) };
   const ladder = read.output;
   const { bars } = partOfBlock(block, ladder.part);
-  const unrolled = checkedStaircase(ladder, { start: ladder.start, bars });
-  if (unrolled.ok) return { ok: true, ladder, rungs: unrolled.value };
+  const from = fromWhere(ladder, standing);
+  const unrolled = checkedStaircase(ladder, { ...from, bars });
+  if (unrolled.ok) return { ok: true, ladder, rungs: unrolled.value, from };
   return { ok: false, errors: { [unrolled.error.field]: unrolled.error.sentence } };
 }
 

@@ -86,7 +86,7 @@ export function FromLibrary(props: {
       size="small"
       label={workshop.fromLibrary}
       value=""
-      sx={{ minWidth: 200 }}
+      sx={{ width: 190 }}
       onChange={({ target }) => {
         const chosen = kept.find(({ id }) => id === target.value);
         if (chosen) onChoose(chosen);

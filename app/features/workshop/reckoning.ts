@@ -12,7 +12,11 @@ export interface Reckoning {
   readonly ceiling: number;
   /** Weighted plays behind it. */
   readonly weight: number;
-  readonly question: (ladder: Ladder, offers: boolean) => Omit<CostRequest, "id">;
+  readonly question: (
+    ladder: Ladder,
+    from: CostRequest["from"],
+    offers: boolean,
+  ) => Omit<CostRequest, "id">;
 }
 
 interface Known {
@@ -56,8 +60,9 @@ export function reckoningFrom({ reps, target, block, flaws }: Known): Reckoning 
     comfortable,
     ceiling: known.ceiling.value,
     weight: known.weight,
-    question: (ladder, offers) => ({
+    question: (ladder, from, offers) => ({
       ladder,
+      from,
       block: {
         bars: [...bars],
         around: { before: [...around.before], after: [...around.after] },

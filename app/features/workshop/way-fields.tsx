@@ -51,7 +51,12 @@ export function WayFields({ draft, phase, errors, concertInDays, onChange }: Way
           {...TEMPO}
         />
       </div>
-      <Button size="small" startIcon={<Drum size={16} />} onClick={() => setTapping(true)}>
+      <Button
+        size="small"
+        sx={{ justifySelf: "start" }}
+        startIcon={<Drum size={16} />}
+        onClick={() => setTapping(true)}
+      >
         {workshop.tapStart}
       </Button>
       <TapSheet

@@ -6,11 +6,11 @@ import type { Refused } from "~/components/field";
 import { Page } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import { partOfBlock } from "~/core/cost";
-import type { Ladder, Place, SchoolName } from "~/core/ladder";
+import { natureOf, type Ladder, type Place, type SchoolName } from "~/core/ladder";
 import type { RecordedRep } from "~/core/record";
 import { barsOf, type MetreRegion, type PassageRange } from "~/core/score";
 import type { Played } from "~/core/session";
-import { nearestPlayable, type BeatUnit } from "~/core/units";
+import { nearestPlayable, type BeatUnit, type Bpm } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { ByDateNote } from "./by-date-note";
@@ -18,7 +18,15 @@ import { ClickFields } from "./click-fields";
 import { Compare, type Compared } from "./compare";
 import { CostFigures, figuresOf } from "./cost-figures";
 import { DayFields } from "./day-fields";
-import { check, draftOf, firstDraft, fitted, newPhase, type LadderDraft } from "./draft";
+import {
+  check,
+  draftOf,
+  firstDraft,
+  fitted,
+  newPhase,
+  type DraftPhase,
+  type LadderDraft,
+} from "./draft";
 import { FlawedFields } from "./flawed-fields";
 import { Fold } from "./fold";
 import { GateFields } from "./gate-fields";
@@ -48,6 +56,7 @@ export interface WorkshopPageProps {
   readonly range: PassageRange;
   readonly ladder: Ladder | null;
   readonly place: Place | null;
+  readonly startToday: Bpm | null;
   readonly reps: readonly (RecordedRep & { readonly count: number })[];
   readonly flaws: readonly { readonly bar: number; readonly flawed: number }[];
   readonly bestGain: number | null;
@@ -102,7 +111,12 @@ export function WorkshopPage(props: WorkshopPageProps) {
   );
 
   const block = useMemo(() => blockOf({ range, piece }), [range, piece]);
-  const checked = useMemo(() => check(draft, block), [draft, block]);
+  const standing = useMemo(
+    () =>
+      ladder && place && props.startToday ? { ladder, place, start: props.startToday } : undefined,
+    [ladder, place, props.startToday],
+  );
+  const checked = useMemo(() => check(draft, block, standing), [draft, block, standing]);
   // While a number is wrong the last good drawing stays.
   const [drawn, setDrawn] = useState<Compared | undefined>(checked.ok ? checked : undefined);
   if (checked.ok && checked.rungs !== drawn?.rungs) setDrawn(checked);
@@ -112,7 +126,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
     [props.reps, props.flaws, target, block],
   );
   const question = useMemo(
-    () => drawn && reckoning.question(drawn.ladder, true),
+    () => drawn && reckoning.question(drawn.ladder, drawn.from, true),
     [drawn, reckoning],
   );
   const known = useCost(question);
@@ -230,7 +244,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
           <PhaseRow
             phases={draft.phases}
             selected={phase.id}
-            spans={draft.phases.map((p) => [p.start ?? draft.start, p.target ?? draft.target])}
+            spans={draft.phases.map((p) => spanTold(draft, p))}
             onSelect={setChosen}
             onChange={(phases) => change({ phases })}
             onAdd={() => {
@@ -263,7 +277,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
               />
               <ByDateNote
                 ladder={drawn.ladder}
-                stage={place?.stage ?? 0}
+                from={drawn.from}
                 bestGain={props.bestGain}
                 name={person.name}
               />
@@ -274,6 +288,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
                 cleanAt={reckoning.cleanAt}
                 ceiling={reckoning.ceiling}
                 weight={reckoning.weight}
+                stage={drawn.from.place.stage}
                 name={person.name}
               />
               <Offers offers={known.offers ?? []} onTake={takeLadder} />
@@ -298,6 +313,13 @@ export function WorkshopPage(props: WorkshopPageProps) {
       </Form>
     </Page>
   );
+}
+
+/** The tempi of a phase: from start to target, or the one at which it stays. */
+function spanTold(draft: LadderDraft, { school, start, target }: DraftPhase) {
+  const [from, to] = [start ?? draft.start, target ?? draft.target] as const;
+  const spans = { rises: [from, to], stays: [to, to], centres: [from, from] } as const;
+  return spans[natureOf(school.name).tempo];
 }
 
 const hasError = (errors: Readonly<Record<string, string>>, ...fields: readonly string[]) =>

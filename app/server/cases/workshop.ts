@@ -44,6 +44,7 @@ export async function workshopPage(services: Services, studioId: string, passage
     ceilingsOfPerson(db, studioId, personId),
     keptLadders(db, studioId),
   ]);
+  const way = ladder ? wayInto({ ...passage, ladder }, today) : undefined;
   return {
     today,
     person,
@@ -56,7 +57,8 @@ export async function workshopPage(services: Services, studioId: string, passage
       endBeats: passage.endBeats,
     },
     ladder,
-    place: ladder ? wayInto({ ...passage, ladder }, today).place : null,
+    place: way?.place ?? null,
+    startToday: way?.start ?? null,
     reps: reps.map(({ day, ...rep }) => ({ ...rep, daysAgo: daysBetween(day, today) })),
     flaws: flaws.filter(({ bar }) => bar >= passage.fromBar && bar <= passage.toBar),
     bestGain: bestDailyGain(byPassage(ceilings)) ?? null,

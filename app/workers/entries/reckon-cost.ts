@@ -29,9 +29,9 @@ export function* reckonCost(
   const { id, ladder, runs } = request;
   const block = { ...partOfBlock(request.block, ladder.part), ladder };
   const cleanAt = cleanFrom(request.clean, block.bars.length / request.block.bars.length);
-  const rungs = staircase(ladder, { start: ladder.start, bars: block.bars });
+  const rungs = staircase(ladder, { ...request.from, bars: block.bars });
   const tolls = tollsOf({ block, rungs, cleanAt });
-  const given = minutesGiven(ladder);
+  const given = minutesGiven(ladder, request.from.place.stage);
   yield;
   const exact = exactCost(tolls, { minutes: given, afterFlawed: ladder.afterFlawed });
   const exactRungs = exact.rungs.map((rung) => rung.exact);
@@ -57,6 +57,7 @@ export function* reckonCost(
     block: request.block,
     cleanAt: cleanFrom(request.clean, 1),
     comfortable,
+    from: request.from,
     flawedBars: flawedBars ?? undefined,
   });
   tell({

@@ -1,7 +1,7 @@
 import * as v from "valibot";
 import { OFFER_KINDS } from "~/core/cost";
 import { ladderSchema } from "~/core/ladder";
-import { BEAT_UNIT_NAMES, metreSchema } from "~/core/units";
+import { BEAT_UNIT_NAMES, bpm, metreSchema } from "~/core/units";
 
 const count = v.pipe(v.number(), v.integer(), v.minValue(0));
 const bars = v.array(v.object({ number: count, metre: metreSchema }));
@@ -20,6 +20,11 @@ export const costRequestSchema = v.object({
     beatUnit: v.picklist(BEAT_UNIT_NAMES),
     bars,
     around: v.object({ before: bars, after: bars }),
+  }),
+  /** From where it is climbed: its beginning, or where it stands today. */
+  from: v.object({
+    start: v.pipe(v.number(), v.transform(bpm)),
+    place: v.object({ phase: count, stage: count }),
   }),
   /** P(clean) at every whole bpm from 10 to 400. */
   clean: v.array(v.number()),

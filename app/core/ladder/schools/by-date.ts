@@ -50,7 +50,7 @@ export const byDate: School<Numbers> = {
     { kind: "number", key: "days", unit: "days", initial: 12, min: 1, max: 120 },
     { kind: "number", key: "perWeek", unit: "days-a-week", initial: 5, min: 1, max: 7 },
     { kind: "choice", key: "shape", options: ["linear", "proportional"], initial: "linear" },
-    { kind: "number", key: "moves", unit: "steps", initial: 2, min: 1, max: 10 },
+    { kind: "number", key: "moves", unit: "rungs", initial: 2, min: 1, max: 10 },
   ],
   tempo: "rises",
   daily: true,
