@@ -1,5 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
+import { loopMap, PLAIN_CLICK, VOICES, type ClickProgramme, type LoopRequest } from "~/core/click";
+import { bpm } from "~/core/units";
 import { ClickRenderer } from "./click-renderer";
+import { measureOnsets } from "./onsets";
 import type { MarkerReached } from "./protocol";
 
 const RATE = 48_000;
@@ -78,5 +81,103 @@ describe("the click renderer", () => {
     renderer.receive({ kind: "volume", volume: 5 });
     renderer.receive(schedule([0, 0, 0, 0]));
     expect(Math.max(...play(renderer, 4).map(Math.abs))).toBeLessThanOrEqual(1.00001);
+  });
+});
+
+describe("click programmes, sample by sample", () => {
+  const common = { beats: 4, unit: 4 } as const;
+  const heardOf = (request: Partial<LoopRequest>, click: Partial<ClickProgramme>) => {
+    const map = loopMap({
+      bars: [1, 2, 3, 4].map((number) => ({ number, metre: common })),
+      leadBeats: 0,
+      endBeats: 0,
+      beatUnit: "quarter",
+      plays: [{ tempo: bpm(137), pace: "steady" }],
+      click: { ...PLAIN_CLICK, ...click },
+      tempoChanged: false,
+      turn: 3,
+      ...request,
+    });
+    // Cues ring on under the clicks that follow; they are checked in the map.
+    const clicked = map.clicks.filter(({ voice }) => voice !== "cue");
+    const renderer = new ClickRenderer(RATE, () => undefined);
+    renderer.receive({ kind: "volume", volume: 1 });
+    renderer.receive({
+      kind: "schedule",
+      mapId: 1,
+      start: 0.1,
+      markers: [],
+      clicks: {
+        at: Float64Array.from(clicked, ({ at }) => at),
+        voice: Uint8Array.from(clicked, ({ voice }) => VOICES.indexOf(voice)),
+        level: Float32Array.from(clicked, ({ level }) => level),
+      },
+    });
+    const quanta = Math.ceil(((map.duration + 0.2) * RATE) / QUANTUM);
+    const expected = clicked.map(({ at }) => (0.1 + at) * RATE);
+    return measureOnsets(play(renderer, quanta), expected);
+  };
+  const programmes: Record<string, [Partial<LoopRequest>, Partial<ClickProgramme>]> = {
+    "off-beats": [{}, { pattern: { kind: "off-beats" } }],
+    "every third beat": [{}, { pattern: { kind: "every-beats", beats: 3 } }],
+    "one every two bars": [{}, { pattern: { kind: "every-bars", bars: 2 } }],
+    "silent bars by chance": [{}, { silence: { kind: "random", percent: 50, seed: 5 } }],
+    "an inner bar, then six clicks a beat": [
+      {},
+      { countIn: { bars: 2, inner: true }, pattern: { kind: "beats", subdivision: 6 } },
+    ],
+    "two slow and one fast, without a gap": [
+      {
+        plays: [
+          { tempo: bpm(67), pace: "slow" },
+          { tempo: bpm(67), pace: "slow" },
+          { tempo: bpm(134), pace: "fast" },
+        ],
+      },
+      {},
+    ],
+  };
+  for (const [name, [request, click]] of Object.entries(programmes)) {
+    test(`${name}: every click within half a sample, none missing, none too many`, () => {
+      const report = heardOf(request, click);
+      expect(report).toMatchObject({ missing: 0, extra: 0 });
+      expect(report.expected).toBeGreaterThan(5);
+      expect(report.worst).toBeLessThanOrEqual(0.5 + 1e-6);
+    });
+  }
+});
+
+describe("the drone", () => {
+  const risesThrough = (heard: Float32Array) =>
+    heard.reduce((count, x, i) => (i > 0 && heard[i - 1]! < 0 && x >= 0 ? count + 1 : count), 0);
+
+  test("sounds at its pitch, without a jump where it begins and ends", () => {
+    const renderer = new ClickRenderer(RATE, () => undefined);
+    renderer.receive({ kind: "volume", volume: 1 });
+    renderer.receive({ kind: "drone", hz: 221, level: 0.4 });
+    const second = RATE / QUANTUM;
+    const heard = play(renderer, second);
+    expect(Math.abs(risesThrough(heard) - 221)).toBeLessThanOrEqual(1);
+    renderer.receive({ kind: "stop" });
+    const dying = new Float32Array(second * QUANTUM);
+    for (let n = 0; n < second; n++) {
+      renderer.render(dying.subarray(n * QUANTUM, (n + 1) * QUANTUM), (second + n) * QUANTUM);
+    }
+    const both = [...heard, ...dying];
+    const jump = both.reduce((most, x, i) => Math.max(most, i ? Math.abs(x - both[i - 1]!) : 0), 0);
+    expect(jump).toBeLessThan(0.06);
+    expect(Math.max(...dying.slice(-QUANTUM).map(Math.abs))).toBeLessThan(1e-5);
+  });
+
+  test("asked for again at the same pitch it simply goes on", () => {
+    const renderer = new ClickRenderer(RATE, () => undefined);
+    renderer.receive({ kind: "drone", hz: 200, level: 0.4 });
+    play(renderer, 200);
+    renderer.receive({ kind: "drone", hz: 200, level: 0.4 });
+    const on = new Float32Array(400 * QUANTUM);
+    for (let n = 0; n < 400; n++) {
+      renderer.render(on.subarray(n * QUANTUM, (n + 1) * QUANTUM), (200 + n) * QUANTUM);
+    }
+    expect(Math.abs(risesThrough(on) - (200 * 400 * QUANTUM) / RATE)).toBeLessThanOrEqual(2);
   });
 });
