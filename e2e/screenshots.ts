@@ -31,6 +31,22 @@ async function shootTheStand(page: Page, open: (page: Page) => Promise<void>): P
   await shoot(page, "stand-phone");
 }
 
+/** Links of a chain at the stand, while one of them is played. */
+async function shootAChain(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await page.getByRole("link", { name: "Petra Haldane" }).click();
+  await page.getByRole("link", { name: "Today's practice", exact: true }).first().click();
+  await page.waitForURL(/\/today$/);
+  await page.waitForLoadState("networkidle");
+  await page.getByRole("checkbox").first().uncheck();
+  const player = new Player(page);
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean(3);
+  await player.hears("play");
+  await shoot(page, "stand-chain");
+}
+
 test("pictures of every main view", async ({ page }) => {
   const { directory, remove } = await throwAwayDirectory();
   const server = await FidusServer.start({ dataDir: directory, demo: true });
@@ -46,6 +62,8 @@ test("pictures of every main view", async ({ page }) => {
     await page.mouse.move(4, 400);
     await shoot(page, name);
   }
+  await page.setViewportSize({ width: 1024, height: 768 });
+  await shootAChain(page, server.address);
   await server.stop();
   await remove();
 });

@@ -178,6 +178,7 @@ export const workshop = {
   },
   offer: {
     title: "It is not likely to fit. What would:",
+    titleFar: "It does not fit. What brings it closer:",
     kinds: {
       "larger-step": "Larger steps",
       "lighter-gate": "A lighter gate",

@@ -52,8 +52,8 @@ export const petra: DemoStudent = {
           sinceWeek: 5,
           ladder: {
             schools: [{ name: "woven-chain", numbers: { step: 15 } }],
-            start: 120,
-            target: 210,
+            start: 105,
+            target: 165,
             clean: 3,
             rule: "ended-less",
             minutes: 10,

@@ -163,7 +163,9 @@ describe("click programmes", () => {
     const { map } = clicking({ countIn: { bars: 1, inner: true } }, 1);
     expect(map.bars.slice(0, 3).map(({ part }) => part)).toEqual(["count-in", "inner", "play"]);
     expect(map.clicks.filter(({ at }) => at >= 2 && at < 4 - 1e-9)).toEqual([]);
+    expect(map.bars[1]).toMatchObject({ quiet: true });
     expect(map.bars[1]!.beats).toHaveLength(4);
+    expect(map.bars[2]).toMatchObject({ quiet: false });
   });
 
   test("slow plays and fast ones follow without a gap, with a warning a beat ahead", () => {

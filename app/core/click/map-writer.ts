@@ -69,9 +69,11 @@ export class MapWriter {
     sound: Sound,
   ): void {
     const start = this.wholes;
+    let quiet = true;
     for (const pulse of pulses) {
       const heard = sound(pulse);
       if (heard && heard.level > 0) {
+        quiet = false;
         this.clicks.push({ at: this.seconds(start + pulse.at), ...heard });
       }
     }
@@ -81,7 +83,7 @@ export class MapWriter {
     const { tempo, pace } = this;
     const length = barLength(metre);
     const duration = this.seconds(length) - this.seconds(0);
-    this.bars.push({ ...info, start: this.seconds(start), duration, beats, tempo, pace });
+    this.bars.push({ ...info, start: this.seconds(start), duration, quiet, beats, tempo, pace });
     this.wholes += length;
   }
 

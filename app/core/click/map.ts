@@ -23,6 +23,8 @@ export interface MapBar {
   readonly of: number;
   readonly start: number;
   readonly duration: number;
+  /** Nothing sounds in it: nothing is shown either, so that the pulse is the player's own. */
+  readonly quiet: boolean;
   /** Starts of the beats in seconds from the map's beginning, for the beat light. */
   readonly beats: readonly number[];
   readonly tempo: Bpm;

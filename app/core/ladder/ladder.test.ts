@@ -91,6 +91,9 @@ describe("a ladder from outside", () => {
     const chain = { name: "woven-chain", numbers: { unit: "beat", size: 1, step: 1, window: 64 } };
     const long = checkedStaircase(aLadder(chain, 60, 140), where(60, undefined, 20));
     expect(long.ok ? "" : long.error.field).toBe("phases.0.school");
+    const above = aLadder(even(8), 54, 90, { phases: [phase(even(8), 100, null)] });
+    const refused = checkedStaircase(above, where(54));
+    expect(refused.ok ? "" : refused.error.field).toBe("phases.0.start");
     const over = aLadder(even(10), 380, 400, { overspeed: { in: "bpm", beyond: 10 } });
     const beyond = checkedStaircase(over, where(380));
     expect(beyond.ok ? "" : beyond.error.sentence).toContain("410");

@@ -141,6 +141,13 @@ export interface LadderRefused {
 
 /** The whole staircase, or what is impossible about it. */
 export function checkedStaircase(ladder: Ladder, where: Where): Result<Rung[], LadderRefused> {
+  const upsideDown = ladder.phases.findIndex(
+    ({ start, target }) => start !== null && start > (target ?? ladder.target),
+  );
+  if (upsideDown !== -1) {
+    const sentence = "This lies above its target: a ladder goes up.";
+    return err({ field: `phases.${upsideDown}.start`, sentence });
+  }
   const rungs: Rung[] = [];
   for (const rung of unroll(ladder, where)) {
     if (rung.top > TEMPO_LIMITS.highest) {

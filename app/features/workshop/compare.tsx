@@ -32,7 +32,7 @@ const { workshop } = words;
 export function Compare(props: CompareProps) {
   const { now, nowKnown, beside, reckoning, name, onTake, onPutAway } = props;
   const question = useMemo(
-    () => reckoning.question(beside.ladder, beside.from, false),
+    () => () => reckoning.question(beside.ladder, beside.from, false),
     [reckoning, beside],
   );
   const besideKnown = useCost(question);

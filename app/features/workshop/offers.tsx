@@ -11,6 +11,7 @@ interface OffersProps {
 }
 
 const { offer: said } = words;
+const EVEN_CHANCE = 0.5;
 
 /** What is new in an offered ladder. */
 function changeTold({ kind, ladder, rungs }: OfferTold): string {
@@ -36,7 +37,7 @@ export function Offers({ offers, onTake }: OffersProps) {
   if (offers.length === 0) return null;
   return (
     <section className={styles.offers}>
-      <h2>{said.title}</h2>
+      <h2>{offers[0]!.fits >= EVEN_CHANCE ? said.title : said.titleFar}</h2>
       <ul>
         {offers.map((offer) => (
           <li key={offer.kind}>

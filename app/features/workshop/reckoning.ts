@@ -1,4 +1,4 @@
-import { cleanTable, cleanFrom, type CleanAt } from "~/core/cost";
+import { cleanTable, type CleanAt } from "~/core/cost";
 import type { Ladder } from "~/core/ladder";
 import { estimate, type RecordedRep } from "~/core/record";
 import type { Played } from "~/core/session";
@@ -48,15 +48,26 @@ export function barsOfMostFlaws(
   return null;
 }
 
+/** Each tempo is reckoned once. */
+function remembered(cleanAt: CleanAt): CleanAt {
+  const known = new Map<number, number>();
+  return (tempo) => {
+    const found = known.get(tempo) ?? cleanAt(tempo);
+    known.set(tempo, found);
+    return found;
+  };
+}
+
 /** From the student's own plays of this passage, or the stated prior without any. */
 export function reckoningFrom({ reps, target, block, flaws }: Known): Reckoning {
   const each = reps.flatMap(({ count, ...rep }) => Array.from({ length: count }, () => rep));
   const known = estimate(each, target);
-  const clean = cleanTable(known.cleanAt);
+  // The table is for the worker only: it is made when first something is asked of it.
+  let table: number[] | undefined;
   const { bars, around, fromBar, toBar, pickupBeats, endBeats, beatUnit } = block;
   const comfortable = known.comfortable.value;
   return {
-    cleanAt: cleanFrom(clean, 1),
+    cleanAt: remembered(known.cleanAt),
     comfortable,
     ceiling: known.ceiling.value,
     weight: known.weight,
@@ -72,7 +83,7 @@ export function reckoningFrom({ reps, target, block, flaws }: Known): Reckoning 
         endBeats,
         beatUnit,
       },
-      clean,
+      clean: (table ??= cleanTable(known.cleanAt)),
       comfortable,
       flawedBars: barsOfMostFlaws(flaws, block),
       runs: RUNS,

@@ -15,10 +15,10 @@ export interface CostKnown {
 const NOTHING: CostKnown = {};
 
 /**
- * Asks the worker whenever the question changes; an answer to an older question never shows. The
+ * Asks the worker whenever the question (made only in the browser) changes; an answer to an older question never shows. The
  * figures of the question before stay until new ones come, so that nothing flickers.
  */
-export function useCost(question: Omit<CostRequest, "id"> | undefined): CostKnown {
+export function useCost(question: (() => Omit<CostRequest, "id">) | undefined): CostKnown {
   const [known, setKnown] = useState<CostKnown>(NOTHING);
   const client = useRef<CostClient | undefined>(undefined);
   useEffect(() => {
@@ -41,7 +41,7 @@ export function useCost(question: Omit<CostRequest, "id"> | undefined): CostKnow
     };
   }, []);
   useEffect(() => {
-    if (question) client.current?.ask(question);
+    if (question) client.current?.ask(question());
   }, [question]);
   return known;
 }

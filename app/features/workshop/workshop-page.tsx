@@ -126,7 +126,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
     [props.reps, props.flaws, target, block],
   );
   const question = useMemo(
-    () => drawn && reckoning.question(drawn.ladder, drawn.from, true),
+    () => drawn && (() => reckoning.question(drawn.ladder, drawn.from, true)),
     [drawn, reckoning],
   );
   const known = useCost(question);
