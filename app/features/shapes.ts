@@ -1,3 +1,4 @@
+import type { SchoolName } from "~/core/ladder";
 import type { PassageState } from "~/core/score";
 import type { BeatUnit, Bpm, Day } from "~/core/units";
 
@@ -8,6 +9,8 @@ export interface PassageLine {
   readonly title: string;
   readonly name: string;
   readonly focus: string;
+  /** The schools of its ladder, in their order. */
+  readonly schools: readonly SchoolName[];
   readonly fromBar: number;
   readonly toBar: number;
   readonly beatUnit: BeatUnit;

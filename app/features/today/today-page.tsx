@@ -16,6 +16,7 @@ import { NO_VERDICT_CHOICES, type NoVerdict } from "~/core/session";
 import type { Day } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
 import { SubmitButton } from "~/components/submit-button";
+import type { SchoolName } from "~/core/ladder";
 import { words } from "~/words";
 import styles from "./today.module.css";
 
@@ -31,6 +32,9 @@ export interface TodayPageProps {
 }
 
 /** Today's session as a ribbon of minutes; choose what to play, and start. */
+const schoolsTold = (schools: readonly SchoolName[]): string =>
+  schools.map((name) => words.ladder.schools[name].label).join(" → ");
+
 export function TodayPage(props: TodayPageProps) {
   const { studioId, today, person, passages, openSession, refused } = props;
   const formats = useFormats();
@@ -130,7 +134,10 @@ export function TodayPage(props: TodayPageProps) {
                   <span>
                     <strong>{passage.title}</strong>,{" "}
                     {passage.name || words.bars(passage.fromBar, passage.toBar)}
-                    {passage.focus && <em className={styles.focus}>{passage.focus}</em>}
+                    <span className={styles.focus}>
+                      {schoolsTold(passage.schools)}
+                      {passage.focus && <em> · {passage.focus}</em>}
+                    </span>
                   </span>
                 </label>
                 <StateMark state={passage.state} />

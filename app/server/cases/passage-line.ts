@@ -19,6 +19,7 @@ export function passageLine(passage: Passage, today: Day) {
     title: piece.title,
     name: passage.name,
     focus: passage.focus,
+    schools: ladder?.phases.map(({ school }) => school.name) ?? [],
     fromBar: passage.fromBar,
     toBar: passage.toBar,
     beatUnit: piece.markUnit,
