@@ -67,7 +67,7 @@ function OpenStand({
   }, [begun]);
 
   // Where the ladder starts at what is tapped, that is asked before anything is played.
-  const fresh = currentBlock(state).state.counted.length === 0 && state.plays.length === 0;
+  const fresh = !state.plays.some(({ blockIndex }) => blockIndex === state.blockIndex);
   const measures = currentBlock(state).plan.ladder.startRule.kind === "measured";
   const asksForTempo = view.ready && held && fresh && measures && !state.ended;
   useEffect(() => {
