@@ -1,7 +1,12 @@
 import { expect, test } from "./support/fixtures";
 
 test("from nothing to a played and logged session", async ({ teacher, player, page }) => {
-  await teacher.preparesToday();
+  await teacher.opensARoom();
+  await teacher.addsAPiece();
+  await teacher.dragsOverBars(3, 4);
+  await teacher.cuts();
+  await teacher.drawsTheLadder();
+  await teacher.setsIt();
   await player.goesToTheStand();
   await player.starts();
   await player.seesTempo(200);

@@ -13,14 +13,14 @@ const ways: readonly Way[] = [
   {
     who: "thinks in metronome marks",
     school: "Metronome marks",
-    numbers: { Start: 192, Target: 224, Step: 2 },
-    rungs: ["192", "208", "224"],
+    numbers: { Start: 200, Target: 224, Step: 2 },
+    rungs: ["200", "216", "224"],
   },
   {
     who: "thinks in percent",
     school: "Percent steps",
-    numbers: { Start: 200, Target: 230, "Step above the knee": 8 },
-    rungs: ["200", "216", "230"],
+    numbers: { Start: 216, Target: 240, "Step above the knee": 8 },
+    rungs: ["216", "233", "240"],
   },
   {
     who: "swears by ten in a row",
@@ -53,8 +53,8 @@ const ways: readonly Way[] = [
   {
     who: "bursts",
     school: "Burst cycles",
-    numbers: { Start: 110, Target: 240, Step: 10, "Slow plays": 1 },
-    rungs: ["110", "120"],
+    numbers: { Start: 120, Target: 240, Step: 10, "Slow plays": 1 },
+    rungs: ["120"],
   },
 ];
 
