@@ -1,6 +1,6 @@
 import { mkdir, writeFile } from "node:fs/promises";
-import { lanesOf } from "~/components/rung-lane";
-import { staircaseShape, type Step } from "~/components/staircase-shape";
+import { stepsFrom } from "~/components/rung-lane";
+import { staircaseShape } from "~/components/staircase-shape";
 import { SCHOOL_NAMES, staircase, type SchoolName } from "~/core/ladder";
 import { TOKENS } from "~/theme/tokens";
 import { words } from "~/words";
@@ -16,20 +16,13 @@ function drawing(name: SchoolName): string {
   const ladder = ladderOf(name);
   const from = name === "comfort-span" ? { ...ladder, start: 74 as typeof ladder.start } : ladder;
   const rungs = staircase(from, { start: from.start, bars: COURSE_BARS });
-  const lanes = lanesOf(rungs);
-  const steps = rungs.map(({ tempo, top }, i): Step => ({
-    tempo,
-    top,
-    minutes: 1,
-    status: "ahead",
-    lane: lanes[i],
-  }));
+  const steps = stepsFrom(rungs);
   const tempi = steps.flatMap(({ tempo, top = tempo }) => [tempo, top]);
   const flat = Math.max(...tempi) === Math.min(...tempi);
   const scale = flat
     ? { lowest: 70, highest: 110 }
     : { lowest: Math.min(...tempi) * 0.97, highest: Math.max(...tempi) * 1.01 };
-  const withLane = lanes.some(Boolean);
+  const withLane = steps.some(({ lane }) => lane !== undefined);
   const frame = withLane ? FRAME : { ...FRAME, bottom: 200, lane: undefined };
   const { treads, fast, risers, lanes: drawn, y } = staircaseShape(steps, frame, scale);
   const named = [...new Set(rungs.map(({ tempo }) => tempo))];

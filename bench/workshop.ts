@@ -1,6 +1,6 @@
 import { reckonCost } from "~/workers/entries/reckon-cost";
 import type { CostRequest } from "~/workers/client";
-import { lanesOf } from "~/components/rung-lane";
+import { stepsFrom } from "~/components/rung-lane";
 import { staircaseShape } from "~/components/staircase-shape";
 import { cleanTable } from "~/core/cost";
 import { checkedStaircase, type Ladder } from "~/core/ladder";
@@ -49,14 +49,7 @@ export function workshopFigures(): Figure[] {
   const drawn = () => {
     const unrolled = checkedStaircase(long, where);
     if (!unrolled.ok) throw new Error(unrolled.error.sentence);
-    const lanes = lanesOf(unrolled.value);
-    const steps = unrolled.value.map(({ tempo, top }, i) => ({
-      tempo,
-      top,
-      minutes: 1,
-      status: "ahead" as const,
-      lane: lanes[i],
-    }));
+    const steps = stepsFrom(unrolled.value);
     staircaseShape(steps, FRAME, { lowest: 20, highest: 100 });
     return steps.length;
   };

@@ -1,20 +1,12 @@
 import { clickTicks } from "~/core/click";
 import type { Rung } from "~/core/ladder";
-
-/** What is drawn under a rung, to tell what is played on it. */
-export type Lane =
-  /** A band of links out of all. */
-  | { readonly kind: "links"; readonly from: number; readonly to: number; readonly of: number }
-  /** Ticks along the rung, 0–1: clicks or notes. */
-  | { readonly kind: "ticks"; readonly at: readonly number[] }
-  /** So many layers of so many, one upon the other. */
-  | { readonly kind: "layers"; readonly count: number; readonly of: number };
+import type { Lane, Step } from "./staircase-shape";
 
 const MOST_NOTES = 16;
 const COMMON_TIME = { beats: 4, unit: 4 } as const;
 
 /** The lane of a rung; undefined when the whole passage is simply played. */
-export function laneOf(rung: Rung, stages: number): Lane | undefined {
+function laneOf(rung: Rung, stages: number): Lane | undefined {
   const { links, task, ease, stage } = rung;
   if (links) return { kind: "links", ...links };
   switch (task?.kind) {
@@ -32,10 +24,26 @@ export function laneOf(rung: Rung, stages: number): Lane | undefined {
 }
 
 /** The lanes of a staircase, in the order of its rungs. */
-export function lanesOf(rungs: readonly Rung[]): (Lane | undefined)[] {
+function lanesOf(rungs: readonly Rung[]): (Lane | undefined)[] {
   const stages = new Map<number, number>();
   for (const { phase, stage } of rungs) {
     stages.set(phase, Math.max(stages.get(phase) ?? 0, stage + 1));
   }
   return rungs.map((rung) => laneOf(rung, stages.get(rung.phase) ?? 1));
+}
+
+/** Rungs as a staircase draws them, all ahead; every rung as long as the other without minutes. */
+export function stepsFrom(
+  rungs: readonly Rung[],
+  minutes: (rung: Rung, index: number) => number = () => 1,
+): Step[] {
+  const lanes = lanesOf(rungs);
+  return rungs.map((rung, i): Step => ({
+    tempo: rung.tempo,
+    top: rung.top,
+    phase: rung.phase,
+    minutes: minutes(rung, i),
+    status: "ahead",
+    lane: lanes[i],
+  }));
 }

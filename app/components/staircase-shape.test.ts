@@ -3,7 +3,7 @@ import fc from "fast-check";
 import { aLadder, barsOf } from "~/core/ladder/test/fixtures";
 import { initialNumbers, staircase, type SchoolName } from "~/core/ladder";
 import { bpm } from "~/core/units";
-import { lanesOf } from "./rung-lane";
+import { stepsFrom } from "./rung-lane";
 import { labelledTempi, staircaseShape, type Step } from "./staircase-shape";
 
 const FRAME = { left: 40, right: 440, top: 20, bottom: 220, lane: [240, 300] as const };
@@ -71,7 +71,8 @@ describe("the shape of a staircase", () => {
 describe("the lane under the stairs", () => {
   const lanes = (name: SchoolName) => {
     const ladder = aLadder({ name, numbers: initialNumbers(name) }, 60, 90);
-    return lanesOf(staircase(ladder, { start: bpm(60), bars: barsOf(3) }));
+    const rungs = staircase(ladder, { start: bpm(60), bars: barsOf(3) });
+    return stepsFrom(rungs).map(({ lane }) => lane);
   };
 
   test("tells links, clicks, notes and layers, and is empty where simply all is played", () => {

@@ -1,4 +1,11 @@
-import type { Lane } from "./rung-lane";
+/** What is drawn under a rung, to tell what is played on it. */
+export type Lane =
+  /** A band of links out of all. */
+  | { readonly kind: "links"; readonly from: number; readonly to: number; readonly of: number }
+  /** Ticks along the rung, 0–1: clicks or notes. */
+  | { readonly kind: "ticks"; readonly at: readonly number[] }
+  /** So many layers of so many, one upon the other. */
+  | { readonly kind: "layers"; readonly count: number; readonly of: number };
 
 export const STEP_STATUSES = ["passed", "now", "ahead"] as const;
 export type StepStatus = (typeof STEP_STATUSES)[number];

@@ -74,7 +74,8 @@ export const views: readonly View[] = [
       await today("Ines Calloway")(page, address);
       await page.getByRole("button", { name: /^Start/ }).click();
       await page.waitForURL(/\/stand$/);
-      await page.getByRole("button", { name: "Start" }).waitFor();
+      // Until this window holds the session, nothing can be pressed.
+      await page.locator("button:enabled", { hasText: "Start" }).waitFor();
     },
   },
   {

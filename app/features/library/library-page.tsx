@@ -2,8 +2,8 @@ import Button from "@mui/material/Button";
 import { useMemo } from "react";
 import { Form } from "react-router";
 import { Empty, Page } from "~/components/page";
-import { lanesOf } from "~/components/rung-lane";
-import { Staircase, type Step } from "~/components/staircase";
+import { stepsFrom } from "~/components/rung-lane";
+import { Staircase } from "~/components/staircase";
 import { staircase, type Ladder } from "~/core/ladder";
 import { words } from "~/words";
 import styles from "./library.module.css";
@@ -40,18 +40,10 @@ export function LibraryPage({ kept }: LibraryPageProps) {
 }
 
 function Kept({ id, name, ladder }: LibraryPageProps["kept"][number]) {
-  const steps = useMemo(() => {
-    const rungs = staircase(ladder, { start: ladder.start, bars: SAMPLE_BARS });
-    const lanes = lanesOf(rungs);
-    return rungs.map(({ tempo, top, phase }, i): Step => ({
-      tempo,
-      top,
-      phase,
-      minutes: 1,
-      status: "ahead",
-      lane: lanes[i],
-    }));
-  }, [ladder]);
+  const steps = useMemo(
+    () => stepsFrom(staircase(ladder, { start: ladder.start, bars: SAMPLE_BARS })),
+    [ladder],
+  );
   const schools = ladder.phases.map(({ school }) => words.ladder.schools[school.name].label);
   return (
     <li>

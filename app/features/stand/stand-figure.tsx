@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { useMemo } from "react";
 import { BeatUnitGlyph } from "~/components/beat-unit";
-import { lanesOf } from "~/components/rung-lane";
+import { stepsFrom } from "~/components/rung-lane";
 import { Staircase, type Step } from "~/components/staircase";
 import type { RuleProgress } from "~/core/gate";
 import { natureOf, staircase } from "~/core/ladder";
@@ -37,27 +37,14 @@ function climbedBefore(plan: Block, lowest: number): Step[] {
   if (plan.ladder.phases.length > 1 || nature.tempo !== "rises" || nature.daily) return [];
   const all = staircase(plan.ladder, { start: plan.ladder.start, bars: plan.bars });
   if (all.some(({ segment, stage }) => segment !== undefined || stage > 0)) return [];
-  return all
-    .filter((rung) => rung.tempo < lowest)
-    .map((rung): Step => ({
-      tempo: rung.tempo,
-      minutes: secondsOfRung(plan, rung),
-      status: "passed",
-    }));
+  const below = all.filter((rung) => rung.tempo < lowest);
+  const steps = stepsFrom(below, (rung) => secondsOfRung(plan, rung));
+  return steps.map((step): Step => ({ ...step, status: "passed" }));
 }
 
 function useSteps(plan: Block, { rungs, passed, rung: now, toppedOut }: BlockState): Step[] {
   const climbed = useMemo(() => climbedBefore(plan, rungs[0]!.tempo), [plan, rungs]);
-  const drawn = useMemo(() => {
-    const lanes = lanesOf(rungs);
-    return rungs.map((rung, i) => ({
-      tempo: rung.tempo,
-      top: rung.top,
-      phase: rung.phase,
-      minutes: secondsOfRung(plan, rung),
-      lane: lanes[i],
-    }));
-  }, [plan, rungs]);
+  const drawn = useMemo(() => stepsFrom(rungs, (rung) => secondsOfRung(plan, rung)), [plan, rungs]);
   return useMemo(() => {
     const done = new Set(passed.map(({ rung }) => rung));
     const today = drawn.map((step, i): Step => {

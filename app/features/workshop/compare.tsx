@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { useMemo } from "react";
-import { lanesOf } from "~/components/rung-lane";
+import { stepsFrom } from "~/components/rung-lane";
 import { Staircase } from "~/components/staircase";
 import type { Ladder, Rung } from "~/core/ladder";
 import type { CostRequest } from "~/workers/client";
@@ -68,15 +68,10 @@ function Column(
 ) {
   const { ladder, rungs, known, highest, reckoning, name } = props;
   const figures = figuresOf(known)?.rungs;
-  const lanes = useMemo(() => lanesOf(rungs), [rungs]);
-  const steps = rungs.map(({ tempo, top, phase }, i) => ({
-    tempo,
-    top,
-    phase,
-    minutes: figures?.[i]?.minutes ?? 1,
-    status: "ahead" as const,
-    lane: lanes[i],
-  }));
+  const steps = useMemo(
+    () => stepsFrom(rungs, (_, i) => figures?.[i]?.minutes ?? 1),
+    [rungs, figures],
+  );
   const schools = ladder.phases.map(({ school }) => words.ladder.schools[school.name].label);
   return (
     <>

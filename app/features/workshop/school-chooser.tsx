@@ -1,5 +1,5 @@
 import { memo, useMemo } from "react";
-import { lanesOf } from "~/components/rung-lane";
+import { stepsFrom } from "~/components/rung-lane";
 import { Staircase, type Step } from "~/components/staircase";
 import { SCHOOL_NAMES, type SchoolName } from "~/core/ladder";
 import { words } from "~/words";
@@ -13,17 +13,7 @@ interface SchoolChooserProps {
 
 const MOST_DRAWN = 60;
 
-function drawing(name: SchoolName): Step[] {
-  const path = samplePath(name).slice(0, MOST_DRAWN);
-  const lanes = lanesOf(path);
-  return path.map(({ tempo, top }, i) => ({
-    tempo,
-    top,
-    minutes: 1,
-    status: "ahead",
-    lane: lanes[i],
-  }));
-}
+const drawing = (name: SchoolName): Step[] => stepsFrom(samplePath(name).slice(0, MOST_DRAWN));
 
 /** Every school by the shape of its path from 60 to 100 bpm over four bars. */
 export const SchoolChooser = memo(function SchoolChooser({ chosen, onChoose }: SchoolChooserProps) {

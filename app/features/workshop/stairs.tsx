@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import { Play, Square } from "lucide-react";
 import { useMemo, type KeyboardEvent } from "react";
 import { useFormats } from "~/components/locale";
-import { lanesOf } from "~/components/rung-lane";
+import { stepsFrom } from "~/components/rung-lane";
 import { Staircase, type Step } from "~/components/staircase";
 import { roughPlays } from "~/core/gate";
 import { chanceOf, type CleanAt } from "~/core/cost";
@@ -41,18 +41,16 @@ function stepsOf(
   rungs: readonly Rung[],
   { block, cleanAt, figures }: Pick<StairsProps, "block" | "cleanAt" | "figures">,
 ): Step[] {
-  const lanes = lanesOf(rungs);
   const known = new Map<string, number>();
   const rough = (rung: Rung) => {
     const seconds = secondsOfRung(block, rung);
     return roughPlays(rung.gate, chanceOf(rung, cleanAt), seconds) * seconds;
   };
-  return rungs.map((rung, i): Step => {
+  return stepsFrom(rungs, (rung, i) => {
     const key = `${rung.phase} ${rung.stage} ${rung.tempo} ${rung.share} ${rung.cycle?.fast}`;
     const minutes = figures?.[i]?.minutes ?? known.get(key) ?? rough(rung) / 60;
     known.set(key, minutes);
-    const { tempo, top, phase } = rung;
-    return { tempo, top, phase, minutes, status: "ahead", lane: lanes[i] };
+    return minutes;
   });
 }
 
