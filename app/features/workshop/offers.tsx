@@ -1,4 +1,5 @@
 import Button from "@mui/material/Button";
+import { memo } from "react";
 import { useFormats } from "~/components/locale";
 import type { OfferTold } from "~/workers/client";
 import type { Ladder } from "~/core/ladder";
@@ -6,7 +7,7 @@ import { words } from "~/words";
 import styles from "./workshop.module.css";
 
 interface OffersProps {
-  readonly offers: readonly OfferTold[];
+  readonly offers: readonly OfferTold[] | undefined;
   readonly onTake: (ladder: Ladder) => void;
 }
 
@@ -32,9 +33,9 @@ function changeTold({ kind, ladder, rungs }: OfferTold): string {
 }
 
 /** What would make it fit, each computed and one press away, the best first. */
-export function Offers({ offers, onTake }: OffersProps) {
+export const Offers = memo(function Offers({ offers, onTake }: OffersProps) {
   const formats = useFormats();
-  if (offers.length === 0) return null;
+  if (!offers || offers.length === 0) return null;
   return (
     <section className={styles.offers}>
       <h2>{offers[0]!.fits >= EVEN_CHANCE ? said.title : said.titleFar}</h2>
@@ -54,4 +55,4 @@ export function Offers({ offers, onTake }: OffersProps) {
       </ul>
     </section>
   );
-}
+});

@@ -18,7 +18,8 @@ import { CSS } from "@dnd-kit/utilities";
 import Button from "@mui/material/Button";
 import IconButton from "@mui/material/IconButton";
 import { GripVertical, Plus, X } from "lucide-react";
-import { useId } from "react";
+import { memo, useId } from "react";
+import { natureOf } from "~/core/ladder";
 import { words } from "~/words";
 import type { DraftPhase } from "./draft";
 import styles from "./phase-row.module.css";
@@ -26,8 +27,9 @@ import styles from "./phase-row.module.css";
 interface PhaseRowProps {
   readonly phases: readonly DraftPhase[];
   readonly selected: string;
-  /** Tempi of each phase, for its line. */
-  readonly spans: readonly (readonly [number, number])[];
+  /** The ladder's own, for phases without any. */
+  readonly start: number;
+  readonly target: number;
   readonly onSelect: (id: string) => void;
   readonly onChange: (phases: readonly DraftPhase[]) => void;
   readonly onAdd: () => void;
@@ -38,7 +40,8 @@ const { workshop } = words;
 const DRAG_FROM_PX = 6;
 
 /** The schools of the programme in their order: choose one to change it, drag to move it. */
-export function PhaseRow({ phases, selected, spans, onSelect, onChange, onAdd }: PhaseRowProps) {
+export const PhaseRow = memo(function PhaseRow(props: PhaseRowProps) {
+  const { phases, selected, onSelect, onChange, onAdd } = props;
   const id = useId();
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: DRAG_FROM_PX } }),
@@ -58,7 +61,7 @@ export function PhaseRow({ phases, selected, spans, onSelect, onChange, onAdd }:
               key={phase.id}
               phase={phase}
               number={i + 1}
-              span={spans[i]}
+              span={spanTold(phase, props)}
               chosen={phase.id === selected}
               alone={phases.length === 1}
               onSelect={() => onSelect(phase.id)}
@@ -74,12 +77,22 @@ export function PhaseRow({ phases, selected, spans, onSelect, onChange, onAdd }:
       </SortableContext>
     </DndContext>
   );
+});
+
+/** The tempi of a phase: from start to target, or the one at which it stays. */
+function spanTold(
+  { school, start, target }: DraftPhase,
+  own: Pick<PhaseRowProps, "start" | "target">,
+): readonly [number, number] {
+  const [from, to] = [start ?? own.start, target ?? own.target];
+  const spans = { rises: [from, to], stays: [to, to], centres: [from, from] } as const;
+  return spans[natureOf(school.name).tempo];
 }
 
 function Phase(props: {
   phase: DraftPhase;
   number: number;
-  span: readonly [number, number] | undefined;
+  span: readonly [number, number];
   chosen: boolean;
   alone: boolean;
   onSelect: () => void;
@@ -111,7 +124,7 @@ function Phase(props: {
         <span className={styles.order}>{number}</span>
         <span>
           {label}
-          {span && <small>{workshop.phaseSpan(...span)}</small>}
+          <small>{workshop.phaseSpan(...span)}</small>
         </span>
       </button>
       {!alone && (

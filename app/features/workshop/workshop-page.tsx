@@ -6,7 +6,7 @@ import type { Refused } from "~/components/field";
 import { Page } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import { partOfBlock } from "~/core/cost";
-import { natureOf, type Ladder, type Place, type SchoolName } from "~/core/ladder";
+import type { Ladder, Place, SchoolName } from "~/core/ladder";
 import type { RecordedRep } from "~/core/record";
 import { barsOf, type MetreRegion, type PassageRange } from "~/core/score";
 import type { Played } from "~/core/session";
@@ -18,15 +18,7 @@ import { ClickFields } from "./click-fields";
 import { Compare, type Compared } from "./compare";
 import { CostFigures, figuresOf } from "./cost-figures";
 import { DayFields } from "./day-fields";
-import {
-  check,
-  draftOf,
-  firstDraft,
-  fitted,
-  newPhase,
-  type DraftPhase,
-  type LadderDraft,
-} from "./draft";
+import { check, draftOf, firstDraft, fitted, newPhase, type LadderDraft } from "./draft";
 import { FlawedFields } from "./flawed-fields";
 import { Fold } from "./fold";
 import { GateFields } from "./gate-fields";
@@ -136,11 +128,20 @@ export function WorkshopPage(props: WorkshopPageProps) {
   const playedBlock = useMemo(() => partOfBlock(block, part), [block, part]);
   const hearing = useHearing(playedBlock, HEARING_VOLUME);
   const bars = words.capital(words.bars(range.fromBar, range.toBar));
-  const takeLadder = (taken: Ladder) => {
+  const takeLadder = useCallback((taken: Ladder) => {
     const next = draftOf(taken);
     setDraft(next);
     setChosen(next.phases[0]!.id);
-  };
+  }, []);
+  const setPhases = useCallback(
+    (phases: LadderDraft["phases"]) => setDraft((before) => ({ ...before, phases })),
+    [],
+  );
+  const addPhase = useCallback(() => {
+    const added = newPhase("withdraw");
+    setDraft((before) => ({ ...before, phases: [...before.phases, added] }));
+    setChosen(added.id);
+  }, []);
   const rung = Math.min(selected, (drawn?.rungs.length ?? 1) - 1);
 
   return (
@@ -244,14 +245,11 @@ export function WorkshopPage(props: WorkshopPageProps) {
           <PhaseRow
             phases={draft.phases}
             selected={phase.id}
-            spans={draft.phases.map((p) => spanTold(draft, p))}
+            start={draft.start}
+            target={draft.target}
             onSelect={setChosen}
-            onChange={(phases) => change({ phases })}
-            onAdd={() => {
-              const added = newPhase("withdraw");
-              change({ phases: [...draft.phases, added] });
-              setChosen(added.id);
-            }}
+            onChange={setPhases}
+            onAdd={addPhase}
           />
           {part && (
             <p className={styles.part}>
@@ -291,7 +289,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
                 stage={drawn.from.place.stage}
                 name={person.name}
               />
-              <Offers offers={known.offers ?? []} onTake={takeLadder} />
+              <Offers offers={known.offers} onTake={takeLadder} />
               {beside && (
                 <Compare
                   now={drawn}
@@ -313,13 +311,6 @@ export function WorkshopPage(props: WorkshopPageProps) {
       </Form>
     </Page>
   );
-}
-
-/** The tempi of a phase: from start to target, or the one at which it stays. */
-function spanTold(draft: LadderDraft, { school, start, target }: DraftPhase) {
-  const [from, to] = [start ?? draft.start, target ?? draft.target] as const;
-  const spans = { rises: [from, to], stays: [to, to], centres: [from, from] } as const;
-  return spans[natureOf(school.name).tempo];
 }
 
 const hasError = (errors: Readonly<Record<string, string>>, ...fields: readonly string[]) =>
