@@ -214,7 +214,6 @@ export const ladder = {
     mostAbove: "Most above comfort",
     noCap: "0: no cap",
     submit: "Set this ladder",
-    tooMany: (most: number) => `Only the first ${most} rungs are drawn.`,
   },
   gate: {
     title: "When to go up",

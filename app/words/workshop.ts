@@ -129,7 +129,6 @@ export const workshop = {
     kept: (name: string) => `Kept as “${name}”.`,
     keepName: "Name in the library",
     fromLibrary: "From the library",
-    chooseKept: "Choose …",
     fitted: (name: string, target: number) => `“${name}”, fitted to a target of ${target} bpm.`,
     fromToday: (day: number, of: number, tempo: number) =>
       `Drawn from where it stands: practice day ${day} of ${of}, from ${tempo} bpm.`,
