@@ -24,6 +24,11 @@ test("the stairs are walked with the keys, and a rung is heard with Enter", asyn
 }) => {
   await teacher.opensTheWorkshop();
   await teacher.fills({ Start: 60, Target: 80, Step: 10 });
+  await page.getByRole("radio", { name: "Even steps" }).focus();
+  await page.keyboard.press("ArrowRight");
+  await expect(page.getByRole("radio", { name: "Percent steps" })).toBeFocused();
+  await page.keyboard.press("ArrowLeft");
+  await expect(teacher.number("Step")).toHaveValue("10");
   const stairs = page.getByRole("slider", { name: /^Rungs/ });
   await stairs.focus();
   await page.keyboard.press("ArrowRight");

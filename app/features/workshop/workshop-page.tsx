@@ -1,5 +1,5 @@
 import Button from "@mui/material/Button";
-import { useCallback, useMemo, useState } from "react";
+import { useCallback, useMemo, useRef, useState } from "react";
 import { Form } from "react-router";
 import { TempoText } from "~/components/beat-unit";
 import type { Refused } from "~/components/field";
@@ -18,7 +18,15 @@ import { ClickFields } from "./click-fields";
 import { Compare, type Compared } from "./compare";
 import { CostFigures, figuresOf } from "./cost-figures";
 import { DayFields } from "./day-fields";
-import { check, draftOf, firstDraft, fitted, newPhase, type LadderDraft } from "./draft";
+import {
+  check,
+  draftOf,
+  firstDraft,
+  fitted,
+  newPhase,
+  type DraftPhase,
+  type LadderDraft,
+} from "./draft";
 import { FlawedFields } from "./flawed-fields";
 import { Fold } from "./fold";
 import { GateFields } from "./gate-fields";
@@ -91,12 +99,17 @@ export function WorkshopPage(props: WorkshopPageProps) {
   const phase = draft.phases.find(({ id }) => id === chosen) ?? draft.phases[0]!;
 
   const phaseId = phase.id;
+  const seen = useRef(new Map<string, DraftPhase["school"]>());
   const chooseSchool = useCallback(
     (name: SchoolName) => {
-      const { school } = newPhase(name);
       setDraft((before) => ({
         ...before,
-        phases: before.phases.map((p) => (p.id === phaseId ? { ...p, school } : p)),
+        phases: before.phases.map((p) => {
+          if (p.id !== phaseId) return p;
+          // Looking at other schools takes no number away from the one before.
+          seen.current.set(`${phaseId} ${p.school.name}`, p.school);
+          return { ...p, school: seen.current.get(`${phaseId} ${name}`) ?? newPhase(name).school };
+        }),
       }));
     },
     [phaseId],
