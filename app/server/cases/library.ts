@@ -1,10 +1,11 @@
 import * as v from "valibot";
-import { ladderSchema, type Ladder } from "~/core/ladder";
+import type { Ladder } from "~/core/ladder";
 import { sentences, err, ok, type Result } from "~/core/result";
 import { DatabaseError } from "~/db/client";
 import { dropKeptLadder, keepLadder, keptLadders } from "~/db/queries";
 import type { FormRefused } from "../form";
 import type { Services } from "../services";
+import { ladderTextSchema } from "./ladder-text";
 
 const LONGEST_NAME = 80;
 const MOST_KEPT = 500;
@@ -16,12 +17,6 @@ const nameSchema = v.pipe(
   v.maxLength(LONGEST_NAME, `Keep the name under ${LONGEST_NAME} characters.`),
 );
 
-const ladderText = v.pipe(
-  v.string("The ladder is missing."),
-  v.parseJson(undefined, "The ladder can't be read."),
-  ladderSchema,
-);
-
 export interface ToKeep {
   readonly name: string;
   readonly ladder: Ladder;
@@ -29,7 +24,7 @@ export interface ToKeep {
 
 /** A ladder with its name, as the workshop sends it. */
 export function readKept(form: FormData): Result<ToKeep, FormRefused> {
-  const read = v.safeParse(v.object({ name: nameSchema, ladder: ladderText }), {
+  const read = v.safeParse(v.object({ name: nameSchema, ladder: ladderTextSchema }), {
     name: form.get("name"),
     ladder: form.get("ladder"),
   });

@@ -1,4 +1,4 @@
-import { checkedStaircase, ladderSchema, spanOf, type Ladder } from "~/core/ladder";
+import { checkedStaircase, spanOf, type Ladder } from "~/core/ladder";
 import { bestDailyGain } from "~/core/record";
 import { err, ok, sentences, type Result } from "~/core/result";
 import { barsOf } from "~/core/score";
@@ -16,6 +16,7 @@ import {
 } from "~/db/queries";
 import type { FormRefused } from "../form";
 import { todayIn, type Services } from "../services";
+import { ladderTextSchema } from "./ladder-text";
 import { passageLine } from "./passage-line";
 import { partOf, wayInto, type PassagePart } from "./way-into";
 
@@ -67,17 +68,12 @@ export async function workshopPage(services: Services, studioId: string, passage
   };
 }
 
-const jsonText = v.pipe(
-  v.string("The ladder is missing."),
-  v.parseJson(undefined, "The ladder can't be read."),
-);
-
 /** What of a passage a ladder is checked against. */
 export type LadderedPassage = PassagePart & { readonly piece: Pick<Passage["piece"], "metres"> };
 
 /** The ladder as the workshop sends it, JSON in one field, checked against its passage. */
 export function readLadder(form: FormData, passage: LadderedPassage): Result<Ladder, FormRefused> {
-  const read = v.safeParse(v.pipe(jsonText, ladderSchema), form.get("ladder"));
+  const read = v.safeParse(ladderTextSchema, form.get("ladder"));
   if (!read.success) return err({ errors: sentences(read.issues), values: {} });
   const ladder = read.output;
   const bars = barsOf(passage.piece.metres, partOf(passage, ladder));

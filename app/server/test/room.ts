@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { expect } from "@jest/globals";
 import * as v from "valibot";
-import { LADDER_DEFAULTS, ladderSchema } from "~/core/ladder";
+import { aLadder } from "~/core/ladder/test/fixtures";
 import { sessionEventSchema, type EventKind, type SessionEvent } from "~/core/session";
 import { memoryDatabase } from "~/db/test/memory";
 import { addPiece, readPieceForm } from "../cases/add-piece";
@@ -31,16 +31,8 @@ export const pieceForm = (change: Record<string, string> = {}): FormData => {
 };
 
 export const ladder = (change: object = {}) =>
-  v.parse(ladderSchema, {
-    ...LADDER_DEFAULTS,
-    phases: [{ school: { name: "even-steps", numbers: { step: 10 } }, start: null, target: null }],
-    start: 60,
-    target: 90,
-    startRule: { kind: "where-ended" },
+  aLadder({ name: "even-steps", numbers: { step: 10 } }, 60, 90, {
     gate: [{ kind: "in-a-row", plays: 2, afterFlawed: "reset" }],
-    rest: 0,
-    minutes: 10,
-    hidden: false,
     ...change,
   });
 
