@@ -30,3 +30,26 @@ export { barsWithAround, contextShare } from "./extent";
 export { loopOfRung, nextLoop, secondsOfRung, type Played } from "./loop";
 export { endWellTempo, summarise, type BlockSummary } from "./summary";
 export { mergeEvents } from "./merge";
+export {
+  BLOCK_KINDS,
+  endsQuietly,
+  isPassageKind,
+  minutesSpanSchema,
+  SESSION_MINUTES,
+  shapeSchema,
+  USUAL_SHAPE,
+  type BlockKind,
+  type MinutesSpan,
+  type Shape,
+  type ShapeBlock,
+} from "./shape";
+export type { Candidate, ChosenFor, LeftFor } from "./candidate";
+export {
+  FEELINGS,
+  type Feeling,
+  type FittedBlock,
+  type FittedSession,
+  type LeftOut,
+} from "./fitted";
+export { fitSession, type FitRequest } from "./fit";
+export { moved, stretched } from "./reshape";

@@ -1,0 +1,57 @@
+/** A passage that could be played today, with what speaks for and against it. */
+export interface Candidate {
+  readonly passageId: string;
+  readonly state: "raw" | "forming" | "safe";
+  /** A scale, drill or étude: it belongs to technique. */
+  readonly technique: boolean;
+  /** What today's ladder costs, in minutes, by this student's own record. */
+  readonly costMinutes: number;
+  /** What five minutes would move: tempo gained as a share of the target, 0–1. */
+  readonly gain: number;
+  /** Days since it was played; undefined when never. */
+  readonly daysSince: number | undefined;
+  /** Days to the concert, where there is one ahead. */
+  readonly daysLeft: number | undefined;
+  /** What the week asks of it today; undefined when no week is set. */
+  readonly asked: { readonly minutes: number } | "not-today" | "not-asked" | undefined;
+  /** Only for what is safe: days until its review, 0 or less when it is due. */
+  readonly reviewIn: number | undefined;
+}
+
+/** Why a passage is in a session. */
+export type ChosenFor =
+  | { readonly why: "asked"; readonly minutes: number }
+  | { readonly why: "raw" | "forming" }
+  | { readonly why: "review"; readonly overdue: number }
+  | { readonly why: "gains-most"; readonly gain: number };
+
+/** Why it is not. */
+export type LeftFor =
+  | { readonly why: "not-today" | "not-asked" }
+  | { readonly why: "review-later"; readonly days: number }
+  | { readonly why: "no-room"; readonly minimum: number; readonly left: number };
+
+/** Half of the urgency is reached two weeks before the concert. */
+const URGENT_DAYS = 14;
+const STALE_DAYS = 7;
+
+/** What speaks for it, 0–3: the way still to go, the concert, the days it has rested. */
+export function weightOf({ state, daysLeft, daysSince, gain }: Candidate): number {
+  const way = { raw: 1, forming: 0.6, safe: 0.2 }[state];
+  const urgency = daysLeft === undefined ? 0 : URGENT_DAYS / (URGENT_DAYS + Math.max(0, daysLeft));
+  const rested = Math.min(1, (daysSince ?? STALE_DAYS) / STALE_DAYS);
+  return way + 0.5 * urgency + 0.3 * rested + 0.2 * gain;
+}
+
+/** Whether a passage is for today: what the week asks first, else by its state. */
+export function forToday({ state, asked, reviewIn }: Candidate): ChosenFor | LeftFor {
+  if (typeof asked === "object") return { why: "asked", minutes: asked.minutes };
+  const due = state === "safe" && reviewIn !== undefined && reviewIn <= 0;
+  if (due) return { why: "review", overdue: -reviewIn };
+  if (asked !== undefined) return { why: asked };
+  if (state === "safe") return { why: "review-later", days: reviewIn ?? 1 };
+  return { why: state };
+}
+
+export const isChosen = (reason: ChosenFor | LeftFor): reason is ChosenFor =>
+  ["asked", "raw", "forming", "review", "gains-most"].includes(reason.why);

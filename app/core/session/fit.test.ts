@@ -1,0 +1,208 @@
+import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import {
+  endsQuietly,
+  fitSession,
+  moved,
+  stretched,
+  USUAL_SHAPE,
+  type Candidate,
+  type FitRequest,
+} from "./index";
+
+const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
+
+const passage = (n: number, change: Partial<Candidate> = {}): Candidate => ({
+  passageId: uuid(n),
+  state: "forming",
+  technique: false,
+  costMinutes: 12,
+  gain: 0.02,
+  daysSince: 1,
+  daysLeft: 30,
+  asked: undefined,
+  reviewIn: undefined,
+  ...change,
+});
+
+const candidates = fc.array(
+  fc.record({
+    state: fc.constantFrom("raw" as const, "forming" as const, "safe" as const),
+    technique: fc.boolean(),
+    costMinutes: fc.double({ min: 0.1, max: 400, noNaN: true }),
+    gain: fc.double({ min: 0, max: 1, noNaN: true }),
+    daysSince: fc.option(fc.nat(60), { nil: undefined }),
+    daysLeft: fc.option(fc.nat(90), { nil: undefined }),
+    asked: fc.oneof(
+      fc.constantFrom(undefined, "not-today" as const, "not-asked" as const),
+      fc.record({ minutes: fc.integer({ min: 1, max: 40 }) }),
+    ),
+    reviewIn: fc.option(fc.integer({ min: -9, max: 30 }), { nil: undefined }),
+  }),
+  { maxLength: 12 },
+);
+
+const request = fc
+  .record({
+    minutes: fc.integer({ min: 5, max: 240 }),
+    candidates,
+    feeling: fc.constantFrom("fine" as const, "tight" as const, "tired" as const),
+  })
+  .map(({ candidates: made, ...rest }): FitRequest => ({
+    ...rest,
+    shape: USUAL_SHAPE,
+    candidates: made.map((each, n) => ({ passageId: uuid(n), ...each })),
+  }));
+
+describe("a session fitted to its time", () => {
+  test("whole minutes that never pass the time, nothing below its minimum or above its most", () => {
+    fc.assert(
+      fc.property(request, (asked) => {
+        const { blocks, minutes, spare } = fitSession(asked);
+        expect(blocks.reduce((sum, each) => sum + each.minutes, 0)).toBe(minutes);
+        expect(minutes + spare).toBe(asked.minutes);
+        for (const { minutes: given, span } of blocks) {
+          expect(Number.isInteger(given)).toBe(true);
+          expect(given).toBeGreaterThanOrEqual(span.minimum);
+          expect(given).toBeLessThanOrEqual(span.maximum);
+        }
+        // Time is only left over when nothing could be longer.
+        const full = blocks.every(
+          ({ kind, minutes: m, span }) => kind === "break" || m === span.maximum,
+        );
+        if (spare > 0) expect(full).toBe(true);
+      }),
+    );
+  });
+
+  test("it never ends on a fast attempt, and breaks lie between blocks", () => {
+    fc.assert(
+      fc.property(request, (asked) => {
+        const { blocks } = fitSession(asked);
+        if (!blocks.some(({ passageId }) => passageId)) return;
+        expect(endsQuietly(blocks.at(-1)!.kind)).toBe(true);
+        expect(blocks[0]!.kind).not.toBe("break");
+      }),
+    );
+  });
+
+  test("the same request gives the same session, whatever is left out says why", () => {
+    fc.assert(
+      fc.property(request, (asked) => {
+        const session = fitSession(asked);
+        expect(fitSession(structuredClone(asked))).toEqual(session);
+        const told = [...session.blocks, ...session.leftOut].flatMap(
+          ({ passageId }) => passageId ?? [],
+        );
+        expect(told.toSorted()).toEqual(
+          asked.candidates.map(({ passageId }) => passageId).toSorted(),
+        );
+      }),
+    );
+  });
+
+  test("five minutes are the passage that gains most, then its slow finish", () => {
+    const { blocks } = fitSession({
+      minutes: 5,
+      shape: USUAL_SHAPE,
+      candidates: [passage(1), passage(2, { gain: 0.4 }), passage(3, { state: "raw", gain: 0.1 })],
+    });
+    expect(blocks.map(({ kind, minutes, passageId }) => [kind, minutes, passageId])).toEqual([
+      ["hard", 4, uuid(2)],
+      ["slow-finish", 1, undefined],
+    ]);
+  });
+
+  test("the hardest comes first of the passages, after the warm-up", () => {
+    const { blocks } = fitSession({
+      minutes: 45,
+      shape: USUAL_SHAPE,
+      candidates: [passage(1), passage(2, { state: "raw" }), passage(3, { technique: true })],
+    });
+    const order = blocks.map(({ kind }) => kind);
+    expect(blocks.find(({ kind }) => kind === "hard")!.passageId).toBe(uuid(2));
+    expect(order.indexOf("warm-up")).toBeLessThan(order.indexOf("hard"));
+    expect(order.indexOf("hard")).toBeLessThan(order.indexOf("practising"));
+  });
+
+  test("an hour has a break, four hours have one in about every half hour", () => {
+    const many = Array.from({ length: 14 }, (_, n) => passage(n, { costMinutes: 60 }));
+    const breaks = (minutes: number) =>
+      fitSession({ minutes, shape: USUAL_SHAPE, candidates: many }).blocks.filter(
+        ({ kind }) => kind === "break",
+      ).length;
+    expect(breaks(30)).toBe(0);
+    expect(breaks(60)).toBe(1);
+    expect(breaks(240)).toBeGreaterThanOrEqual(6);
+  });
+
+  test("what is safe waits for its review; what the week does not ask today waits as well", () => {
+    const { blocks, leftOut } = fitSession({
+      minutes: 60,
+      shape: USUAL_SHAPE,
+      candidates: [
+        passage(1, { state: "safe", reviewIn: 4 }),
+        passage(2, { state: "safe", reviewIn: -1 }),
+        passage(3, { asked: "not-today" }),
+        passage(4, { asked: { minutes: 11 } }),
+      ],
+    });
+    const of = (n: number) => blocks.find(({ passageId }) => passageId === uuid(n));
+    expect(of(2)!.reason).toEqual({ why: "review", overdue: 1 });
+    expect(of(4)!.reason).toEqual({ why: "asked", minutes: 11 });
+    expect(leftOut.map(({ reason }) => reason)).toEqual(
+      expect.arrayContaining([{ why: "review-later", days: 4 }, { why: "not-today" }]),
+    );
+  });
+
+  test("tired: more warm-up and less of the hardest", () => {
+    const asked = { minutes: 40, shape: USUAL_SHAPE, candidates: [passage(1, { state: "raw" })] };
+    const of = (feeling: "fine" | "tired", kind: string) =>
+      fitSession({ ...asked, feeling }).blocks.find((each) => each.kind === kind)?.minutes ?? 0;
+    expect(of("tired", "warm-up")).toBeGreaterThan(of("fine", "warm-up"));
+    expect(of("tired", "hard")).toBeLessThan(of("fine", "hard"));
+  });
+
+  test("a shape without a slow finish is given one", () => {
+    const shape = USUAL_SHAPE.filter(({ kind }) => kind === "hard");
+    const { blocks } = fitSession({ minutes: 20, shape, candidates: [passage(1)] });
+    expect(blocks.map(({ kind }) => kind)).toEqual(["hard", "slow-finish"]);
+  });
+});
+
+describe("a session moved about by hand", () => {
+  const session = (minutes: number) =>
+    fitSession({
+      minutes,
+      shape: USUAL_SHAPE,
+      candidates: [passage(1), passage(2, { state: "raw" }), passage(3)],
+    }).blocks;
+
+  test("a longer block takes from the others, none falls below its minimum, the time stays", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 8, max: 200 }),
+        fc.nat(20),
+        fc.integer({ min: -5, max: 300 }),
+        (time, pick, to) => {
+          const before = session(time);
+          const { id } = before[pick % before.length]!;
+          const after = stretched(before, id, to);
+          const sum = (of: typeof before) => of.reduce((all, each) => all + each.minutes, 0);
+          expect(sum(after)).toBeLessThanOrEqual(sum(before));
+          if (to >= before.find((each) => each.id === id)!.minutes)
+            expect(sum(after)).toBe(sum(before));
+          for (const each of after)
+            if (each.id !== id) expect(each.minutes).toBeGreaterThanOrEqual(each.span.minimum);
+        },
+      ),
+    );
+  });
+
+  test("moving keeps every block", () => {
+    const before = session(60);
+    const after = moved(before, before[0]!.id, 3);
+    expect(after[3]).toEqual(before[0]);
+    expect(after.map(({ id }) => id).toSorted()).toEqual(before.map(({ id }) => id).toSorted());
+  });
+});
