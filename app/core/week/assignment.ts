@@ -1,0 +1,98 @@
+import * as v from "valibot";
+
+export const ITEM_KINDS = [
+  "technique",
+  "etude",
+  "piece",
+  "theory",
+  "reading",
+  "listening",
+  "memory",
+] as const;
+export type ItemKind = (typeof ITEM_KINDS)[number];
+
+export const BRINGS = ["nothing", "recording", "question", "by-heart"] as const;
+export type Bring = (typeof BRINGS)[number];
+
+/** What the teacher says of an item at the next lesson. */
+export const DECISIONS = ["open", "finished", "carried", "changed"] as const;
+export type Decision = (typeof DECISIONS)[number];
+
+const oftenSchema = v.variant("kind", [
+  v.object({ kind: v.literal("daily") }),
+  v.object({ kind: v.literal("every-other") }),
+  v.object({
+    kind: v.literal("times"),
+    times: v.pipe(
+      v.number("A number of days."),
+      v.integer("Whole days."),
+      v.minValue(1, "At least once."),
+      v.maxValue(7, "At most seven times a week."),
+    ),
+  }),
+]);
+export type Often = v.InferOutput<typeof oftenSchema>;
+
+const text = (most: number) =>
+  v.pipe(v.string(), v.trim(), v.maxLength(most, `Keep it under ${most} characters.`));
+
+const MOST_KEYS = 24;
+const LONGEST_ITEM = 120;
+
+/** One thing that is asked from one lesson to the next. */
+export const itemSchema = v.object({
+  id: v.pipe(v.string(), v.uuid()),
+  kind: v.picklist(ITEM_KINDS),
+  /** The passage that it is about; a theory sheet has none. */
+  passageId: v.nullable(v.pipe(v.string(), v.uuid())),
+  title: v.pipe(text(120), v.minLength(1, "Say what it is.")),
+  focus: text(120),
+  often: oftenSchema,
+  minutes: v.pipe(
+    v.number("Minutes are a number."),
+    v.integer("Whole minutes."),
+    v.minValue(1, "At least 1 minute."),
+    v.maxValue(LONGEST_ITEM, `At most ${LONGEST_ITEM} minutes.`),
+  ),
+  /** The tempo that the week is for, in the piece's beat unit. */
+  goalTempo: v.nullable(
+    v.pipe(
+      v.number("A tempo is a number."),
+      v.minValue(10, "Tempi go from 10 to 400 bpm."),
+      v.maxValue(400, "Tempi go from 10 to 400 bpm."),
+    ),
+  ),
+  note: text(500),
+  bring: v.picklist(BRINGS),
+  /** A key for each week, in turn; empty without a rotation. */
+  keys: v.pipe(v.array(text(20)), v.maxLength(MOST_KEYS, `At most ${MOST_KEYS} keys.`)),
+  origin: v.picklist(["new", "carried"]),
+  decision: v.picklist(DECISIONS),
+});
+export type AssignmentItem = v.InferOutput<typeof itemSchema>;
+
+/** More than anyone practises in a week. */
+export const MOST_ITEMS = 60;
+
+export const weekGoalSchema = v.object({
+  minutes: v.pipe(
+    v.number("Minutes are a number."),
+    v.integer("Whole minutes."),
+    v.minValue(0, "Not below 0."),
+    v.maxValue(1680, "At most 1,680 minutes a week."),
+  ),
+  days: v.pipe(
+    v.number("Days are a number."),
+    v.integer("Whole days."),
+    v.minValue(0, "Not below 0."),
+    v.maxValue(7, "A week has seven days."),
+  ),
+});
+export type WeekGoal = v.InferOutput<typeof weekGoalSchema>;
+
+export const assignmentSchema = v.object({
+  items: v.pipe(v.array(itemSchema), v.maxLength(MOST_ITEMS, `At most ${MOST_ITEMS} items.`)),
+  word: text(1000),
+  goal: weekGoalSchema,
+});
+export type AssignmentText = v.InferOutput<typeof assignmentSchema>;

@@ -1,0 +1,43 @@
+export {
+  minutesOn,
+  timesSchema,
+  WEEKDAYS,
+  weekdayOf,
+  windowsOn,
+  type TimeWindow,
+  type WeekTimes,
+} from "./availability";
+export {
+  assignmentSchema,
+  BRINGS,
+  DECISIONS,
+  ITEM_KINDS,
+  MOST_ITEMS,
+  type AssignmentItem,
+  type AssignmentText,
+  type Bring,
+  type Decision,
+  type ItemKind,
+  type Often,
+  type WeekGoal,
+} from "./assignment";
+export {
+  layOutWeek,
+  leastMinutes,
+  timesIn,
+  type LaidDay,
+  type LayoutDay,
+  type LayoutItem,
+  type LayoutNote,
+  type WeekLayout,
+} from "./layout";
+export { CIRCLE_OF_FIFTHS, keyOfWeek } from "./rotation";
+export {
+  MEMORY_UNITS,
+  memoryPlanSchema,
+  memoryStanding,
+  type MemoryPlan,
+  type MemoryStanding,
+} from "./memorise";
+export { nestedGoals, nextGoal, type GoalMove, type NestedGoals, type WeekDone } from "./goals";
+export { reviewIn, type ReviewDay } from "./review";
