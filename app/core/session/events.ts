@@ -1,8 +1,15 @@
 import * as v from "valibot";
 import { bpm, TEMPO_LIMITS } from "~/core/units";
+import { FEELINGS } from "./fitted";
 
 export const FLAWS = ["notes", "rhythm", "tone", "tension", "memory", "coordination"] as const;
 export type Flaw = (typeof FLAWS)[number];
+
+/** What one asks oneself at the end, from the easiest to judge to the hardest (craft, 10). */
+export const RATINGS = ["goal", "focus", "could-tell", "notes", "tone", "expression"] as const;
+export type Rating = (typeof RATINGS)[number];
+export const RATED = ["yes", "partly", "no"] as const;
+export type Rated = (typeof RATED)[number];
 
 const LONGEST_PLAY_SECONDS = 24 * 3600;
 const LONGEST_NOTE = 500;
@@ -16,6 +23,13 @@ const tempo = v.pipe(
   v.transform(bpm),
 );
 const seconds = v.pipe(v.number(), v.minValue(0), v.maxValue(LONGEST_PLAY_SECONDS));
+
+const text = v.pipe(
+  v.string(),
+  v.transform((written) => written.toWellFormed().replaceAll("\0", "").trim()),
+  v.minLength(1),
+  v.maxLength(LONGEST_NOTE),
+);
 
 export const ENDINGS = ["finished", "ended-well", "left", "pain"] as const;
 export type Ending = (typeof ENDINGS)[number];
@@ -54,16 +68,16 @@ const payloads = {
   "offer-declined": v.object({}),
   "rest-began": v.object({ seconds }),
   "rest-ended": v.object({}),
-  noted: v.object({
-    text: v.pipe(
-      v.string(),
-      v.transform((text) => text.toWellFormed().replaceAll("\0", "")),
-      v.minLength(1),
-      v.maxLength(LONGEST_NOTE),
-    ),
-  }),
-  /** On to the next block. */
+  noted: v.object({ text }),
+  /** A question for the lesson. */
+  asked: v.object({ text }),
+  rated: v.object({ what: v.picklist(RATINGS), answer: v.picklist(RATED) }),
+  /** How body and mood are. */
+  felt: v.object({ feeling: v.picklist(FEELINGS) }),
+  /** On to the next part. */
   "moved-on": v.object({}),
+  /** A task is done; `part` is its place, so that saying it twice changes nothing. */
+  "part-ended": v.object({ part: v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(99)) }),
   /** One slow play, then the end. */
   "end-well-began": v.object({ tempo }),
   ended: v.object({ how: v.picklist(ENDINGS) }),

@@ -7,7 +7,11 @@ export {
 } from "./plan";
 export {
   FLAWS,
+  RATED,
+  RATINGS,
   sessionEventSchema,
+  type Rated,
+  type Rating,
   type Ending,
   type EventKind,
   type Flaw,
@@ -28,7 +32,7 @@ export { advance, initialState, lastUndoable, replay } from "./reducer";
 export { progressNow } from "./block";
 export { barsWithAround, contextShare } from "./extent";
 export { loopOfRung, nextLoop, secondsOfRung, type Played } from "./loop";
-export { endWellTempo, summarise, type BlockSummary } from "./summary";
+export { endWellTempo, summarise, tasksOf, type BlockSummary, type TaskSummary } from "./summary";
 export { mergeEvents } from "./merge";
 export {
   BLOCK_KINDS,
@@ -53,3 +57,4 @@ export {
 } from "./fitted";
 export { fitSession, type FitRequest } from "./fit";
 export { moved, stretched } from "./reshape";
+export { isLastPart, partNow, partsOf, taskNow, type Part } from "./parts";

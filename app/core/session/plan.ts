@@ -1,6 +1,7 @@
 import * as v from "valibot";
 import { ladderSchema } from "~/core/ladder";
 import { BEAT_UNIT_NAMES, bpm, metreSchema, TEMPO_LIMITS } from "~/core/units";
+import { partsAreWhole, partSchema } from "./parts";
 
 const wholeNumber = v.pipe(v.number(), v.integer(), v.minValue(0));
 
@@ -39,11 +40,19 @@ const blockSchema = v.object({
 });
 
 /** What a session is going to be; fixed when it is opened, so that replaying it never changes. */
-export const sessionPlanSchema = v.object({
-  version: v.literal(1),
-  noVerdict: v.picklist(NO_VERDICT_CHOICES),
-  blocks: v.pipe(v.array(blockSchema), v.minLength(1)),
-});
+export const sessionPlanSchema = v.pipe(
+  v.object({
+    version: v.literal(1),
+    noVerdict: v.picklist(NO_VERDICT_CHOICES),
+    blocks: v.pipe(v.array(blockSchema), v.minLength(1)),
+    /** Blocks and tasks in their order; without it the blocks one after the other. */
+    parts: v.optional(v.pipe(v.array(partSchema), v.minLength(1))),
+  }),
+  v.check(
+    (plan) => partsAreWhole(plan),
+    "The parts of a session are its blocks, in their order, and tasks.",
+  ),
+);
 
 export type SessionPlan = v.InferOutput<typeof sessionPlanSchema>;
 export type Block = SessionPlan["blocks"][number];

@@ -14,6 +14,7 @@ import {
 import type { Payload, SessionEvent } from "./events";
 import { shareOf } from "./extent";
 import { fastTempo } from "./loop";
+import { isLastPart, partsOf, taskNow } from "./parts";
 import type { SessionPlan } from "./plan";
 import {
   barsWhereItFailed,
@@ -31,10 +32,14 @@ const LONGEST_ACTIVE_GAP_SECONDS = 180;
 /** The stand before anything happened. */
 export const initialState = (plan: SessionPlan): StandState => ({
   plan,
+  part: 0,
   blockIndex: 0,
+  taskSeconds: {},
   blocks: plan.blocks.map(openBlock),
   plays: [],
   notes: [],
+  questions: [],
+  ratings: {},
 });
 
 const withBlock = (state: StandState, block: BlockState): StandState => ({
@@ -51,6 +56,13 @@ function without<K extends keyof StandState>(state: StandState, ...keys: K[]): O
 
 function passTime(state: StandState, at: number): StandState {
   const gap = state.lastAt === undefined ? 0 : (at - state.lastAt) / 1000;
+  const task = taskNow(state);
+  if (task && !state.ended) {
+    // Nothing happens on the page during a task: it counts as long as it took, at most as planned.
+    const before = state.taskSeconds[state.part] ?? 0;
+    const seconds = Math.min(task.minutes * 60, before + Math.max(0, gap));
+    return { ...state, taskSeconds: { ...state.taskSeconds, [state.part]: seconds }, lastAt: at };
+  }
   const active = gap > 0 && gap <= LONGEST_ACTIVE_GAP_SECONDS && !state.ended ? gap : 0;
   const { state: block } = currentBlock(state);
   const activeSeconds = block.activeSeconds + active;
@@ -156,6 +168,14 @@ function eased(state: StandState): StandState {
   return progressNow(currentBlock(said).state).passed ? moveOnUp(said) : said;
 }
 
+/** On to the next part, if there is one; a block among them is the one that is played then. */
+function nextPart(state: StandState): StandState {
+  if (isLastPart(state)) return without(state, "pending", "detailable", "resting");
+  const part = state.part + 1;
+  const blockIndex = partsOf(state.plan)[part]!.block ?? state.blockIndex;
+  return { ...without(state, "pending", "detailable", "resting"), part, blockIndex };
+}
+
 /** One event. `undone` is not among them: it is dealt with before, in {@link replay}. */
 function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }>): StandState {
   const { plan, state: block } = currentBlock(state);
@@ -190,10 +210,18 @@ function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }
       return without(state, "resting");
     case "noted":
       return { ...state, notes: [...state.notes, event.payload.text] };
-    case "moved-on": {
-      const blockIndex = Math.min(state.blockIndex + 1, state.plan.blocks.length - 1);
-      return { ...without(state, "pending", "detailable", "resting"), blockIndex };
+    case "asked":
+      return { ...state, questions: [...state.questions, event.payload.text] };
+    case "rated": {
+      const { what, answer } = event.payload;
+      return { ...state, ratings: { ...state.ratings, [what]: answer } };
     }
+    case "felt":
+      return { ...state, feeling: event.payload.feeling };
+    case "moved-on":
+      return nextPart(state);
+    case "part-ended":
+      return event.payload.part === state.part && taskNow(state) ? nextPart(state) : state;
     case "end-well-began":
       return { ...without(state, "resting", "pending"), endingWell: event.payload.tempo };
     case "ended":

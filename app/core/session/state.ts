@@ -1,7 +1,8 @@
 import type { JudgedPlay, Verdict } from "~/core/gate";
 import type { Rung, Segment } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
-import type { Ending, Flaw } from "./events";
+import type { Ending, Flaw, Rated, Rating } from "./events";
+import type { Feeling } from "./fitted";
 import type { Block, SessionPlan } from "./plan";
 
 /** One play, judged or not. Without a verdict it does not count. */
@@ -59,7 +60,12 @@ export interface BlockState {
 /** Everything the stand needs to know; a pure function of the plan and the events. */
 export interface StandState {
   readonly plan: SessionPlan;
+  /** Index of the part that is on now. */
+  readonly part: number;
+  /** The block that is played now, or was before the task that is on. */
   readonly blockIndex: number;
+  /** Seconds given to each task, by its part. */
+  readonly taskSeconds: Readonly<Record<number, number>>;
   readonly blocks: readonly BlockState[];
   readonly plays: readonly Play[];
   /** The play that waits for its verdict. */
@@ -70,6 +76,9 @@ export interface StandState {
   readonly endingWell?: Bpm;
   readonly ended?: Ending;
   readonly notes: readonly string[];
+  readonly questions: readonly string[];
+  readonly ratings: Readonly<Partial<Record<Rating, Rated>>>;
+  readonly feeling?: Feeling;
   readonly lastAt?: number;
 }
 

@@ -1,5 +1,7 @@
 import { wayOf, type Place } from "~/core/ladder";
 import { fastTempo } from "./loop";
+import { partsOf } from "./parts";
+import type { BlockKind } from "./shape";
 import { currentBlock, rungNow, type BlockState, type StandState } from "./state";
 
 /** What came of one block; everything that the desk counts is derived from this and the plays. */
@@ -53,6 +55,18 @@ export function summarise(state: StandState): BlockSummary[] {
     ];
   });
 }
+
+export interface TaskSummary {
+  readonly kind: BlockKind;
+  readonly seconds: number;
+}
+
+/** What was given to each task, in their order. */
+export const tasksOf = ({ plan, taskSeconds }: StandState): TaskSummary[] =>
+  partsOf(plan).flatMap(({ kind, block }, index) => {
+    const seconds = taskSeconds[index] ?? 0;
+    return block === null && kind !== "break" && seconds > 0 ? { kind, seconds } : [];
+  });
 
 const SLOW_SHARE = 0.7;
 

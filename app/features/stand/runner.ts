@@ -1,14 +1,13 @@
 import {
   currentBlock,
   endWellTempo,
+  isLastPart,
   lastUndoable,
   nextLoop,
   nextTempo,
   type EventKind,
   type Flaw,
   type Payload,
-  type SessionEvent,
-  type SessionPlan,
   type StandState,
 } from "~/core/session";
 import type { Verdict } from "~/core/gate";
@@ -17,19 +16,12 @@ import type { MarkerPassed, Scheduled } from "~/audio/engine";
 import { Ledger } from "./ledger";
 import { LoopSound } from "./loop-sound";
 import { TappedAlong } from "./tapped-along";
-import { canPlayOn, isLastBlock, questionOf, type StandView, type Transport } from "./view";
+import type { RunnerOptions } from "./runner-options";
+import { canPlayOn, questionOf, type StandView, type Transport } from "./view";
 
 const RESTART_SECONDS = 0.8;
 const NUDGE_BPM = 2;
 const NERVOUS_MS = 800;
-
-export interface RunnerOptions {
-  readonly sessionId: string;
-  readonly plan: SessionPlan;
-  readonly stored: readonly SessionEvent[];
-  readonly url: string;
-  readonly volume: number;
-}
 
 /**
  * Runs the loop of the stand: sends each loop's beat map ahead, writes what was played, asks for
@@ -112,6 +104,7 @@ export class StandRunner {
     );
     if (this.ledger.events.length === 0) await this.write("opened", {});
     if (this.state.resting) await this.write("rest-ended", {});
+    if (questionOf(this.state, this.transport) === "task") return;
     if (this.state.pending) return this.go("asking");
     this.playFrom(0);
   }
@@ -183,11 +176,14 @@ export class StandRunner {
   forward = () =>
     this.inOrder(async () => {
       const question = questionOf(this.state, this.transport);
+      if (question === "task") {
+        return this.ledger.events.length === 0 ? this.startNow() : this.taskDoneNow();
+      }
       if (question === "verdict") return this.judgeNow("clean");
       if (this.justJudged()) return;
       if (question === "rest") return this.endRestNow();
       if (question === "left") return this.moveOnNow();
-      if (question === "top") return isLastBlock(this.state) ? this.endWellNow() : this.moveOnNow();
+      if (question === "top") return isLastPart(this.state) ? this.endWellNow() : this.moveOnNow();
       if (question === "another-way") return this.afterOffer("offer-declined", {});
       if (this.transport === "stopped") return this.startNow();
     });
@@ -345,9 +341,20 @@ export class StandRunner {
   private async moveOnNow(): Promise<void> {
     this.silence();
     this.transport = "stopped";
-    if (isLastBlock(this.state)) return this.endNow("finished");
+    if (isLastPart(this.state)) return this.endNow("finished");
     this.sound.tempoHeard = undefined;
     await this.write("moved-on", {});
+  }
+
+  /** A task is done. */
+  taskDone = () => this.inOrder(() => this.taskDoneNow());
+
+  private async taskDoneNow(): Promise<void> {
+    const { part } = this.state;
+    if (!this.ready || this.state.ended) return;
+    const last = isLastPart(this.state);
+    await this.write("part-ended", { part });
+    if (last) await this.endNow("finished");
   }
 
   detail = (about: { bar?: number; what?: Flaw }) =>

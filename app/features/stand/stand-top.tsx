@@ -1,9 +1,10 @@
 import IconButton from "@mui/material/IconButton";
 import Slider from "@mui/material/Slider";
 import { CircleHelp, LogOut, Moon, Sun, Volume2 } from "lucide-react";
+import type { ReactNode } from "react";
 import { Link } from "react-router";
 import { useScheme } from "~/components/scheme";
-import { currentBlock } from "~/core/session";
+import { currentBlock, partNow, partsOf, taskNow } from "~/core/session";
 import { words } from "~/words";
 import type { StandView } from "./view";
 import styles from "./stand-top.module.css";
@@ -12,25 +13,37 @@ interface StandTopProps {
   readonly view: StandView;
   readonly home: string;
   readonly onHelp: () => void;
+  /** The way to the next part. */
+  readonly onward: ReactNode;
   readonly volume: number;
   readonly onVolume: (volume: number) => void;
 }
 
 /** What is played, how long already, and the few things that are set rather than played. */
-export function StandTop({ view, home, onHelp, volume, onVolume }: StandTopProps) {
+export function StandTop({ view, home, onHelp, onward, volume, onVolume }: StandTopProps) {
   const { dark, toggle } = useScheme();
   const { plan, state } = currentBlock(view.state);
-  const minutes = Math.floor(state.activeSeconds / 60);
+  const task = taskNow(view.state);
+  const parts = partsOf(view.state.plan);
   return (
     <header className={styles.top}>
       <div className={styles.what}>
-        <strong>{plan.pieceTitle}</strong>
+        <strong>{task ? words.block[task.kind].name : plan.pieceTitle}</strong>
         <span>
-          {plan.passageName || words.capital(words.bars(plan.fromBar, plan.toBar))}
-          {plan.focus && <em> · {plan.focus}</em>}
+          {parts.length > 1 && (
+            <>
+              {words.part.of(view.state.part + 1, parts.length)}
+              {task ? "" : " · "}
+            </>
+          )}
+          {!task && (plan.passageName || words.capital(words.bars(plan.fromBar, plan.toBar)))}
+          {!task && plan.focus && <em> · {plan.focus}</em>}
         </span>
       </div>
-      <Minutes played={minutes} of={plan.ladder.minutes} />
+      {!task && (
+        <Minutes played={Math.floor(state.activeSeconds / 60)} of={partNow(view.state).minutes} />
+      )}
+      {onward}
       <p className={styles.sending} role="status" data-sending={view.sending}>
         {words.stand.sending[view.sending]}
       </p>

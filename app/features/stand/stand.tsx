@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
-import { currentBlock, type SessionEvent, type SessionPlan } from "~/core/session";
+import { currentBlock, taskNow, type SessionEvent, type SessionPlan } from "~/core/session";
 import { words } from "~/words";
 import { BottomFields } from "./bottom-fields";
 import { EndedNote } from "./ended-note";
@@ -11,10 +11,12 @@ import { NoteSheet } from "./note-sheet";
 import { StandFigure } from "./stand-figure";
 import { StandTop } from "./stand-top";
 import { TapSheet } from "./tap-sheet";
+import { NextPart, TaskView } from "./task-view";
 import { Tools } from "./tools";
 import { useAwake, useOnlyWindow, usePosition, useStandRunner } from "./use-stand";
 import { useKeys } from "./use-keys";
 import { useVolume } from "./use-volume";
+import { questionOf } from "./view";
 import styles from "./stand.module.css";
 
 export interface StandProps {
@@ -69,7 +71,7 @@ function OpenStand({
   // Where the ladder starts at what is tapped, that is asked before anything is played.
   const fresh = !state.plays.some(({ blockIndex }) => blockIndex === state.blockIndex);
   const measures = currentBlock(state).plan.ladder.startRule.kind === "measured";
-  const asksForTempo = view.ready && held && fresh && measures && !state.ended;
+  const asksForTempo = view.ready && held && fresh && measures && !state.ended && !taskNow(state);
   useEffect(() => {
     if (asksForTempo) setSheet("tap");
   }, [asksForTempo]);
@@ -138,26 +140,34 @@ function OpenStand({
       data-transport={transport}
       data-plays={state.plays.length}
       data-passed={blockState.passed.length}
+      data-part={state.part}
     >
       <h1 className="sr-only">{words.stand.title}</h1>
       <StandTop
         view={view}
         home={`/studio/${studioId}/students/${personId}/today`}
         onHelp={() => setSheet("help")}
+        onward={<NextPart view={view} runner={runner} usable={usable} />}
         volume={volume}
         onVolume={(next) => {
           setVolume(next);
           runner?.setVolume(next);
         }}
       />
-      <StandFigure key={block.passageId} view={view} position={position} runner={runner} />
-      <BottomFields
-        view={view}
-        runner={runner}
-        usable={usable}
-        position={position}
-        restSeconds={REST_SECONDS}
-      />
+      {questionOf(state, transport) === "task" ? (
+        <TaskView view={view} runner={runner} usable={usable} />
+      ) : (
+        <>
+          <StandFigure key={block.passageId} view={view} position={position} runner={runner} />
+          <BottomFields
+            view={view}
+            runner={runner}
+            usable={usable}
+            position={position}
+            restSeconds={REST_SECONDS}
+          />
+        </>
+      )}
       <Tools
         view={view}
         runner={runner}

@@ -1,5 +1,5 @@
 import Button from "@mui/material/Button";
-import { currentBlock } from "~/core/session";
+import { currentBlock, partsOf } from "~/core/session";
 import { words } from "~/words";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
@@ -38,12 +38,16 @@ export function LeftForToday({ view, runner }: ChoiceProps) {
 function Onward({ view, runner, again }: ChoiceProps & { again: string }) {
   const { top } = words.stand;
   const { state } = view;
-  const next = state.plan.blocks[state.blockIndex + 1];
+  const next = partsOf(state.plan)[state.part + 1];
   return (
     <div className={styles.buttons}>
       {next ? (
         <Button variant="contained" onClick={() => void runner?.moveOn()}>
-          {top.next(next.pieceTitle)}
+          {top.next(
+            next.block === null
+              ? words.block[next.kind].name
+              : state.plan.blocks[next.block]!.pieceTitle,
+          )}
         </Button>
       ) : (
         <Button variant="contained" onClick={() => void runner?.endWell()}>

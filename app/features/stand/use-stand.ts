@@ -1,7 +1,8 @@
 import { useEffect, useRef, useState, useSyncExternalStore } from "react";
 import type { MapBar } from "~/core/click";
 import { replay } from "~/core/session";
-import { StandRunner, type RunnerOptions } from "./runner";
+import { StandRunner } from "./runner";
+import type { RunnerOptions } from "./runner-options";
 import type { StandView } from "./view";
 
 /** Before the browser has opened its store: what the server knew. */

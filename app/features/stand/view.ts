@@ -1,4 +1,10 @@
-import { currentBlock, offersAnotherWay, type SessionEvent, type StandState } from "~/core/session";
+import {
+  currentBlock,
+  offersAnotherWay,
+  taskNow,
+  type SessionEvent,
+  type StandState,
+} from "~/core/session";
 import type { Sending } from "./outbox";
 
 /** What is going on at this moment. `asking`: the breather is over and the verdict is missing. */
@@ -18,7 +24,8 @@ export interface StandView {
 export function questionOf(
   state: StandState,
   transport: Transport,
-): "verdict" | "rest" | "top" | "left" | "another-way" | undefined {
+): "task" | "verdict" | "rest" | "top" | "left" | "another-way" | undefined {
+  if (taskNow(state) && state.endingWell === undefined) return "task";
   if (transport === "play" || state.pending) return "verdict";
   if (state.resting) return "rest";
   const { toppedOut, left } = currentBlock(state).state;
@@ -31,9 +38,7 @@ export function questionOf(
 export function canPlayOn(state: StandState): boolean {
   if (state.ended || state.resting) return false;
   if (state.endingWell !== undefined) return true;
+  if (taskNow(state)) return false;
   const { toppedOut, left } = currentBlock(state).state;
   return !toppedOut && !left && !offersAnotherWay(state);
 }
-
-export const isLastBlock = ({ blockIndex, plan }: StandState): boolean =>
-  blockIndex + 1 >= plan.blocks.length;

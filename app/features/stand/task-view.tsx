@@ -1,0 +1,72 @@
+import Button from "@mui/material/Button";
+import { useEffect, useState } from "react";
+import { isLastPart, partsOf, taskNow, type Part } from "~/core/session";
+import { words } from "~/words";
+import type { StandRunner } from "./runner";
+import type { StandView } from "./view";
+import styles from "./task-view.module.css";
+
+interface TaskViewProps {
+  readonly view: StandView;
+  readonly runner: StandRunner | undefined;
+  readonly usable: boolean;
+}
+
+/** Seconds that a task has taken; it goes on while nothing happens on the page. */
+function useTaskSeconds({ state, events }: StandView): number {
+  const [now, setNow] = useState<number | undefined>(undefined);
+  useEffect(() => {
+    const tick = () => setNow(Date.now());
+    const timer = setInterval(tick, 1000);
+    tick();
+    return () => clearInterval(timer);
+  }, []);
+  const before = state.taskSeconds[state.part] ?? 0;
+  if (events.length === 0 || now === undefined || state.lastAt === undefined) return before;
+  return before + Math.max(0, now - state.lastAt) / 1000;
+}
+
+const nameOf = (view: StandView, part: Part): string =>
+  part.block === null
+    ? words.block[part.kind].name
+    : view.state.plan.blocks[part.block]!.pieceTitle;
+
+/** A part without a click: what to do, how long, and one field to say that it is done. */
+export function TaskView({ view, runner, usable }: TaskViewProps) {
+  const { state } = view;
+  const task = taskNow(state)!;
+  const seconds = useTaskSeconds(view);
+  const left = Math.max(0, Math.ceil(task.minutes - seconds / 60));
+  const next = partsOf(state.plan)[state.part + 1];
+  const fresh = view.events.length === 0;
+  const word = words.block[task.kind];
+  const done = () => void (fresh ? runner?.start() : runner?.taskDone());
+  const onward = next && !isLastPart(state) ? words.part.next(nameOf(view, next)) : words.part.last;
+  return (
+    <section className={styles.task} aria-live="polite" data-task={task.kind}>
+      <h2>{word.name}</h2>
+      <p className={styles.how}>{task.text || word.how}</p>
+      <div className={styles.clock}>
+        <span className={styles.bar} aria-hidden>
+          <span style={{ width: `${Math.min(100, (100 * seconds) / (task.minutes * 60))}%` }} />
+        </span>
+        <span>{words.part.minutesLeft(left, task.minutes)}</span>
+      </div>
+      <Button variant="contained" size="large" disabled={!usable} onClick={done}>
+        {fresh ? words.part.begin : onward}
+      </Button>
+    </section>
+  );
+}
+
+/** On to the next part, before the ladder is through. */
+export function NextPart({ view, runner, usable }: TaskViewProps) {
+  const { state } = view;
+  const next = partsOf(state.plan)[state.part + 1];
+  if (!next || taskNow(state) || state.endingWell !== undefined) return null;
+  return (
+    <Button size="small" disabled={!usable} onClick={() => void runner?.moveOn()}>
+      {words.part.skipTo(nameOf(view, next))}
+    </Button>
+  );
+}
