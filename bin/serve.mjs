@@ -8,6 +8,7 @@ const root = path.resolve(path.dirname(fileURLToPath(import.meta.url)), "..");
 
 try {
   const running = await start({ root, variables: process.env });
+  for (const notice of running.notices) process.stdout.write(`${notice}\n`);
   process.stdout.write(`Fidus is ready at ${running.address}\n`);
   for (const signal of ["SIGINT", "SIGTERM"]) {
     // PGlite keeps the process alive: close it and leave by ourselves.

@@ -7,7 +7,7 @@ import { addStudent, openRoom } from "~/server/cases/open-room";
 import { keepInLibrary } from "~/server/cases/library";
 import { cutPassage, setLadder } from "~/server/cases/passages";
 import { setConcert } from "~/server/cases/rooms";
-import { startSession } from "~/server/cases/start-session";
+import { passagePart, startSession } from "~/server/cases/start-session";
 import type { Services } from "~/server/services";
 import * as v from "valibot";
 import {
@@ -130,8 +130,10 @@ class DemoPerson {
   private async practise(startsAt: number, hurts: boolean): Promise<void> {
     const { services, studioId, personId, random } = this;
     const today = this.practising.filter((_, i) => i === 0 || random() < 0.75);
-    const ids = today.map(({ passageId }) => passageId);
-    const started = await startSession(services, studioId, personId, ids);
+    const parts = today.map(({ passageId, passage }) =>
+      passagePart(passageId, passage.ladder.minutes),
+    );
+    const started = await startSession(services, studioId, personId, parts);
     if (!started.ok) return;
     const { sessionId, plan } = started.value;
     const learners = today.map(({ learner }) => learner);
@@ -163,13 +165,17 @@ export async function seedDemo(services: Services): Promise<void> {
   const today = dayOf(services.now(), ROOM.timeZone);
 
   const [first, ...others]: readonly DemoStudent[] = STUDENTS;
-  const { studioId, studentId } = await openRoom(past, {
+  const opened = await openRoom(past, {
     room: ROOM.name,
+    self: false,
+    demo: true,
     teacher: ROOM.teacher,
     timeZone: ROOM.timeZone,
     name: first!.name,
     instrument: first!.instrument,
   });
+  if (!opened.ok) throw new Error(opened.error.signIn);
+  const { studioId, studentId } = opened.value;
   const { name, inDays } = ROOM.concert;
   await setConcert(past, studioId, { name, day: addDays(today, inDays) });
   for (const { name: kept, ...ladder } of KEPT) {

@@ -17,6 +17,11 @@ function makeFormats(locale: string) {
     const formatter = new Intl.DateTimeFormat(locale, { timeZone: "UTC", ...options });
     return (day: Day) => formatter.format(noon(day));
   };
+  const moment = new Intl.DateTimeFormat(locale, {
+    timeZone: "UTC",
+    day: "numeric",
+    month: "long",
+  });
   const number = (options?: Intl.NumberFormatOptions) => {
     const formatter = new Intl.NumberFormat(locale, options);
     return (value: number) => formatter.format(value);
@@ -25,6 +30,8 @@ function makeFormats(locale: string) {
     weekday: date({ weekday: "short" }),
     shortDay: date({ weekday: "short", day: "numeric", month: "short" }),
     longDay: date({ weekday: "long", day: "numeric", month: "long" }),
+    /** The day of a moment, here. */
+    moment: (at: Date) => moment.format(at),
     number: number(),
     whole: number({ maximumFractionDigits: 0 }),
     tenth: number({ maximumFractionDigits: 1 }),

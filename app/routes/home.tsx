@@ -1,21 +1,14 @@
 import { redirect } from "react-router";
-import { RoomChoice } from "~/features/room/room-choice";
+import { callerOf, startOf } from "~/server/access/door";
 import { answering } from "~/server/boundary";
-import { rooms } from "~/server/cases/rooms";
+import { anyRoom } from "~/server/cases/rooms";
 import { servicesOf } from "~/server/context";
-import { words } from "~/words";
 import type { Route } from "./+types/home";
 
-export const meta = () => [{ title: words.name }];
-
+/** To where this person begins; a server without a room begins with opening one. */
 export const loader = ({ context }: Route.LoaderArgs) =>
   answering(async () => {
-    const all = await rooms(servicesOf(context));
-    if (all.length === 0) throw redirect("/open");
-    if (all.length === 1) throw redirect(`/studio/${all[0]!.id}`);
-    return { rooms: all };
+    const who = await callerOf(context).who();
+    if (who) throw redirect(startOf(who));
+    throw redirect((await anyRoom(servicesOf(context))) ? "/sign-in" : "/open");
   });
-
-export default function Home({ loaderData }: Route.ComponentProps) {
-  return <RoomChoice rooms={loaderData.rooms} />;
-}

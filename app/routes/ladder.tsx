@@ -1,9 +1,9 @@
 import { redirect } from "react-router";
 import { WorkshopPage } from "~/features/workshop/workshop-page";
-import { answering, idsOf, refused } from "~/server/boundary";
+import { refused } from "~/server/boundary";
 import { passageOf, setLadder } from "~/server/cases/passages";
 import { readLadder, workshopPage } from "~/server/cases/workshop";
-import { servicesOf } from "~/server/context";
+import { forPassage } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/ladder";
 
@@ -11,19 +11,17 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
   { title: words.title(words.ladder.title, loaderData?.piece.title) },
 ];
 
-export const loader = ({ params, context }: Route.LoaderArgs) =>
-  answering(async () => {
-    const { studioId, passageId } = idsOf(params, "studioId", "passageId");
-    return { studioId, ...(await workshopPage(servicesOf(context), studioId, passageId)) };
+export const loader = (asked: Route.LoaderArgs) =>
+  forPassage(asked, "teach", async ({ services, studioId, passageId }) => {
+    return { studioId, ...(await workshopPage(services, studioId, passageId)) };
   });
 
-export const action = ({ request, params, context }: Route.ActionArgs) =>
-  answering(async () => {
-    const { studioId, passageId } = idsOf(params, "studioId", "passageId");
-    const passage = await passageOf(servicesOf(context), studioId, passageId);
-    const ladder = readLadder(await request.formData(), passage);
+export const action = (asked: Route.ActionArgs) =>
+  forPassage(asked, "teach", async ({ services, studioId, passageId }) => {
+    const passage = await passageOf(services, studioId, passageId);
+    const ladder = readLadder(await asked.request.formData(), passage);
     if (!ladder.ok) return refused(ladder.error);
-    await setLadder(servicesOf(context), studioId, passageId, ladder.value);
+    await setLadder(services, studioId, passageId, ladder.value);
     throw redirect(`/studio/${studioId}/students/${passage.personId}/today`);
   });
 

@@ -1,23 +1,20 @@
 import { LibraryPage } from "~/features/library/library-page";
-import { answering, idsOf, refused } from "~/server/boundary";
+import { idsOf, refused } from "~/server/boundary";
 import { keepInLibrary, libraryPage, readKept, takeOutOfLibrary } from "~/server/cases/library";
-import { servicesOf } from "~/server/context";
+import { forTeacher } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/library";
 
 export const meta = () => [{ title: words.title(words.library.title) }];
 
-export const loader = ({ params, context }: Route.LoaderArgs) =>
-  answering(async () => {
-    const { studioId } = idsOf(params, "studioId");
-    return { studioId, ...(await libraryPage(servicesOf(context), studioId)) };
+export const loader = (asked: Route.LoaderArgs) =>
+  forTeacher(asked, async ({ services, studioId }) => {
+    return { studioId, ...(await libraryPage(services, studioId)) };
   });
 
-export const action = ({ request, params, context }: Route.ActionArgs) =>
-  answering(async () => {
-    const { studioId } = idsOf(params, "studioId");
-    const services = servicesOf(context);
-    const form = await request.formData();
+export const action = (asked: Route.ActionArgs) =>
+  forTeacher(asked, async ({ services, studioId }) => {
+    const form = await asked.request.formData();
     if (form.get("intent") === "remove") {
       const { id } = idsOf({ id: String(form.get("id")) }, "id");
       await takeOutOfLibrary(services, studioId, id);

@@ -1,9 +1,9 @@
 import { redirect } from "react-router";
 import { PieceForm } from "~/features/piece/piece-form";
-import { answering, idsOf, refused } from "~/server/boundary";
+import { idsOf, refused } from "~/server/boundary";
 import { changePiece } from "~/server/cases/add-piece";
 import { piecePage } from "~/server/cases/passage-pages";
-import { servicesOf } from "~/server/context";
+import { forStudent } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/piece-edit";
 
@@ -11,18 +11,18 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
   { title: words.title(words.pieceForm.editTitle, loaderData?.piece.title) },
 ];
 
-export const loader = ({ params, context }: Route.LoaderArgs) =>
-  answering(async () => {
-    const { studioId, personId, pieceId } = idsOf(params, "studioId", "personId", "pieceId");
-    const page = await piecePage(servicesOf(context), studioId, personId, pieceId);
+export const loader = (asked: Route.LoaderArgs) =>
+  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+    const { pieceId } = idsOf(asked.params, "pieceId");
+    const page = await piecePage(services, studioId, personId, pieceId);
     return { studioId, person: page.person, piece: page.piece };
   });
 
-export const action = ({ request, params, context }: Route.ActionArgs) =>
-  answering(async () => {
-    const { studioId, personId, pieceId } = idsOf(params, "studioId", "personId", "pieceId");
-    const form = await request.formData();
-    const done = await changePiece(servicesOf(context), studioId, pieceId, form);
+export const action = (asked: Route.ActionArgs) =>
+  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+    const { pieceId } = idsOf(asked.params, "pieceId");
+    const form = await asked.request.formData();
+    const done = await changePiece(services, studioId, pieceId, form);
     if (!done.ok) return refused(done.error);
     throw redirect(`/studio/${studioId}/students/${personId}/pieces/${pieceId}`);
   });

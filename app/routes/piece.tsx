@@ -1,9 +1,9 @@
 import { redirect } from "react-router";
 import { PiecePage } from "~/features/piece/piece-page";
-import { answering, idsOf, refused } from "~/server/boundary";
+import { idsOf, refused } from "~/server/boundary";
 import { actOnPiece } from "~/server/cases/act-on-piece";
 import { piecePage } from "~/server/cases/passage-pages";
-import { servicesOf } from "~/server/context";
+import { forStudent } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/piece";
 
@@ -11,16 +11,16 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
   { title: words.title(loaderData?.piece.title) },
 ];
 
-export const loader = ({ params, context }: Route.LoaderArgs) =>
-  answering(async () => {
-    const { studioId, personId, pieceId } = idsOf(params, "studioId", "personId", "pieceId");
-    return { studioId, ...(await piecePage(servicesOf(context), studioId, personId, pieceId)) };
+export const loader = (asked: Route.LoaderArgs) =>
+  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+    const { pieceId } = idsOf(asked.params, "pieceId");
+    return { studioId, ...(await piecePage(services, studioId, personId, pieceId)) };
   });
 
-export const action = ({ request, params, context }: Route.ActionArgs) =>
-  answering(async () => {
-    const ids = idsOf(params, "studioId", "personId", "pieceId");
-    const done = await actOnPiece(servicesOf(context), ids, await request.formData());
+export const action = (asked: Route.ActionArgs) =>
+  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+    const ids = { studioId, personId, ...idsOf(asked.params, "pieceId") };
+    const done = await actOnPiece(services, ids, await asked.request.formData());
     if (!done.ok) return refused(done.error);
     if (done.value) throw redirect(`/studio/${ids.studioId}/passages/${done.value}/ladder`);
     return undefined;

@@ -1,7 +1,6 @@
 import { ProgressPage } from "~/features/progress/progress-page";
-import { answering, idsOf } from "~/server/boundary";
 import { progressPage } from "~/server/cases/passage-pages";
-import { servicesOf } from "~/server/context";
+import { forPassage } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/progress";
 
@@ -9,10 +8,9 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
   { title: words.title(words.progress.title, loaderData?.piece.title) },
 ];
 
-export const loader = ({ params, context }: Route.LoaderArgs) =>
-  answering(async () => {
-    const { studioId, passageId } = idsOf(params, "studioId", "passageId");
-    return { studioId, ...(await progressPage(servicesOf(context), studioId, passageId)) };
+export const loader = (asked: Route.LoaderArgs) =>
+  forPassage(asked, "see", async ({ services, studioId, passageId }) => {
+    return { studioId, ...(await progressPage(services, studioId, passageId)) };
   });
 
 export default function Progress({ loaderData }: Route.ComponentProps) {

@@ -1,9 +1,8 @@
 import * as v from "valibot";
 import { sessionEventSchema } from "~/core/session";
-import { answering, idsOf } from "~/server/boundary";
+import { forSession } from "~/server/access/guard";
 import { appendEvents } from "~/server/cases/append-events";
 import { storedEvents } from "~/server/cases/stand";
-import { servicesOf } from "~/server/context";
 import type { Route } from "./+types/session-events";
 
 const MOST_AT_ONCE = 500;
@@ -17,22 +16,20 @@ const batchSchema = v.object({
   ),
 });
 
-export const loader = ({ params, context }: Route.LoaderArgs) =>
-  answering(async () => {
-    const { studioId, sessionId } = idsOf(params, "studioId", "sessionId");
-    return Response.json({ events: await storedEvents(servicesOf(context), studioId, sessionId) });
+export const loader = (asked: Route.LoaderArgs) =>
+  forSession(asked, "practise", async ({ services, studioId, sessionId }) => {
+    return Response.json({ events: await storedEvents(services, studioId, sessionId) });
   });
 
 const refuse = (status: number, sentence: string, more: object = {}) =>
   Response.json({ sentence, ...more }, { status });
 
-export const action = ({ request, params, context }: Route.ActionArgs) =>
-  answering(async () => {
-    const { studioId, sessionId } = idsOf(params, "studioId", "sessionId");
-    const text = await request.text();
+export const action = (asked: Route.ActionArgs) =>
+  forSession(asked, "practise", async ({ services, studioId, sessionId }) => {
+    const text = await asked.request.text();
     if (text.length > MOST_BYTES) return refuse(413, "That is too much at once.");
     const read = v.safeParse(v.pipe(v.string(), v.parseJson(), batchSchema), text);
     if (!read.success) return refuse(400, read.issues[0].message);
-    const done = await appendEvents(servicesOf(context), studioId, sessionId, read.output.events);
+    const done = await appendEvents(services, studioId, sessionId, read.output.events);
     return done.ok ? Response.json(done.value) : refuse(409, done.error.sentence, done.error);
   });

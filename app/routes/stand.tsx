@@ -1,7 +1,6 @@
 import { Stand } from "~/features/stand/stand";
-import { answering, idsOf } from "~/server/boundary";
 import { standPage } from "~/server/cases/stand";
-import { servicesOf } from "~/server/context";
+import { forSession } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/stand";
 
@@ -9,10 +8,9 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
   { title: words.title(words.stand.title, loaderData?.plan.blocks[0]?.pieceTitle) },
 ];
 
-export const loader = ({ params, context }: Route.LoaderArgs) =>
-  answering(async () => {
-    const { studioId, sessionId } = idsOf(params, "studioId", "sessionId");
-    return { studioId, sessionId, ...(await standPage(servicesOf(context), studioId, sessionId)) };
+export const loader = (asked: Route.LoaderArgs) =>
+  forSession(asked, "practise", async ({ services, studioId, sessionId }) => {
+    return { studioId, sessionId, ...(await standPage(services, studioId, sessionId)) };
   });
 
 /** The stand keeps its own account; what it wrote must not be overwritten by an older answer. */

@@ -1,7 +1,6 @@
 import { StudentPage } from "~/features/student/student-page";
-import { answering, idsOf } from "~/server/boundary";
 import { studentPage } from "~/server/cases/student-pages";
-import { servicesOf } from "~/server/context";
+import { forStudent } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/student";
 
@@ -9,10 +8,9 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
   { title: words.title(loaderData?.person.name) },
 ];
 
-export const loader = ({ params, context }: Route.LoaderArgs) =>
-  answering(async () => {
-    const { studioId, personId } = idsOf(params, "studioId", "personId");
-    return { studioId, ...(await studentPage(servicesOf(context), studioId, personId)) };
+export const loader = (asked: Route.LoaderArgs) =>
+  forStudent(asked, "see", async ({ services, studioId, personId }) => {
+    return { studioId, ...(await studentPage(services, studioId, personId)) };
   });
 
 export default function Student({ loaderData }: Route.ComponentProps) {

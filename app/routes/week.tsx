@@ -1,16 +1,14 @@
 import { WeekBoard } from "~/features/week/week-board";
-import { answering, idsOf } from "~/server/boundary";
 import { weekOf } from "~/server/cases/week";
-import { servicesOf } from "~/server/context";
+import { forTeacher } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/week";
 
 export const meta = () => [{ title: words.title(words.week.title) }];
 
-export const loader = ({ params, context }: Route.LoaderArgs) =>
-  answering(async () => {
-    const { studioId } = idsOf(params, "studioId");
-    return { studioId, ...(await weekOf(servicesOf(context), studioId)) };
+export const loader = (asked: Route.LoaderArgs) =>
+  forTeacher(asked, async ({ services, studioId }) => {
+    return { studioId, ...(await weekOf(services, studioId)) };
   });
 
 export default function Week({ loaderData }: Route.ComponentProps) {

@@ -6,7 +6,7 @@ import type { FormRefused } from "./form";
 
 const uuid = v.pipe(v.string(), v.uuid());
 
-const notFound = (sentence: string) => data({ sentence }, { status: 404 });
+export const notFound = (sentence: string) => data({ sentence }, { status: 404 });
 
 /** Ids from the address; what is no id can't be found. */
 export function idsOf<K extends string>(
@@ -43,4 +43,4 @@ const isDataResponse = (error: unknown): boolean =>
   typeof error === "object" && error !== null && "init" in error && "data" in error;
 
 /** A form that was refused goes back with a 422, everything typed still in it. */
-export const refused = (form: FormRefused) => data(form, { status: 422 });
+export const refused = (form: FormRefused, status = 422) => data(form, { status });

@@ -10,6 +10,9 @@ describe("the environment", () => {
       host: "127.0.0.1",
       port: 4180,
       demo: false,
+      secret: undefined,
+      https: false,
+      daysAhead: 0,
     });
   });
 

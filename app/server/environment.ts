@@ -20,6 +20,20 @@ const environmentSchema = v.object({
   FIDUS_HOST: v.optional(v.pipe(v.string(), v.minLength(1)), "127.0.0.1"),
   /** 1: fills an empty data directory with the demo music room. */
   FIDUS_DEMO: flag,
+  /** What cookies are signed with. Default: made once and kept in the data directory. */
+  FIDUS_SECRET: v.optional(
+    v.pipe(v.string(), v.minLength(32, "FIDUS_SECRET has 32 characters or more.")),
+  ),
+  /** 1: cookies only over https, for a server behind a proxy that speaks it. */
+  FIDUS_HTTPS: flag,
+  /** Lets the room's clock run ahead, to try out a week in advance. */
+  FIDUS_DAYS_AHEAD: v.pipe(
+    v.optional(v.string(), "0"),
+    v.transform(Number),
+    v.integer("FIDUS_DAYS_AHEAD is a whole number."),
+    v.minValue(0, "FIDUS_DAYS_AHEAD is 0–3650."),
+    v.maxValue(3650, "FIDUS_DAYS_AHEAD is 0–3650."),
+  ),
 });
 
 export interface Environment {
@@ -27,13 +41,16 @@ export interface Environment {
   readonly port: number;
   readonly host: string;
   readonly demo: boolean;
+  readonly secret: string | undefined;
+  readonly https: boolean;
+  readonly daysAhead: number;
 }
 
 /** Reads the environment once, at the start; throws a sentence that names the variable. */
 export function readEnvironment(root: string, variables: NodeJS.ProcessEnv): Environment {
   const read = v.safeParse(environmentSchema, variables);
   if (!read.success) throw new Error(`Environment: ${read.issues[0].message}`);
-  const { FIDUS_DATA, FIDUS_PORT, FIDUS_HOST, FIDUS_DEMO } = read.output;
+  const { FIDUS_DATA, FIDUS_PORT, FIDUS_HOST, FIDUS_DEMO, ...rest } = read.output;
   const usual = FIDUS_DEMO
     ? path.join(tmpdir(), `fidus-demo-${process.pid}`)
     : path.join(root, ".fidus");
@@ -42,5 +59,8 @@ export function readEnvironment(root: string, variables: NodeJS.ProcessEnv): Env
     port: FIDUS_PORT,
     host: FIDUS_HOST,
     demo: FIDUS_DEMO,
+    secret: rest.FIDUS_SECRET,
+    https: rest.FIDUS_HTTPS,
+    daysAhead: rest.FIDUS_DAYS_AHEAD,
   };
 }

@@ -4,6 +4,7 @@ import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from "express";
 import { RouterContextProvider, type ServerBuild } from "react-router";
+import { caller, callerContext, type Door } from "./access/door";
 import { nonceContext, servicesContext } from "./context";
 import type { Services } from "./services";
 
@@ -65,6 +66,7 @@ const lastResort: ErrorRequestHandler = (error, _request, response, next) => {
 
 export interface HttpOptions {
   readonly services: Services;
+  readonly door: Door;
   readonly build: ServerBuild | (() => Promise<ServerBuild>);
   /** The folder with the built client; absent in development. */
   readonly clientFolder?: string;
@@ -73,7 +75,13 @@ export interface HttpOptions {
 }
 
 /** The web server: static files, then the pages. */
-export function createHttp({ services, build, clientFolder, development }: HttpOptions): Express {
+export function createHttp({
+  services,
+  door,
+  build,
+  clientFolder,
+  development,
+}: HttpOptions): Express {
   const app = express();
   app.disable("x-powered-by");
   app.use(commonHeaders, sameOriginOnly, smallEnough, compression());
@@ -97,6 +105,9 @@ export function createHttp({ services, build, clientFolder, development }: HttpO
       getLoadContext(request) {
         const context = new RouterContextProvider();
         context.set(servicesContext, services);
+        const { cookie } = request.headers;
+        const address = request.socket.remoteAddress ?? "";
+        context.set(callerContext, caller(door, services, { cookie, address }));
         context.set(nonceContext, nonces.get(request)!);
         return context;
       },

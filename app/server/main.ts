@@ -6,9 +6,14 @@ import type { ServerBuild } from "react-router";
 import { openDatabase } from "~/db/client";
 import { allStudios, refreshStatistics } from "~/db/queries";
 import { seedDemo } from "../../demo/seed";
+import { cookieSecret, signInCookie } from "./access/cookie";
+import { Throttle } from "./access/throttle";
+import { linksForTeachers } from "./cases/passwords";
 import { readEnvironment } from "./environment";
 import { createHttp, type HttpOptions } from "./http";
 import type { Services } from "./services";
+
+const DAY_MS = 86_400_000;
 
 export interface StartOptions {
   /** The application's folder. */
@@ -23,6 +28,8 @@ export interface StartOptions {
 
 export interface Running {
   readonly address: string;
+  /** What whoever starts the server should read. */
+  readonly notices: readonly string[];
   close(): Promise<void>;
 }
 
@@ -31,14 +38,17 @@ const listening = (server: Server): Promise<void> =>
 
 /** Opens the data, fills the demo when asked to, and listens. */
 export async function start({ root, variables, development }: StartOptions): Promise<Running> {
-  const { dataDir, host, port, demo } = readEnvironment(root, variables);
+  const { dataDir, host, port, demo, secret, https, daysAhead } = readEnvironment(root, variables);
   const db = await openDatabase(root, dataDir);
-  const services: Services = { db, now: Date.now, newId: randomUUID };
+  const now = () => Date.now() + daysAhead * DAY_MS;
+  const services: Services = { db, now, newId: randomUUID };
   try {
     if (demo && (await allStudios(db)).length === 0) await seedDemo(services);
     await refreshStatistics(db);
+    const cookie = signInCookie(await cookieSecret(dataDir, secret), https);
     const app = createHttp({
       services,
+      door: { cookie, throttle: new Throttle(Date.now), demo },
       ...(development
         ? { build: development.build, development: development.middleware }
         : {
@@ -52,8 +62,11 @@ export async function start({ root, variables, development }: StartOptions): Pro
     await listening(server);
     const bound = server.address();
     const actual = bound && typeof bound === "object" ? bound.port : port;
+    const address = `http://${host}:${actual}`;
+    const links = await linksForTeachers(services);
     return {
-      address: `http://${host}:${actual}`,
+      address,
+      notices: links.map(({ name, path: way }) => `${name} sets a password at ${address}${way}`),
       async close() {
         server.closeAllConnections();
         await new Promise((resolve) => server.close(resolve));

@@ -7,3 +7,5 @@ import { workshop } from "./workshop";
 
 /** Every sentence of the interface, in one place so that it can be said in another language. */
 export const words = { ...music, ...desk, ...ladder, ...workshop, ...session, ...stand } as const;
+export { accessWords } from "./access";
+export { planWords } from "./plan";

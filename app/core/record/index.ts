@@ -1,3 +1,9 @@
 export { bestDailyGain } from "./gain";
 export { estimate, type Estimate, type RecordedRep, type Span } from "./estimate";
-export { CEILING_PROBABILITY, cleanProbability, tempoAt, type CleanCurve } from "./model";
+export {
+  CEILING_PROBABILITY,
+  cleanProbability,
+  curveThrough,
+  tempoAt,
+  type CleanCurve,
+} from "./model";

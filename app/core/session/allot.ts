@@ -1,4 +1,5 @@
 import { TOLERANCE } from "~/core/units";
+import type { LeftFor } from "./candidate";
 import type { BlockReason } from "./fitted";
 import type { BlockKind, MinutesSpan } from "./shape";
 
@@ -7,6 +8,7 @@ export interface Wish {
   readonly id: string;
   readonly kind: BlockKind;
   readonly passageId: string | undefined;
+  readonly itemId?: string;
   readonly text: string;
   readonly span: MinutesSpan;
   readonly priority: number;
@@ -43,22 +45,37 @@ export function raise<T>(minutes: Map<T, number>, left: number, aim: (of: T) => 
   return 0;
 }
 
+/** From this priority on a block comes only when all before it can be as long as they should be. */
+const NICE_TO_HAVE = 6;
+
+export interface Dropped {
+  readonly wish: Wish;
+  readonly reason: Extract<LeftFor, { why: "no-room" | "rest-first" }>;
+}
+
 /**
  * Whole minutes for the wishes: nothing below its minimum (it is dropped instead, lowest rank
- * first), all towards their ideal in proportion, then towards their maximum.
+ * first), nothing that is merely nice to have while the rest falls short; all towards their ideal
+ * in proportion, then towards their maximum.
  */
 export function allotted(
   wishes: readonly Wish[],
   available: number,
-): { given: Given[]; dropped: { wish: Wish; left: number }[] } {
+): { given: Given[]; dropped: Dropped[] } {
   let left = available;
+  let ideal = 0;
   const kept = new Map<Wish, number>();
-  const dropped: { wish: Wish; left: number }[] = [];
+  const dropped: Dropped[] = [];
   for (const wish of wishes.toSorted(byRank)) {
-    if (wish.span.minimum <= left) {
-      kept.set(wish, wish.span.minimum);
-      left -= wish.span.minimum;
-    } else dropped.push({ wish, left });
+    const { minimum } = wish.span;
+    const crowds = !wish.always && wish.priority >= NICE_TO_HAVE && ideal + minimum > available;
+    if (minimum > left) dropped.push({ wish, reason: { why: "no-room", minimum, left } });
+    else if (crowds) dropped.push({ wish, reason: { why: "rest-first" } });
+    else {
+      kept.set(wish, minimum);
+      left -= minimum;
+      ideal += wish.span.ideal;
+    }
   }
   left = raise(kept, left, ({ span }) => span.ideal);
   raise(kept, left, ({ span }) => span.maximum);

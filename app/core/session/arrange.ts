@@ -13,10 +13,14 @@ interface Breaks {
 const inOrder = (a: Given, b: Given): number =>
   a.wish.order - b.wish.order || b.wish.weight - a.wish.weight;
 
-const blockOf = ({ id, kind, passageId, text, span, reason }: Wish, minutes: number) => ({
+const blockOf = (
+  { id, kind, passageId, itemId, text, span, reason }: Wish,
+  minutes: number,
+): FittedBlock => ({
   id,
   kind,
   passageId,
+  itemId,
   text,
   span,
   reason,

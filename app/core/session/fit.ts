@@ -5,6 +5,7 @@ import type { Feeling, FittedBlock, FittedSession, LeftOut } from "./fitted";
 import {
   endsQuietly,
   isPassageKind,
+  type BlockKind,
   USUAL_SHAPE,
   type MinutesSpan,
   type PassageKind,
@@ -12,10 +13,19 @@ import {
   type ShapeBlock,
 } from "./shape";
 
+/** Something that the week asks today and that has no passage. */
+export interface AskedTask {
+  readonly itemId: string;
+  readonly kind: BlockKind;
+  readonly text: string;
+  readonly minutes: number;
+}
+
 export interface FitRequest {
   readonly minutes: number;
   readonly shape: Shape;
   readonly candidates: readonly Candidate[];
+  readonly tasks?: readonly AskedTask[];
   readonly feeling?: Feeling;
 }
 
@@ -104,6 +114,16 @@ function taskWishes(shape: Shape): Wish[] {
   );
 }
 
+const askedWishes = (shape: Shape, tasks: readonly AskedTask[]): Wish[] =>
+  tasks.map(({ itemId, kind, text, minutes }) => {
+    const place = shape.findIndex((each) => each.kind === kind);
+    const span = { minimum: Math.ceil(minutes / 2), ideal: minutes, maximum: minutes };
+    const reason = { why: "asked", minutes } as const;
+    const order = place < 0 ? shape.length / 2 : place;
+    const rank = { priority: 3, always: false, weight: 1, order };
+    return { id: itemId, itemId, kind, passageId: undefined, text, span, ...rank, reason };
+  });
+
 /** Tight or tired: more warm-up, and less of what is hard (craft, 8). */
 function gentler(wishes: readonly Wish[], feeling: Feeling): Wish[] {
   if (feeling === "fine") return [...wishes];
@@ -181,6 +201,7 @@ export function fitSession({
   minutes,
   shape: wanted,
   candidates,
+  tasks = [],
   feeling = "fine",
 }: FitRequest): FittedSession {
   const shape = quietEnd(wanted);
@@ -200,18 +221,15 @@ export function fitSession({
   });
   const needed = passages.length > 0 ? taskWishes(shape) : taskWishes(shape).filter(needsNoPassage);
   const every = feeling === "fine" ? BREAK.every : BREAK.everyWhenTired;
-  const wishes = gentler([...passages, ...needed], feeling);
+  const asked = askedWishes(shape, tasks);
+  const wishes = gentler([...passages, ...asked, ...needed], feeling);
   const breaks = Math.max(0, Math.floor((minutes - BREAK.minutes) / every));
   const { blocks, dropped } = withBreaks(wishes, minutes, every, breaks);
   const used = blocks.reduce((sum, each) => sum + each.minutes, 0);
   return {
     blocks,
     leftOut: [
-      ...dropped.map(({ wish, left }) => ({
-        kind: wish.kind,
-        passageId: wish.passageId,
-        reason: { why: "no-room", minimum: wish.span.minimum, left } as const,
-      })),
+      ...dropped.map(({ wish: { kind, passageId }, reason }) => ({ kind, passageId, reason })),
       ...notToday,
     ],
     minutes: used,

@@ -16,6 +16,8 @@ export interface FittedBlock {
   readonly id: string;
   readonly kind: BlockKind;
   readonly passageId: string | undefined;
+  /** The item of the week that a task belongs to. */
+  readonly itemId?: string | undefined;
   readonly text: string;
   readonly minutes: number;
   readonly span: MinutesSpan;

@@ -31,7 +31,7 @@ export {
 export { advance, initialState, lastUndoable, replay } from "./reducer";
 export { progressNow } from "./block";
 export { barsWithAround, contextShare } from "./extent";
-export { loopOfRung, nextLoop, secondsOfRung, type Played } from "./loop";
+export { fastTempo, loopOfRung, nextLoop, secondsOfRung, type Played } from "./loop";
 export { endWellTempo, summarise, tasksOf, type BlockSummary, type TaskSummary } from "./summary";
 export { mergeEvents } from "./merge";
 export {
@@ -50,11 +50,12 @@ export {
 export type { Candidate, ChosenFor, LeftFor } from "./candidate";
 export {
   FEELINGS,
+  type BlockReason,
   type Feeling,
   type FittedBlock,
   type FittedSession,
   type LeftOut,
 } from "./fitted";
-export { fitSession, type FitRequest } from "./fit";
+export { fitSession, type AskedTask, type FitRequest } from "./fit";
 export { moved, stretched } from "./reshape";
 export { isLastPart, partNow, partsOf, taskNow, type Part } from "./parts";

@@ -6,6 +6,8 @@ export const partSchema = v.object({
   kind: v.picklist(BLOCK_KINDS),
   minutes: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(SESSION_MINUTES.longest)),
   text: v.string(),
+  /** The item of the week that a task belongs to. */
+  itemId: v.optional(v.pipe(v.string(), v.uuid())),
   /** Index of the block that is played; null for a task. */
   block: v.nullable(v.pipe(v.number(), v.integer(), v.minValue(0))),
 });

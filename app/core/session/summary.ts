@@ -58,14 +58,15 @@ export function summarise(state: StandState): BlockSummary[] {
 
 export interface TaskSummary {
   readonly kind: BlockKind;
+  readonly itemId: string | undefined;
   readonly seconds: number;
 }
 
 /** What was given to each task, in their order. */
 export const tasksOf = ({ plan, taskSeconds }: StandState): TaskSummary[] =>
-  partsOf(plan).flatMap(({ kind, block }, index) => {
+  partsOf(plan).flatMap(({ kind, block, itemId }, index) => {
     const seconds = taskSeconds[index] ?? 0;
-    return block === null && kind !== "break" && seconds > 0 ? { kind, seconds } : [];
+    return block === null && kind !== "break" && seconds > 0 ? { kind, itemId, seconds } : [];
   });
 
 const SLOW_SHARE = 0.7;

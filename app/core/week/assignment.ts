@@ -64,6 +64,8 @@ export const itemSchema = v.object({
   ),
   note: text(500),
   bring: v.picklist(BRINGS),
+  /** A ladder of the library that the passage is given when the week is set. */
+  keptLadderId: v.nullable(v.pipe(v.string(), v.uuid())),
   /** A key for each week, in turn; empty without a rotation. */
   keys: v.pipe(v.array(text(20)), v.maxLength(MOST_KEYS, `At most ${MOST_KEYS} keys.`)),
   origin: v.picklist(["new", "carried"]),

@@ -59,6 +59,12 @@ function impossible({ windows, lesson }: Times): string | undefined {
 
 const MOST_WINDOWS = 28;
 
+/** Times as they are stored: without any until they have been asked for. */
+export const storedTimesSchema = v.object({
+  windows: v.array(windowSchema),
+  lesson: v.nullable(windowSchema),
+});
+
 /** When a student can practise, and when the lesson is. */
 export const timesSchema = v.pipe(
   v.object({

@@ -1,5 +1,6 @@
 export {
   minutesOn,
+  storedTimesSchema,
   timesSchema,
   WEEKDAYS,
   weekdayOf,

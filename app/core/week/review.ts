@@ -8,17 +8,22 @@ export interface ReviewDay {
   readonly clean: number;
 }
 
-/** Shared by all: intervals without chance, so that the same record gives the same day. */
-const scheduler = fsrs({ enable_fuzz: false, enable_short_term: false, maximum_interval: 60 });
+/** Nothing that is to be played at a concert rests longer than this. */
+const LONGEST_DAYS = 21;
 
-const ALL_CLEAN = 0.95;
-const MOSTLY_CLEAN = 0.75;
-const HALF_CLEAN = 0.5;
+/** Shared by all: intervals without chance, so that the same record gives the same day. */
+const scheduler = fsrs({
+  enable_fuzz: false,
+  enable_short_term: false,
+  maximum_interval: LONGEST_DAYS,
+});
+
+const CLEAN = 0.9;
+const HALF_CLEAN = 0.6;
 
 const gradeOf = ({ plays, clean }: ReviewDay): Grade => {
   const share = clean / plays;
-  if (share >= ALL_CLEAN) return Rating.Easy;
-  if (share >= MOSTLY_CLEAN) return Rating.Good;
+  if (share >= CLEAN) return Rating.Good;
   return share >= HALF_CLEAN ? Rating.Hard : Rating.Again;
 };
 

@@ -1,4 +1,4 @@
-export { insertPerson, setNoVerdict, studentById, studentsOf } from "./people";
+export { insertPerson, setNoVerdict, setTimes, studentById, studentsOf } from "./people";
 export { dropKeptLadder, keepLadder, keptLadders, type KeptLadder } from "./kept-ladders";
 export { refreshStatistics } from "./maintenance";
 export {
@@ -41,3 +41,49 @@ export {
   sessionIds,
 } from "./sessions";
 export { allStudios, insertStudio, setStudioConcert, studioById } from "./studios";
+export {
+  accessesOf,
+  bySignInName,
+  demoPeople,
+  endSignIn,
+  endSignInsOf,
+  insertAccess,
+  insertSignIn,
+  letLookOn,
+  markUsed,
+  openAccess,
+  parentsOf,
+  personOfPassage,
+  personOfSession,
+  revokeAccess,
+  revokeKind,
+  setPassword,
+  teachersWithoutPassword,
+  whoIs,
+  type AccessKind,
+  type Who,
+} from "./access";
+export {
+  assignmentById,
+  assignmentsOf,
+  draftOf,
+  dropShape,
+  endWeeksBefore,
+  insertByHand,
+  insertDraft,
+  keepShape,
+  markMemory,
+  markSet,
+  memoryOf,
+  playedByDay,
+  practiceByHand,
+  putMemory,
+  saveDraft,
+  sessionsBetween,
+  shapesOf,
+  weeksOfAll,
+  writeDecisions,
+  type Assignment,
+  type ByHand,
+  type PlayedDay,
+} from "./week";

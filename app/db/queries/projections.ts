@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import type { Estimate } from "~/core/record";
-import type { BlockSummary, Play } from "~/core/session";
+import type { BlockSummary, Play, StandState, TaskSummary } from "~/core/session";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { dayRow, tempoRow } from "./rows";
@@ -14,6 +14,10 @@ export interface SessionProjection {
   readonly lastAt: Date;
   readonly ended: string | undefined;
   readonly notes: readonly string[];
+  readonly questions: readonly string[];
+  readonly ratings: StandState["ratings"];
+  readonly feeling: string | undefined;
+  readonly tasks: readonly TaskSummary[];
   readonly blocks: readonly BlockSummary[];
   /** Judged plays with the passage they belong to. */
   readonly reps: readonly (Play & { readonly passageId: string })[];
@@ -25,10 +29,12 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
   await db.execute("delete from session_block where session_id = $1", [it.sessionId]);
   await db.execute(
     `insert into session_outcome
-       (session_id, studio_id, person_id, day, started_at, last_at, ended, notes)
-     values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb)
+       (session_id, studio_id, person_id, day, started_at, last_at, ended, notes,
+        questions, ratings, feeling, tasks)
+     values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9::jsonb, $10::jsonb, $11, $12::jsonb)
      on conflict (session_id) do update set last_at = excluded.last_at,
-       ended = excluded.ended, notes = excluded.notes`,
+       ended = excluded.ended, notes = excluded.notes, questions = excluded.questions,
+       ratings = excluded.ratings, feeling = excluded.feeling, tasks = excluded.tasks`,
     [
       it.sessionId,
       it.studioId,
@@ -38,6 +44,10 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
       it.lastAt,
       it.ended ?? null,
       JSON.stringify(it.notes),
+      JSON.stringify(it.questions),
+      JSON.stringify(it.ratings),
+      it.feeling ?? null,
+      JSON.stringify(it.tasks),
     ],
   );
   await db.execute(

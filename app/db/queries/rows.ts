@@ -2,6 +2,7 @@ import * as v from "valibot";
 import { ladderSchema } from "~/core/ladder";
 import { beatUnitSchema, metreRegionsSchema, PASSAGE_STATES, tempoSchema } from "~/core/score";
 import { NO_VERDICT_CHOICES } from "~/core/session";
+import { storedTimesSchema } from "~/core/week";
 import { bpm } from "~/core/units";
 
 export const idRow = v.pipe(v.string(), v.uuid());
@@ -14,15 +15,18 @@ export const studioRow = v.object({
   time_zone: v.string(),
   concert_name: v.string(),
   concert_on: v.nullable(dayRow),
+  demo: v.boolean(),
 });
 export type Studio = v.InferOutput<typeof studioRow>;
 
 export const personRow = v.object({
   id: idRow,
   name: v.string(),
-  role: v.picklist(["teacher", "student"]),
+  role: v.picklist(["teacher", "student", "parent"]),
+  plays: v.boolean(),
   instrument: v.string(),
   no_verdict: v.picklist(NO_VERDICT_CHOICES),
+  times: storedTimesSchema,
 });
 export type Person = v.InferOutput<typeof personRow>;
 

@@ -1,3 +1,5 @@
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { Form } from "react-router";
@@ -24,6 +26,7 @@ const SAMPLE: readonly Step[] = [
 /** The first thing that a new teacher sees. */
 export function OpenRoomForm({ refused }: { refused: Refused | undefined }) {
   const [timeZone, setTimeZone] = useState("UTC");
+  const [self, setSelf] = useState(refused?.values.self === "on");
   useEffect(() => setTimeZone(Intl.DateTimeFormat().resolvedOptions().timeZone), []);
   return (
     <main className={`${styles.page} ${styles.opening}`}>
@@ -38,12 +41,31 @@ export function OpenRoomForm({ refused }: { refused: Refused | undefined }) {
           <input type="hidden" name="timeZone" value={timeZone} />
           <Field name="room" label={openRoom.room} refused={refused} autoFocus />
           <Field name="teacher" label={openRoom.teacher} refused={refused} autoComplete="name" />
-          <Field name="name" label={openRoom.student} refused={refused} />
+          <FormControlLabel
+            control={<Checkbox name="self" checked={self} onChange={(_, on) => setSelf(on)} />}
+            label={openRoom.self}
+          />
+          {!self && <Field name="name" label={openRoom.student} refused={refused} />}
           <Field
             name="instrument"
             label={openRoom.instrument}
             helper={openRoom.optional}
             refused={refused}
+          />
+          <Field
+            name="signIn"
+            label={openRoom.signIn}
+            helper={openRoom.signInHelp}
+            refused={refused}
+            autoComplete="username"
+          />
+          <Field
+            name="password"
+            type="password"
+            label={openRoom.password}
+            helper={openRoom.passwordHelp}
+            refused={refused}
+            autoComplete="new-password"
           />
           <SubmitButton variant="contained" size="large">
             {openRoom.submit}

@@ -1,23 +1,15 @@
 import Button from "@mui/material/Button";
-import Checkbox from "@mui/material/Checkbox";
-import MenuItem from "@mui/material/MenuItem";
-import TextField from "@mui/material/TextField";
-import { Play } from "lucide-react";
-import { useState } from "react";
-import { Form, Link } from "react-router";
-import { TempoText } from "~/components/beat-unit";
+import { Link } from "react-router";
 import { Care } from "~/components/care";
 import type { Refused } from "~/components/field";
 import { useFormats } from "~/components/locale";
-import { MinuteRibbon } from "~/components/minute-ribbon";
 import { Empty, Page, Section } from "~/components/page";
-import { StateMark } from "~/components/state-mark";
-import { NO_VERDICT_CHOICES, type NoVerdict } from "~/core/session";
+import type { AskedTask, Candidate, Feeling, NoVerdict } from "~/core/session";
 import type { Day } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
-import { SubmitButton } from "~/components/submit-button";
-import type { SchoolName } from "~/core/ladder";
-import { words } from "~/words";
+import { planWords, words } from "~/words";
+import { SessionForm } from "./session-form";
+import type { KeptShape } from "./use-session";
 import styles from "./today.module.css";
 
 export interface TodayPageProps {
@@ -25,33 +17,36 @@ export interface TodayPageProps {
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string; readonly no_verdict: NoVerdict };
   readonly passages: readonly PassageLine[];
+  readonly candidates: readonly Candidate[];
+  readonly tasks: readonly AskedTask[];
+  readonly shapes: readonly KeptShape[];
+  readonly minutes: number;
+  readonly timesSaid: boolean;
+  readonly free: boolean;
+  readonly playedMinutes: number;
+  readonly word: string;
+  readonly feeling: Feeling | undefined;
   readonly withoutLadder: number;
   readonly hurtLately: boolean;
   readonly openSession: { readonly id: string } | undefined;
   readonly refused: Refused | undefined;
 }
 
-/** Today's session as a ribbon of minutes; choose what to play, and start. */
-const schoolsTold = (schools: readonly SchoolName[]): string =>
-  schools.map((name) => words.ladder.schools[name].label).join(" → ");
-
+/** Today's session as a ribbon of minutes: fitted, changed by hand, and started. */
 export function TodayPage(props: TodayPageProps) {
-  const { studioId, today, person, passages, openSession, refused } = props;
+  const { studioId, today, person, passages, openSession } = props;
   const formats = useFormats();
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
-  const chosen = passages.filter(({ id }) => !left.has(id));
-  const total = chosen.reduce((sum, { minutes }) => sum + (minutes ?? 0), 0);
   const home = `/studio/${studioId}/students/${person.id}`;
-  const toggle = (id: string) =>
-    setLeft((before) => {
-      const after = new Set(before);
-      if (!after.delete(id)) after.add(id);
-      return after;
-    });
+  const told = [
+    formats.longDay(today),
+    props.playedMinutes > 0 ? planWords.today.played(props.playedMinutes) : undefined,
+    props.timesSaid ? undefined : planWords.today.noTimes,
+    props.free ? planWords.today.dayOff : undefined,
+  ];
   return (
     <Page
       title={words.today.title}
-      lead={formats.longDay(today)}
+      lead={told.filter(Boolean).join(". ").replaceAll("..", ".")}
       back={{ to: home, label: person.name }}
     >
       {openSession && (
@@ -71,6 +66,12 @@ export function TodayPage(props: TodayPageProps) {
           </Empty>
         </div>
       )}
+      {props.word && (
+        <blockquote className={styles.word}>
+          <span>{planWords.today.word}</span>
+          {props.word}
+        </blockquote>
+      )}
       {passages.length === 0 ? (
         <Section title={words.today.plan}>
           <Empty
@@ -84,75 +85,9 @@ export function TodayPage(props: TodayPageProps) {
           </Empty>
         </Section>
       ) : (
-        <Form method="post" className={styles.form}>
-          {chosen.length > 0 && (
-            <MinuteRibbon
-              blocks={chosen.map((passage) => ({
-                id: passage.id,
-                title: passage.title,
-                detail: passage.name || words.bars(passage.fromBar, passage.toBar),
-                minutes: passage.minutes ?? 1,
-              }))}
-            />
-          )}
-          <div className={styles.start}>
-            <SubmitButton
-              variant="contained"
-              size="large"
-              startIcon={<Play size={20} />}
-              disabled={chosen.length === 0}
-            >
-              {words.today.start(total)}
-            </SubmitButton>
-            <TextField
-              select
-              size="small"
-              name="noVerdict"
-              label={words.today.noVerdict}
-              defaultValue={person.no_verdict}
-              fullWidth={false}
-              sx={{ width: 300 }}
-            >
-              {NO_VERDICT_CHOICES.map((choice) => (
-                <MenuItem key={choice} value={choice}>
-                  {words.today.noVerdicts[choice]}
-                </MenuItem>
-              ))}
-            </TextField>
-            {refused?.errors.form && <p role="alert">{refused.errors.form}</p>}
-          </div>
-          <ul className={styles.passages}>
-            {passages.map((passage) => (
-              <li key={passage.id}>
-                <label>
-                  <Checkbox
-                    name="passage"
-                    value={passage.id}
-                    checked={!left.has(passage.id)}
-                    onChange={() => toggle(passage.id)}
-                  />
-                  <span>
-                    <strong>{passage.title}</strong>,{" "}
-                    {passage.name || words.bars(passage.fromBar, passage.toBar)}
-                    <span className={styles.focus}>
-                      {schoolsTold(passage.schools)}
-                      {passage.focus && <em> · {passage.focus}</em>}
-                    </span>
-                  </span>
-                </label>
-                <StateMark state={passage.state} />
-                <span className={styles.tempi}>
-                  {words.today.from}{" "}
-                  <TempoText unit={passage.beatUnit} bpm={passage.start ?? "–"} />
-                  <span className={styles.soft}> → {passage.target}</span>
-                </span>
-                <span className={styles.minutes}>{words.minutes(passage.minutes ?? 0)}</span>
-              </li>
-            ))}
-          </ul>
-          <Care open={props.hurtLately} />
-        </Form>
+        <SessionForm key={today} {...props} />
       )}
+      <Care open={props.hurtLately} />
     </Page>
   );
 }

@@ -1,66 +1,111 @@
 import * as v from "valibot";
+import { err, ok, type Result } from "~/core/result";
+import type { WeekTimes } from "~/core/week";
 import { isTimeZone } from "~/core/units";
-import { insertPerson, insertStudio } from "~/db/queries";
+import { bySignInName, insertPerson, insertStudio, setPassword } from "~/db/queries";
+import { hashPassword } from "../access/passwords";
 import type { Services } from "../services";
+import { newPasswordSchema, signInNameSchema } from "./sign-in";
 
 const LONGEST_NAME = 120;
+const tooLong = `Keep it under ${LONGEST_NAME} characters.`;
+
+/** Nothing said yet of when there is time. */
+export const NO_TIMES: WeekTimes = { windows: [], lesson: null };
 
 export const nameSchema = (what: string) =>
-  v.pipe(
-    v.string(),
-    v.trim(),
-    v.minLength(1, `Give ${what}.`),
-    v.maxLength(LONGEST_NAME, `Keep it under ${LONGEST_NAME} characters.`),
-  );
+  v.pipe(v.string(), v.trim(), v.minLength(1, `Give ${what}.`), v.maxLength(LONGEST_NAME, tooLong));
 
 export const studentSchema = v.object({
   name: nameSchema("the student's name"),
-  instrument: v.pipe(
-    v.optional(v.string(), ""),
-    v.trim(),
-    v.maxLength(LONGEST_NAME, `Keep it under ${LONGEST_NAME} characters.`),
+  instrument: v.pipe(v.optional(v.string(), ""), v.trim(), v.maxLength(LONGEST_NAME, tooLong)),
+});
+
+export const newRoomSchema = v.pipe(
+  v.object({
+    room: nameSchema("the room a name"),
+    teacher: nameSchema("your name"),
+    /** Someone teaching themself: no student but the teacher. */
+    self: v.pipe(
+      v.optional(v.string(), ""),
+      v.transform((value) => value === "on"),
+    ),
+    name: v.pipe(v.optional(v.string(), ""), v.trim(), v.maxLength(LONGEST_NAME, tooLong)),
+    instrument: studentSchema.entries.instrument,
+    signIn: signInNameSchema,
+    password: newPasswordSchema,
+    timeZone: v.fallback(v.pipe(v.string(), v.check(isTimeZone)), "UTC"),
+  }),
+  v.forward(
+    v.check(({ self, name }) => self || name.length > 0, "Give the student's name."),
+    ["name"],
   ),
-});
+);
 
-export const newRoomSchema = v.object({
-  room: nameSchema("the room a name"),
-  teacher: nameSchema("your name"),
-  name: studentSchema.entries.name,
-  instrument: studentSchema.entries.instrument,
-  timeZone: v.fallback(v.pipe(v.string(), v.check(isTimeZone)), "UTC"),
-});
+/** What a room begins with; a demo room has no password. */
+export interface NewRoom {
+  readonly room: string;
+  readonly teacher: string;
+  readonly self: boolean;
+  readonly name: string;
+  readonly instrument: string;
+  readonly timeZone: string;
+  readonly demo?: boolean;
+  readonly signIn?: string;
+  readonly password?: string;
+}
 
-/** A music room with its teacher and first student; gives the ids of the room and the student. */
+export interface OpenedRoom {
+  readonly studioId: string;
+  readonly teacherId: string;
+  readonly studentId: string;
+}
+
+/** A music room with its teacher and first student, who may be the same person. */
 export async function openRoom(
   { db, newId }: Services,
-  room: v.InferOutput<typeof newRoomSchema>,
-): Promise<{ studioId: string; studentId: string }> {
+  room: NewRoom,
+): Promise<Result<OpenedRoom, { signIn: string }>> {
   const studioId = newId();
-  const studentId = newId();
-  await db.transaction(async (tx) => {
+  const teacherId = newId();
+  const { self, instrument, signIn, password } = room;
+  // Hashing takes a while: before the transaction, not in it.
+  const hash = password === undefined ? undefined : await hashPassword(password);
+  return db.transaction(async (tx) => {
+    if (signIn && (await bySignInName(tx, signIn))) {
+      return err({ signIn: "Somebody here signs in with this name already." });
+    }
     await insertStudio(tx, {
       id: studioId,
       name: room.room,
       time_zone: room.timeZone,
       concert_name: "",
       concert_on: null,
+      demo: room.demo ?? false,
     });
-    const person = { instrument: "", no_verdict: "wait" } as const;
+    const person = { no_verdict: "wait" as const, times: NO_TIMES };
     await insertPerson(tx, studioId, {
       ...person,
-      id: newId(),
+      id: teacherId,
       name: room.teacher,
       role: "teacher",
+      plays: self,
+      instrument: self ? instrument : "",
     });
+    if (signIn && hash) await setPassword(tx, studioId, teacherId, signIn, hash);
+    if (self) return ok({ studioId, teacherId, studentId: teacherId });
+    const studentId = newId();
+    const { name } = room;
     await insertPerson(tx, studioId, {
       ...person,
       id: studentId,
-      name: room.name,
+      name,
       role: "student",
-      instrument: room.instrument,
+      plays: true,
+      instrument,
     });
+    return ok({ studioId, teacherId, studentId });
   });
-  return { studioId, studentId };
 }
 
 export async function addStudent(
@@ -69,6 +114,13 @@ export async function addStudent(
   student: v.InferOutput<typeof studentSchema>,
 ): Promise<string> {
   const id = newId();
-  await insertPerson(db, studioId, { ...student, id, role: "student", no_verdict: "wait" });
+  await insertPerson(db, studioId, {
+    ...student,
+    id,
+    role: "student",
+    plays: true,
+    no_verdict: "wait",
+    times: NO_TIMES,
+  });
   return id;
 }

@@ -4,7 +4,7 @@ import type { Passage } from "~/db/queries";
 import { wayInto } from "./way-into";
 
 /** What the teacher says of a passage, or else what its record suggests. */
-function stateOf(passage: Passage): PassageState {
+export function stateOf(passage: Passage): PassageState {
   const { stateSet, comfortable, ceiling, ladder, piece } = passage;
   const record = comfortable === null || ceiling === null ? undefined : { comfortable, ceiling };
   return stateSet ?? suggestedState(record, ladder?.target ?? piece.markBpm);

@@ -1,5 +1,5 @@
 import { estimate } from "~/core/record";
-import { replay, summarise, type SessionEvent, type SessionPlan } from "~/core/session";
+import { replay, summarise, tasksOf, type SessionEvent, type SessionPlan } from "~/core/session";
 import { addDays, dayOf, daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { playedDays, putPassageDay, replaceSession, repsOfPassage } from "~/db/queries";
@@ -51,6 +51,10 @@ export async function projectSession(
     lastAt: new Date(events.at(-1)!.at),
     ended: state.ended,
     notes: state.notes,
+    questions: state.questions,
+    ratings: state.ratings,
+    feeling: state.feeling,
+    tasks: tasksOf(state),
     blocks: summarise(state),
     reps: judged.map((play) => ({
       ...play,

@@ -1,15 +1,37 @@
 import * as v from "valibot";
 import { err, ok, sentences, type Result } from "~/core/result";
-import { NO_VERDICT_CHOICES, type NoVerdict } from "~/core/session";
+import { BLOCK_KINDS, NO_VERDICT_CHOICES, SESSION_MINUTES, type NoVerdict } from "~/core/session";
 import type { FormRefused } from "../form";
 
-const MOST_PASSAGES = 40;
+const MOST_PARTS = 60;
+const LONGEST_TEXT = 200;
+
+const partSchema = v.object({
+  kind: v.picklist(BLOCK_KINDS),
+  minutes: v.pipe(
+    v.number("Minutes are a number."),
+    v.integer("Whole minutes."),
+    v.minValue(1, "At least 1 minute."),
+    v.maxValue(SESSION_MINUTES.longest, `At most ${SESSION_MINUTES.longest} minutes.`),
+  ),
+  text: v.optional(v.pipe(v.string(), v.maxLength(LONGEST_TEXT)), ""),
+  passageId: v.optional(v.nullable(v.pipe(v.string(), v.uuid("A passage can't be read."))), null),
+  itemId: v.optional(v.nullable(v.pipe(v.string(), v.uuid("An item can't be read."))), null),
+});
+/** A part of a session as it was chosen: a passage, or a task. */
+export type ChosenPart = v.InferOutput<typeof partSchema>;
 
 const todaySchema = v.object({
-  passages: v.pipe(
-    v.array(v.pipe(v.string(), v.uuid("A passage can't be read."))),
+  parts: v.pipe(
+    v.string("Choose at least one passage."),
+    v.parseJson(undefined, "The session can't be read."),
+    v.array(partSchema, "The session can't be read."),
     v.minLength(1, "Choose at least one passage."),
-    v.maxLength(MOST_PASSAGES, `At most ${MOST_PASSAGES} passages in one session.`),
+    v.maxLength(MOST_PARTS, `At most ${MOST_PARTS} parts in one session.`),
+    v.check(
+      (parts) => parts.reduce((sum, { minutes }) => sum + minutes, 0) <= SESSION_MINUTES.longest,
+      "A session is four hours long at most.",
+    ),
   ),
   noVerdict: v.picklist(NO_VERDICT_CHOICES, "Choose what happens without a verdict."),
 });
@@ -17,12 +39,14 @@ const todaySchema = v.object({
 /** What is to be played today. */
 export function readToday(
   form: FormData,
-): Result<{ passages: string[]; noVerdict: NoVerdict }, FormRefused> {
+): Result<{ parts: ChosenPart[]; noVerdict: NoVerdict }, FormRefused> {
   const read = v.safeParse(todaySchema, {
-    passages: form.getAll("passage"),
+    parts: form.get("parts") ?? undefined,
     noVerdict: form.get("noVerdict"),
   });
   if (read.success) return ok(read.output);
-  const { passages, ...rest } = sentences(read.issues);
-  return err({ errors: { ...rest, ...(passages ? { form: passages } : {}) }, values: {} });
+  const { noVerdict, ...rest } = sentences(read.issues);
+  const first = Object.values(rest)[0];
+  const errors = { ...(noVerdict ? { noVerdict } : {}), ...(first ? { form: first } : {}) };
+  return err({ errors, values: {} });
 }

@@ -1,12 +1,25 @@
 import type { Day } from "~/core/units";
-import { allStudios, setStudioConcert, studioById } from "~/db/queries";
+import { allStudios, setStudioConcert, studioById, type Who } from "~/db/queries";
 import type { Services } from "../services";
 
-/** The rooms that this server holds. */
-export const rooms = async ({ db }: Services) =>
-  (await allStudios(db)).map(({ id, name }) => ({ id, name }));
+/** Whether anyone has opened a room on this server. */
+export const anyRoom = async ({ db }: Services) => (await allStudios(db)).length > 0;
 
-/** What the desk's header needs to know of a room. */
+/** What the desk's header needs to know: the room, who is here, and whose pages they begin with. */
+export async function deskOf({ db }: Services, who: Who) {
+  const room = await studioById(db, who.studioId);
+  const child = who.role === "parent" ? who.looksOn[0] : undefined;
+  return {
+    room: { id: room.id, name: room.name },
+    name: who.name,
+    teaches: who.role === "teacher",
+    /** Whose practice is "mine" here. */
+    mine: who.plays ? who.personId : child,
+    looksOnly: who.role === "parent",
+  };
+}
+
+/** A room by its id. */
 export const roomOf = ({ db }: Services, studioId: string) => studioById(db, studioId);
 
 /** The day that everything is prepared for. */

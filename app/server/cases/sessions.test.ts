@@ -7,7 +7,7 @@ import { putAway, setState } from "./passages";
 import { rebuildProjections } from "./rebuild";
 import { afterwardsPage } from "./afterwards";
 import { piecePage, progressPage } from "./passage-pages";
-import { todayPage } from "./student-pages";
+import { todayPage } from "./today";
 import { weekOf } from "./week";
 import { workshopPage } from "./workshop";
 

@@ -5,8 +5,8 @@ import { Learner, seeded, simulateSitting } from "~/core/simulate";
 import { EventWriter, furnishedRoom, ladder, NOON } from "../test/room";
 import { appendEvents } from "./append-events";
 import { cutPassage, putAway, setLadder } from "./passages";
-import { startSession } from "./start-session";
-import { todayPage } from "./student-pages";
+import { passagePart, startSession } from "./start-session";
+import { todayPage } from "./today";
 
 let room: Awaited<ReturnType<typeof furnishedRoom>>;
 beforeEach(async () => {
@@ -15,7 +15,12 @@ beforeEach(async () => {
 afterEach(() => room.services.db.close());
 
 const start = (...passages: string[]) =>
-  startSession(room.services, room.studioId, room.personId, passages);
+  startSession(
+    room.services,
+    room.studioId,
+    room.personId,
+    passages.map((id) => passagePart(id)),
+  );
 const startTempo = async () => {
   const { passages } = await todayPage(room.services, room.studioId, room.personId);
   return passages[0]?.start;

@@ -1,6 +1,6 @@
 import { err, ok, type Result } from "~/core/result";
 import { barsOf } from "~/core/score";
-import type { Block, SessionPlan } from "~/core/session";
+import type { Block, Part, SessionPlan } from "~/core/session";
 import type { Day } from "~/core/units";
 import {
   insertSession,
@@ -10,6 +10,7 @@ import {
   type Passage,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
+import type { ChosenPart } from "./read-today";
 import { partOf, wayInto, type PassagePart, type WithLadder } from "./way-into";
 
 /** The bars of the piece before and after a part, as many as are played in context. */
@@ -48,27 +49,52 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
   };
 }
 
-/** Fixes the plan of a session over the chosen passages, in their order, and stores it. */
+/** The chosen parts with their blocks; a passage that has no ladder, or is not theirs, is left out. */
+function planOf(chosen: readonly ChosenPart[], passages: readonly Passage[], today: Day) {
+  const blocks: Block[] = [];
+  const parts: Part[] = [];
+  for (const { kind, minutes, text, passageId, itemId } of chosen) {
+    const task = { kind, minutes, text, ...(itemId ? { itemId } : {}) };
+    if (passageId === null) {
+      parts.push({ ...task, block: null });
+      continue;
+    }
+    const passage = passages.find(({ id }) => id === passageId);
+    const block = passage && blockOf(passage, today);
+    if (!block) continue;
+    parts.push({ ...task, block: blocks.length });
+    blocks.push(block);
+  }
+  return { blocks, parts };
+}
+
+/** A part for a passage alone. */
+export const passagePart = (passageId: string, minutes = 10): ChosenPart => ({
+  kind: "practising",
+  minutes,
+  text: "",
+  passageId,
+  itemId: null,
+});
+
+/** Fixes the plan of a session over the chosen parts, in their order, and stores it. */
 export async function startSession(
   services: Services,
   studioId: string,
   personId: string,
-  passageIds: readonly string[],
+  chosen: readonly ChosenPart[],
 ): Promise<Result<{ sessionId: string; plan: SessionPlan }, { sentence: string }>> {
   const { db, now, newId } = services;
   return db.transaction(async (tx) => {
     const today = todayIn(services, await studioById(tx, studioId));
     const person = await studentById(tx, studioId, personId);
     const passages = await passagesOfPerson(tx, studioId, personId);
-    const blocks = passageIds.flatMap((id) => {
-      const passage = passages.find((each) => each.id === id);
-      return (passage && blockOf(passage, today)) ?? [];
-    });
+    const { blocks, parts } = planOf(chosen, passages, today);
     if (blocks.length === 0) {
       return err({ sentence: "Choose at least one passage that has a ladder." });
     }
     const sessionId = newId();
-    const plan: SessionPlan = { version: 1, noVerdict: person.no_verdict, blocks };
+    const plan: SessionPlan = { version: 1, noVerdict: person.no_verdict, blocks, parts };
     await insertSession(tx, studioId, {
       id: sessionId,
       personId,

@@ -7,7 +7,7 @@ import { memoryDatabase } from "~/db/test/memory";
 import { addPiece, readPieceForm } from "../cases/add-piece";
 import { openRoom } from "../cases/open-room";
 import { cutPassage, setLadder } from "../cases/passages";
-import { startSession } from "../cases/start-session";
+import { passagePart, startSession } from "../cases/start-session";
 import type { Services } from "../services";
 
 export const NOON = Date.UTC(2026, 4, 4, 12);
@@ -43,7 +43,9 @@ export async function furnishedRoom() {
   const services: Services = { db, now: () => clock.now, newId: randomUUID };
   const open = async (room: string) => {
     const names = { room, teacher: "Odile", name: "Tomasz", instrument: "mandolin" };
-    return openRoom(services, { ...names, timeZone: "Europe/London" });
+    const opened = await openRoom(services, { ...names, self: false, timeZone: "Europe/London" });
+    if (!opened.ok) throw new Error(opened.error.signIn);
+    return opened.value;
   };
   const { studioId, studentId: personId } = await open("Weir Lane");
   const form = readPieceForm(pieceForm());
@@ -53,7 +55,7 @@ export async function furnishedRoom() {
   const passageId = await cutPassage(services, studioId, { personId, pieceId }, range);
   await setLadder(services, studioId, passageId, ladder());
   const begin = async () => {
-    const started = await startSession(services, studioId, personId, [passageId]);
+    const started = await startSession(services, studioId, personId, [passagePart(passageId)]);
     expect(started.ok).toBe(true);
     if (!started.ok) throw new Error(started.error.sentence);
     return started.value;

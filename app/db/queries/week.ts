@@ -1,0 +1,290 @@
+import * as v from "valibot";
+import { BLOCK_KINDS, FEELINGS, shapeSchema, type Shape } from "~/core/session";
+import {
+  assignmentSchema,
+  memoryPlanSchema,
+  type AssignmentText,
+  type MemoryPlan,
+} from "~/core/week";
+import type { Day } from "~/core/units";
+import type { Queries } from "~/db/client";
+import { dayRow, idRow } from "./rows";
+
+const assignmentRow = v.object({
+  id: idRow,
+  person_id: idRow,
+  from_day: dayRow,
+  until_day: dayRow,
+  version: v.number(),
+  text: assignmentSchema,
+  set_at: v.nullable(v.date()),
+});
+export type Assignment = v.InferOutput<typeof assignmentRow>;
+
+const ASSIGNMENT = "id, person_id, from_day, until_day, version, text, set_at";
+
+/** Weeks that were set, newest first. */
+export const assignmentsOf = (db: Queries, studioId: string, personId: string, limit: number) =>
+  db.many(
+    assignmentRow,
+    `select ${ASSIGNMENT} from assignment
+     where studio_id = $1 and person_id = $2 and set_at is not null
+     order by from_day desc, set_at desc limit $3`,
+    [studioId, personId, limit],
+  );
+
+export const assignmentById = (db: Queries, studioId: string, id: string) =>
+  db.one(assignmentRow, `select ${ASSIGNMENT} from assignment where studio_id = $1 and id = $2`, [
+    studioId,
+    id,
+  ]);
+
+export const draftOf = (db: Queries, studioId: string, personId: string) =>
+  db.maybeOne(
+    assignmentRow,
+    `select ${ASSIGNMENT} from assignment
+     where studio_id = $1 and person_id = $2 and set_at is null`,
+    [studioId, personId],
+  );
+
+export const insertDraft = (
+  db: Queries,
+  studioId: string,
+  draft: {
+    id: string;
+    personId: string;
+    from: Day;
+    until: Day;
+    text: AssignmentText;
+    at: Date;
+  },
+) =>
+  db.execute(
+    `insert into assignment (id, studio_id, person_id, from_day, until_day, text, saved_at)
+     values ($1, $2, $3, $4, $5, $6::jsonb, $7)`,
+    [
+      draft.id,
+      studioId,
+      draft.personId,
+      draft.from,
+      draft.until,
+      JSON.stringify(draft.text),
+      draft.at,
+    ],
+  );
+
+/** Writes a draft over the version that was read; 0 when somebody has written since. */
+export const saveDraft = (
+  db: Queries,
+  studioId: string,
+  draft: { id: string; version: number; from: Day; until: Day; text: AssignmentText; at: Date },
+) =>
+  db.execute(
+    `update assignment set from_day = $4, until_day = $5, text = $6::jsonb, saved_at = $7,
+       version = version + 1
+     where studio_id = $1 and id = $2 and version = $3 and set_at is null`,
+    [
+      studioId,
+      draft.id,
+      draft.version,
+      draft.from,
+      draft.until,
+      JSON.stringify(draft.text),
+      draft.at,
+    ],
+  );
+
+export const markSet = (db: Queries, studioId: string, id: string, at: Date) =>
+  db.execute("update assignment set set_at = $3 where studio_id = $1 and id = $2", [
+    studioId,
+    id,
+    at,
+  ]);
+
+/** A later lesson ends the week before it. */
+export const endWeeksBefore = (db: Queries, studioId: string, personId: string, day: Day) =>
+  db.execute(
+    `update assignment set until_day = $3
+     where studio_id = $1 and person_id = $2 and set_at is not null
+       and until_day > $3 and from_day < $3`,
+    [studioId, personId, day],
+  );
+
+/** What the teacher said of the items of a week that is over; the rest of it stays as it was. */
+export const writeDecisions = (db: Queries, studioId: string, id: string, text: AssignmentText) =>
+  db.execute("update assignment set text = $3::jsonb where studio_id = $1 and id = $2", [
+    studioId,
+    id,
+    JSON.stringify(text),
+  ]);
+
+/** The newest week that was set for each student of the studio. */
+export const weeksOfAll = (db: Queries, studioId: string) =>
+  db.many(
+    assignmentRow,
+    `select distinct on (person_id) ${ASSIGNMENT} from assignment
+     where studio_id = $1 and set_at is not null order by person_id, from_day desc, set_at desc`,
+    [studioId],
+  );
+
+const playedRow = v.object({
+  passage_id: idRow,
+  day: dayRow,
+  minutes: v.number(),
+  plays: v.number(),
+  clean: v.number(),
+  first_tempo: v.number(),
+  end_tempo: v.number(),
+  reached: v.nullable(v.number()),
+});
+export type PlayedDay = v.InferOutput<typeof playedRow>;
+
+/** A student's passages by the days on which they were played, oldest first. */
+export const playedByDay = (db: Queries, studioId: string, personId: string, from: Day, to: Day) =>
+  db.many(
+    playedRow,
+    `select passage_id, day, sum(active_seconds) / 60 as minutes, sum(plays)::integer as plays,
+       sum(clean)::integer as clean, (array_agg(start_tempo order by position))[1] as first_tempo,
+       (array_agg(end_tempo order by position desc))[1] as end_tempo,
+       max(reached_tempo) as reached
+     from session_block where studio_id = $1 and person_id = $2 and day between $3 and $4
+     group by passage_id, day order by day`,
+    [studioId, personId, from, to],
+  );
+
+const taskRow = v.object({
+  kind: v.picklist(BLOCK_KINDS),
+  itemId: v.optional(v.nullable(idRow)),
+  seconds: v.number(),
+});
+
+/** What else the sessions of some days held. */
+export const sessionsBetween = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  from: Day,
+  to: Day,
+) =>
+  db.many(
+    v.object({
+      session_id: idRow,
+      day: dayRow,
+      notes: v.array(v.string()),
+      questions: v.array(v.string()),
+      ratings: v.record(v.string(), v.string()),
+      feeling: v.nullable(v.picklist(FEELINGS)),
+      ended: v.nullable(v.string()),
+      tasks: v.array(taskRow),
+      passages: v.array(idRow),
+    }),
+    `select o.session_id, o.day, notes, questions, ratings, feeling, ended, tasks,
+       coalesce((select jsonb_agg(passage_id) from session_block b
+         where b.session_id = o.session_id), '[]'::jsonb) as passages
+     from session_outcome o where studio_id = $1 and person_id = $2 and day between $3 and $4
+     order by started_at`,
+    [studioId, personId, from, to],
+  );
+
+const byHandRow = v.object({
+  id: idRow,
+  day: dayRow,
+  minutes: v.number(),
+  item_id: v.nullable(idRow),
+  note: v.string(),
+});
+export type ByHand = v.InferOutput<typeof byHandRow>;
+
+export const practiceByHand = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  from: Day,
+  to: Day,
+) =>
+  db.many(
+    byHandRow,
+    `select id, day, minutes, item_id, note from practice_by_hand
+     where studio_id = $1 and person_id = $2 and day between $3 and $4 order by day`,
+    [studioId, personId, from, to],
+  );
+
+/** The id is made on the client: sent twice, it is one entry. */
+export const insertByHand = (db: Queries, studioId: string, personId: string, entry: ByHand) =>
+  db.execute(
+    `insert into practice_by_hand (id, studio_id, person_id, day, minutes, item_id, note)
+     values ($1, $2, $3, $4, $5, $6, $7) on conflict (id) do nothing`,
+    [entry.id, studioId, personId, entry.day, entry.minutes, entry.item_id, entry.note],
+  );
+
+const shapeRow = v.object({ id: idRow, name: v.string(), shape: shapeSchema });
+
+export const shapesOf = (db: Queries, studioId: string, personId: string) =>
+  db.many(
+    shapeRow,
+    `select id, name, shape from session_shape where studio_id = $1 and person_id = $2
+     order by name collate "und-x-icu"`,
+    [studioId, personId],
+  );
+
+export const keepShape = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  kept: { id: string; name: string; shape: Shape; at: Date },
+) =>
+  db.execute(
+    `insert into session_shape (id, studio_id, person_id, name, shape, kept_at)
+     values ($1, $2, $3, $4, $5::jsonb, $6)
+     on conflict (person_id, name) do update set shape = excluded.shape, kept_at = excluded.kept_at`,
+    [kept.id, studioId, personId, kept.name, JSON.stringify(kept.shape), kept.at],
+  );
+
+export const dropShape = (db: Queries, studioId: string, personId: string, id: string) =>
+  db.execute("delete from session_shape where studio_id = $1 and person_id = $2 and id = $3", [
+    studioId,
+    personId,
+    id,
+  ]);
+
+const memoryRow = v.object({
+  piece_id: idRow,
+  title: v.string(),
+  plan: memoryPlanSchema,
+  stands: v.number(),
+  stands_on: dayRow,
+});
+
+export const memoryOf = (db: Queries, studioId: string, personId: string) =>
+  db.many(
+    memoryRow,
+    `select piece_id, title, plan, stands, stands_on
+     from memory_plan join piece on piece.id = piece_id
+     where memory_plan.studio_id = $1 and person_id = $2 order by title`,
+    [studioId, personId],
+  );
+
+export const putMemory = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  memory: { pieceId: string; plan: MemoryPlan; day: Day },
+) =>
+  db.execute(
+    `insert into memory_plan (studio_id, person_id, piece_id, plan, stands_on)
+     values ($1, $2, $3, $4::jsonb, $5)
+     on conflict (person_id, piece_id) do update set plan = excluded.plan`,
+    [studioId, personId, memory.pieceId, JSON.stringify(memory.plan), memory.day],
+  );
+
+export const markMemory = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  mark: { pieceId: string; stands: number; day: Day },
+) =>
+  db.execute(
+    `update memory_plan set stands = $4, stands_on = $5
+     where studio_id = $1 and person_id = $2 and piece_id = $3`,
+    [studioId, personId, mark.pieceId, mark.stands, mark.day],
+  );

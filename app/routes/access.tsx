@@ -1,0 +1,32 @@
+import { AccessPage } from "~/features/access/access-page";
+import { forStudent } from "~/server/access/guard";
+import { refused } from "~/server/boundary";
+import { accessActSchema, accessPage, actOnAccess, qrOf } from "~/server/cases/access";
+import { readForm } from "~/server/form";
+import { accessWords, words } from "~/words";
+import type { Route } from "./+types/access";
+
+export const meta = ({ loaderData }: Route.MetaArgs) => [
+  { title: words.title(accessWords.page.title(loaderData?.person.name ?? "")) },
+];
+
+export const loader = (asked: Route.LoaderArgs) =>
+  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+    return { studioId, ...(await accessPage(services, studioId, personId)) };
+  });
+
+export const action = (asked: Route.ActionArgs) =>
+  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+    const form = readForm(await asked.request.formData(), accessActSchema);
+    if (!form.ok) return refused(form.error);
+    const done = await actOnAccess(services, studioId, personId, form.value);
+    if (done === "done") return { shown: undefined, done: form.value.act };
+    if (done.kind === "code") return { shown: { ...done, qr: undefined }, done: undefined };
+    const address = new URL(done.secret, asked.request.url).href;
+    const qr = await qrOf(address);
+    return { shown: { ...done, secret: address, qr }, done: undefined };
+  });
+
+export default function Access({ loaderData, actionData }: Route.ComponentProps) {
+  return <AccessPage {...loaderData} answer={actionData} />;
+}

@@ -1,0 +1,13 @@
+import { Empty } from "~/components/page";
+import { accessWords, words } from "~/words";
+
+export const meta = () => [{ title: words.name }];
+
+/** Where a parent comes in whose child nobody has named. */
+export default function Nobody() {
+  return (
+    <main id="main">
+      <Empty>{accessWords.nobody}</Empty>
+    </main>
+  );
+}

@@ -1,0 +1,42 @@
+import { redirect } from "react-router";
+import { PasswordPage } from "~/features/access/password-page";
+import { callerOf } from "~/server/access/door";
+import { answering, refused } from "~/server/boundary";
+import { choosePassword, passwordFormSchema } from "~/server/cases/passwords";
+import { servicesOf } from "~/server/context";
+import { readForm } from "~/server/form";
+import { accessWords, words } from "~/words";
+import type { Route } from "./+types/password";
+
+export const meta = () => [{ title: words.title(accessWords.password.title) }];
+
+/** Only a teacher has a password, and only they set it. */
+async function teacher({ context }: Pick<Route.LoaderArgs, "context">) {
+  const who = await callerOf(context).who();
+  if (!who) throw redirect("/sign-in?to=/password");
+  if (who.role !== "teacher") throw redirect("/");
+  return who;
+}
+
+export const loader = (asked: Route.LoaderArgs) =>
+  answering(async () => {
+    await teacher(asked);
+    return null;
+  });
+
+export const action = (asked: Route.ActionArgs) =>
+  answering(async () => {
+    const who = await teacher(asked);
+    const form = readForm(await asked.request.formData(), passwordFormSchema);
+    if (!form.ok) {
+      const { password: _, ...values } = form.error.values;
+      return refused({ errors: form.error.errors, values });
+    }
+    const done = await choosePassword(servicesOf(asked.context), who, form.value);
+    if (!done.ok) return refused({ errors: done.error, values: { signIn: form.value.signIn } });
+    throw redirect("/");
+  });
+
+export default function Password({ actionData }: Route.ComponentProps) {
+  return <PasswordPage refused={actionData} />;
+}

@@ -1,0 +1,13 @@
+import { forStudent } from "~/server/access/guard";
+import { refused } from "~/server/boundary";
+import { actOnShapes, shapeActSchema } from "~/server/cases/shapes";
+import { readForm } from "~/server/form";
+import type { Route } from "./+types/shapes";
+
+export const action = (asked: Route.ActionArgs) =>
+  forStudent(asked, "practise", async ({ services, studioId, personId }) => {
+    const form = readForm(await asked.request.formData(), shapeActSchema);
+    if (!form.ok) return refused(form.error);
+    await actOnShapes(services, studioId, personId, form.value);
+    return null;
+  });

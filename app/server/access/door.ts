@@ -1,0 +1,59 @@
+import { createContext, redirect, type Cookie, type RouterContextProvider } from "react-router";
+import { whoIs, type Who } from "~/db/queries";
+import type { Services } from "../services";
+import { signInIdOf } from "./cookie";
+import type { Throttle } from "./throttle";
+
+/** What letting somebody in needs. */
+export interface Door {
+  readonly cookie: Cookie;
+  readonly throttle: Throttle;
+  /** Demo rooms let anyone in on one press. */
+  readonly demo: boolean;
+}
+
+export interface Caller {
+  readonly door: Door;
+  /** Where the request comes from, for slowing down. */
+  readonly address: string;
+  /** Looked up once per request, and only when somebody asks. */
+  readonly who: () => Promise<Who | undefined>;
+}
+
+export const callerContext = createContext<Caller>();
+
+export const callerOf = (context: Readonly<RouterContextProvider>): Caller =>
+  context.get(callerContext);
+
+/** Who sends a request. */
+export function caller(
+  door: Door,
+  { db }: Services,
+  { cookie, address }: { readonly cookie: string | undefined; readonly address: string },
+): Caller {
+  let known: Promise<Who | undefined> | undefined;
+  const find = async () => {
+    const id = cookie ? await signInIdOf(door.cookie, cookie) : undefined;
+    return id ? whoIs(db, id) : undefined;
+  };
+  return { door, address, who: () => (known ??= find()) };
+}
+
+/** Where somebody begins: the teacher at the week, a student at today, a parent at the child's week. */
+export function startOf({ studioId, personId, role, looksOn }: Who): string {
+  const room = `/studio/${studioId}`;
+  if (role === "teacher") return room;
+  if (role === "student") return `${room}/students/${personId}/today`;
+  return looksOn[0] ? `${room}/students/${looksOn[0]}/week` : "/nobody";
+}
+
+/** Back to a page of ours and never to anyone else's. */
+export const ownPath = (to: string | null): string | undefined =>
+  to && /^\/(?![/\\])/.test(to) ? to : undefined;
+
+/** Goes somewhere with the cookie of a sign-in, or with an empty one. */
+export async function goWith(door: Door, signInId: string | undefined, to: string) {
+  const options = signInId ? {} : { maxAge: 0 };
+  const cookie = await door.cookie.serialize(signInId ?? "", options);
+  return redirect(to, { headers: { "Set-Cookie": cookie } });
+}

@@ -1,0 +1,101 @@
+import { data, redirect, type RouterContextProvider } from "react-router";
+import { personOfPassage, personOfSession } from "~/db/queries";
+import { answering, idsOf, notFound } from "../boundary";
+import { servicesOf } from "../context";
+import type { Services } from "../services";
+import { callerOf } from "./door";
+import { may, type Right, type Who } from "./who";
+
+/** What a loader or action is given. */
+export interface Asked {
+  readonly request: Request;
+  readonly params: Readonly<Partial<Record<string, string>>>;
+  readonly context: Readonly<RouterContextProvider>;
+}
+
+export interface Admitted {
+  readonly services: Services;
+  readonly who: Who;
+  readonly studioId: string;
+}
+
+/** A page leads to the sign-in and back; what is sent or fetched by a script is refused. */
+function mustSignIn(request: Request): unknown {
+  const { pathname, search } = new URL(request.url);
+  const isPage = request.method === "GET" && !pathname.endsWith("/events");
+  if (isPage) return redirect(`/sign-in?to=${encodeURIComponent(pathname + search)}`);
+  return data({ sentence: "Sign in first, then send it again." }, { status: 401 });
+}
+
+async function admitted(asked: Asked): Promise<Admitted> {
+  const { studioId } = idsOf(asked.params, "studioId");
+  const who = await callerOf(asked.context).who();
+  if (!who) throw mustSignIn(asked.request);
+  // Whoever belongs to another room is told what somebody is told who asks for what isn't there.
+  if (who.studioId !== studioId) throw notFound("There is nothing at this address.");
+  return { services: servicesOf(asked.context), who, studioId };
+}
+
+function insist(who: Who, right: Right, studioId: string, personId: string | undefined): void {
+  if (may(who, right, studioId, personId)) return;
+  // What one may look at one may be told that one may not change; all else isn't there.
+  if (personId && may(who, "see", studioId, personId)) {
+    throw data({ sentence: "You may look on here, and change nothing." }, { status: 403 });
+  }
+  throw notFound("There is nothing at this address.");
+}
+
+type Work<G, T> = (given: G) => Promise<T>;
+
+/** Anybody of the room. */
+export const forMember = <T>(asked: Asked, work: Work<Admitted, T>): Promise<T> =>
+  answering(async () => work(await admitted(asked)));
+
+/** The teacher of the room. */
+export const forTeacher = <T>(asked: Asked, work: Work<Admitted, T>): Promise<T> =>
+  answering(async () => {
+    const given = await admitted(asked);
+    insist(given.who, "teach", given.studioId, undefined);
+    return work(given);
+  });
+
+/** Whoever has a right over the student of the address. */
+export const forStudent = <T>(
+  asked: Asked,
+  right: Right,
+  work: Work<Admitted & { readonly personId: string }, T>,
+): Promise<T> =>
+  answering(async () => {
+    const given = await admitted(asked);
+    const { personId } = idsOf(asked.params, "personId");
+    insist(given.who, right, given.studioId, personId);
+    return work({ ...given, personId });
+  });
+
+/** Whoever has a right over the student whose passage it is. */
+export const forPassage = <T>(
+  asked: Asked,
+  right: Right,
+  work: Work<Admitted & { readonly passageId: string }, T>,
+): Promise<T> =>
+  answering(async () => {
+    const given = await admitted(asked);
+    const { passageId } = idsOf(asked.params, "passageId");
+    const { person_id } = await personOfPassage(given.services.db, given.studioId, passageId);
+    insist(given.who, right, given.studioId, person_id);
+    return work({ ...given, passageId });
+  });
+
+/** Whoever has a right over the student whose session it is. */
+export const forSession = <T>(
+  asked: Asked,
+  right: Right,
+  work: Work<Admitted & { readonly sessionId: string }, T>,
+): Promise<T> =>
+  answering(async () => {
+    const given = await admitted(asked);
+    const { sessionId } = idsOf(asked.params, "sessionId");
+    const { person_id } = await personOfSession(given.services.db, given.studioId, sessionId);
+    insist(given.who, right, given.studioId, person_id);
+    return work({ ...given, sessionId });
+  });

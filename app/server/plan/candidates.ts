@@ -1,0 +1,101 @@
+import { exactCost, tollsOf } from "~/core/cost";
+import { fastTempo } from "~/core/session";
+import { rungsToday } from "~/core/ladder";
+import { cleanProbability, curveThrough, estimate } from "~/core/record";
+import type { Candidate } from "~/core/session";
+import { reviewIn } from "~/core/week";
+import { daysBetween, type Bpm, type Day } from "~/core/units";
+import type { Passage, PlayedDay } from "~/db/queries";
+import { blockOf } from "../cases/start-session";
+import { stateOf } from "../cases/passage-line";
+
+/** What is looked at for "what five minutes would move". */
+const SHORT_MINUTES = 4;
+
+const priors = new Map<number, ReturnType<typeof estimate>>();
+
+/** What nobody's record says, by target: reckoned once. */
+function priorFor(target: Bpm) {
+  const known = priors.get(target) ?? estimate([], target);
+  priors.set(target, known);
+  return known;
+}
+
+/** P(clean) by tempo from the newest estimate, or the stated prior without one. */
+function cleanAtOf({ comfortable, ceiling }: Passage, target: Bpm) {
+  if (comfortable === null || ceiling === null || ceiling <= comfortable) {
+    return priorFor(target).cleanAt;
+  }
+  const curve = curveThrough(comfortable, ceiling);
+  return (tempo: number) => cleanProbability(curve, tempo);
+}
+
+/** Minutes of today's ladder, and the share of the target that the first minutes gain. */
+function costOf(passage: Passage, today: Day): { costMinutes: number; gain: number } | undefined {
+  const block = blockOf(passage, today);
+  if (!block) return undefined;
+  const { ladder } = block;
+  const rungs = rungsToday(ladder, block, block.comfortable ?? undefined);
+  const tolls = tollsOf({ block, rungs, cleanAt: cleanAtOf(passage, ladder.target) });
+  const { minutes, rungs: costs } = exactCost(tolls, ladder);
+  let left = SHORT_MINUTES;
+  let reached = rungs[0]?.tempo ?? 0;
+  for (const [index, cost] of costs.entries()) {
+    left -= cost.minutes;
+    if (left < 0) break;
+    reached = Math.max(reached, fastTempo(rungs[index]!, rungs[index]!.tempo));
+  }
+  const from = rungs[0]?.tempo ?? reached;
+  // A rung that takes longer than there is still gains its part of the way.
+  const part = left < 0 && reached === from ? SHORT_MINUTES / Math.max(SHORT_MINUTES, minutes) : 0;
+  const gain = (reached - from) / ladder.target + part * (1 - from / ladder.target);
+  return { costMinutes: minutes, gain: Math.max(0, Math.min(1, gain)) };
+}
+
+export interface CandidateInputs {
+  readonly passages: readonly Passage[];
+  readonly played: readonly PlayedDay[];
+  readonly today: Day;
+  readonly concert: Day | null;
+  /** What the week asks today, by passage; undefined when no week is set. */
+  readonly asked: ReadonlyMap<string, number> | undefined;
+  /** Passages that the week names at all. */
+  readonly named: ReadonlySet<string>;
+}
+
+/** The passages that could be played today, with what the fitter needs to know of each. */
+export function candidatesFor(inputs: CandidateInputs): Candidate[] {
+  const { passages, played, today, concert, asked, named } = inputs;
+  const left = concert === null ? -1 : daysBetween(today, concert);
+  return passages.flatMap((passage): Candidate[] => {
+    const cost = costOf(passage, today);
+    if (!cost) return [];
+    const state = stateOf(passage);
+    const minutes = asked?.get(passage.id);
+    return [
+      {
+        passageId: passage.id,
+        state,
+        technique: passage.piece.kind !== "piece",
+        ...cost,
+        daysSince: passage.lastDay ? daysBetween(passage.lastDay, today) : undefined,
+        daysLeft: left >= 0 ? left : undefined,
+        asked:
+          asked === undefined
+            ? undefined
+            : minutes === undefined
+              ? named.has(passage.id)
+                ? "not-today"
+                : "not-asked"
+              : { minutes },
+        reviewIn:
+          state === "safe"
+            ? reviewIn(
+                played.filter(({ passage_id }) => passage_id === passage.id),
+                today,
+              )
+            : undefined,
+      },
+    ];
+  });
+}
