@@ -1,5 +1,7 @@
 import type { SchoolName } from "~/core/ladder";
 import type { LearnerTraits } from "~/core/simulate";
+import type { Feeling } from "~/core/session";
+import type { ItemKind } from "~/core/week";
 import type { BeatUnit } from "~/core/units";
 
 /** The invented music room, its people, and how each of them learns. */
@@ -96,5 +98,19 @@ export interface DemoStudent {
   /** Stopped for pain so many days ago, and nothing since. */
   readonly painDaysAgo?: number;
   readonly notes: readonly string[];
+  /** Days from today to the next lesson; 0 is today. Lessons are weekly. */
+  readonly lessonIn: number;
+  /** Minutes that there are by weekday, Monday first. */
+  readonly minutes: readonly [number, number, number, number, number, number, number];
+  /** What the teacher says at the lessons. */
+  readonly word: string;
+  /** Something besides the passages, asked each week. */
+  readonly besides?: { readonly kind: ItemKind; readonly title: string; readonly focus: string };
+  /** A question after the latest session. */
+  readonly asks?: string;
+  readonly feels?: Feeling;
+  readonly parent?: string;
+  /** By heart: bars that stand, and days since it was begun. */
+  readonly byHeart?: { readonly stands: number; readonly sinceDays: number };
   readonly pieces: readonly DemoPiece[];
 }

@@ -10,6 +10,7 @@ import { setConcert } from "~/server/cases/rooms";
 import { passagePart, startSession } from "~/server/cases/start-session";
 import type { Services } from "~/server/services";
 import * as v from "valibot";
+import { DemoLessons } from "./weeks";
 import {
   KEPT,
   ROOM,
@@ -23,6 +24,8 @@ import { STUDENTS } from "./students";
 const SEED = 20_260_504;
 const DAY_MS = 86_400_000;
 const PRACTICE_HOUR_MS = 17 * 3_600_000;
+/** Since when weeks have been set. */
+const LESSON_DAYS = 27;
 const ORDINARY = { learning: 0.003, forgetting: 0.02, fatigue: 0.0006, width: 0.075 };
 
 interface Practising {
@@ -76,6 +79,7 @@ class DemoPerson {
   private practising: Practising[] = [];
   private pieceIds = new Map<DemoPiece, string>();
   private lastDaysAgo: number | undefined;
+  readonly lessons: DemoLessons;
 
   constructor(
     private readonly services: Services,
@@ -83,7 +87,23 @@ class DemoPerson {
     private readonly personId: string,
     private readonly student: DemoStudent,
     private readonly random: Random,
-  ) {}
+  ) {
+    // Ids of their own, so that lessons don't change how the practice goes.
+    const ownRandom = seeded(SEED + student.name.length * 31 + student.lessonIn);
+    const newId = () => seededUuid(ownRandom);
+    this.lessons = new DemoLessons(
+      { ...services, now: services.now, newId },
+      studioId,
+      personId,
+      student,
+    );
+  }
+
+  /** The last lessons were held with Fidus; today's, if there is one, is still to come. */
+  private async holdLesson(daysAgo: number): Promise<void> {
+    const isLesson = (daysAgo + this.student.lessonIn) % 7 === 0;
+    if (isLesson && daysAgo > 0 && daysAgo <= LESSON_DAYS) await this.lessons.hold();
+  }
 
   private async cutWhatIsNew(weeksAgo: number): Promise<void> {
     for (const piece of this.student.pieces) {
@@ -116,6 +136,7 @@ class DemoPerson {
     const { days, silentDays = 0, painDaysAgo, sinceWeek } = this.student;
     if (daysAgo > sinceWeek * 7) return;
     await this.cutWhatIsNew(daysAgo / 7);
+    await this.holdLesson(daysAgo);
     const hurtToday = painDaysAgo === daysAgo;
     const away = daysAgo < silentDays || (painDaysAgo !== undefined && daysAgo < painDaysAgo);
     const chance = days[new Date(startsAt).getUTCDay()]!;
@@ -188,6 +209,7 @@ export async function seedDemo(services: Services): Promise<void> {
     people.push(new DemoPerson(past, studioId, personId, student, random));
   }
 
+  for (const { lessons } of people) await lessons.sayTimes(today);
   for (let daysAgo = ROOM.weeks * 7; daysAgo >= 0; daysAgo--) {
     const afternoon = Date.parse(`${addDays(today, -daysAgo)}T00:00:00Z`) + PRACTICE_HOUR_MS;
     for (const person of people) {
@@ -197,4 +219,6 @@ export async function seedDemo(services: Services): Promise<void> {
       await person.live(daysAgo, now);
     }
   }
+  now = services.now();
+  for (const { lessons } of people) await lessons.sayAtTheEnd();
 }

@@ -28,6 +28,7 @@ function makeFormats(locale: string) {
   };
   return {
     weekday: date({ weekday: "short" }),
+    fullWeekday: date({ weekday: "long" }),
     shortDay: date({ weekday: "short", day: "numeric", month: "short" }),
     longDay: date({ weekday: "long", day: "numeric", month: "long" }),
     /** The day of a moment, here. */

@@ -6,7 +6,7 @@ import styles from "./page.module.css";
 interface PageProps {
   readonly title: ReactNode;
   /** Where one comes from, above the title. */
-  readonly back?: { readonly to: string; readonly label: string };
+  readonly back?: { readonly to: string; readonly label: string } | undefined;
   readonly lead?: ReactNode;
   readonly actions?: ReactNode;
   readonly children: ReactNode;

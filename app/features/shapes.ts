@@ -1,5 +1,6 @@
 import type { SchoolName } from "~/core/ladder";
 import type { PassageState } from "~/core/score";
+import type { BlockKind, Feeling, Rated, Rating } from "~/core/session";
 import type { BeatUnit, Bpm, Day } from "~/core/units";
 
 /** A passage as lists and ribbons show it. */
@@ -46,6 +47,10 @@ export interface LogEntry {
   readonly day: Day;
   readonly ended: string | null;
   readonly notes: readonly string[];
+  readonly questions: readonly string[];
+  readonly ratings: Readonly<Partial<Record<Rating, Rated>>>;
+  readonly feeling: Feeling | null;
+  readonly tasks: readonly { readonly kind: BlockKind; readonly seconds: number }[];
   readonly blocks: readonly LogBlock[];
 }
 

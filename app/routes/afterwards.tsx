@@ -1,7 +1,7 @@
 import { redirect } from "react-router";
 import { AfterwardsPage } from "~/features/afterwards/afterwards-page";
 import { refused } from "~/server/boundary";
-import { addNote } from "~/server/cases/add-note";
+import { sayAfterwards } from "~/server/cases/say-afterwards";
 import { afterwardsPage } from "~/server/cases/afterwards";
 import { forSession } from "~/server/access/guard";
 import { words } from "~/words";
@@ -10,17 +10,17 @@ import type { Route } from "./+types/afterwards";
 export const meta = () => [{ title: words.title(words.afterwards.title) }];
 
 export const loader = (asked: Route.LoaderArgs) =>
-  forSession(asked, "see", async ({ services, studioId, sessionId }) => {
+  forSession(asked, "see", async ({ services, studioId, sessionId, who }) => {
     const page = await afterwardsPage(services, studioId, sessionId);
     // Nothing has arrived from the stand yet: that is where this session is.
     if (!page) throw redirect(`/studio/${studioId}/sessions/${sessionId}/stand`);
-    return { studioId, ...page };
+    return { studioId, looksOnly: who.role === "parent", ...page };
   });
 
 export const action = (asked: Route.ActionArgs) =>
   forSession(asked, "practise", async ({ services, studioId, sessionId }) => {
     const form = await asked.request.formData();
-    const done = await addNote(services, studioId, sessionId, form);
+    const done = await sayAfterwards(services, studioId, sessionId, form);
     return done.ok ? undefined : refused(done.error);
   });
 

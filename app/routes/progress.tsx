@@ -9,8 +9,9 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 ];
 
 export const loader = (asked: Route.LoaderArgs) =>
-  forPassage(asked, "see", async ({ services, studioId, passageId }) => {
-    return { studioId, ...(await progressPage(services, studioId, passageId)) };
+  forPassage(asked, "see", async ({ services, studioId, passageId, who }) => {
+    const teaches = who.role === "teacher";
+    return { studioId, teaches, ...(await progressPage(services, studioId, passageId)) };
   });
 
 export default function Progress({ loaderData }: Route.ComponentProps) {

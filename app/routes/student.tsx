@@ -9,8 +9,10 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 ];
 
 export const loader = (asked: Route.LoaderArgs) =>
-  forStudent(asked, "see", async ({ services, studioId, personId }) => {
-    return { studioId, ...(await studentPage(services, studioId, personId)) };
+  forStudent(asked, "see", async ({ services, studioId, personId, who }) => {
+    const teaches = who.role === "teacher";
+    const looksOnly = who.role === "parent";
+    return { studioId, teaches, looksOnly, ...(await studentPage(services, studioId, personId)) };
   });
 
 export default function Student({ loaderData }: Route.ComponentProps) {

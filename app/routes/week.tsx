@@ -1,4 +1,6 @@
 import { WeekBoard } from "~/features/week/week-board";
+import { refused } from "~/server/boundary";
+import { chooseConcert } from "~/server/cases/concert";
 import { weekOf } from "~/server/cases/week";
 import { forTeacher } from "~/server/access/guard";
 import { words } from "~/words";
@@ -11,6 +13,12 @@ export const loader = (asked: Route.LoaderArgs) =>
     return { studioId, ...(await weekOf(services, studioId)) };
   });
 
-export default function Week({ loaderData }: Route.ComponentProps) {
-  return <WeekBoard {...loaderData} />;
+export const action = (asked: Route.ActionArgs) =>
+  forTeacher(asked, async ({ services, studioId }) => {
+    const done = await chooseConcert(services, studioId, await asked.request.formData());
+    return done.ok ? undefined : refused(done.error);
+  });
+
+export default function Week({ loaderData, actionData }: Route.ComponentProps) {
+  return <WeekBoard {...loaderData} refused={actionData} />;
 }

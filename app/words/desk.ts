@@ -51,7 +51,21 @@ export const desk = {
   },
   week: {
     title: "The week",
-    lead: "Minutes at the stand over the last seven days. Whoever needs a look comes first.",
+    lead: "Each line runs from the last lesson to the next. Today's lessons come first, then whoever needs a look.",
+    dayTold: (day: string, played: number, asked: number) =>
+      asked > 0 ? `${day} ${played} of ${asked} min` : `${day} ${played} min`,
+    lessonToday: (at: string) => `Lesson today, ${at}`,
+    nextLesson: (day: string) => `next lesson ${day}`,
+    noWeek: "no week set",
+    openLesson: "Lesson",
+    planned: "outline: asked; filled: practised",
+    find: "Find a student",
+    only: "Only who needs a look",
+    setConcert: "The concert",
+    concertName: "What it is",
+    concertOn: "On",
+    concertSave: "Keep the date",
+    none: "Nobody with that name.",
     concert: (name: string, days: number, day: string) =>
       days >= 0
         ? `${name} in ${days} ${plural(days, "day", "days")}, on ${day}.`
@@ -67,11 +81,19 @@ export const desk = {
     silent: (days: number) => `Silent for ${days} days.`,
     stuck: (title: string, bars: string, tempo: number, days: number) =>
       `${title}, ${bars}: no higher than ${tempo} bpm on the last ${days} days of practice.`,
+    question: (count: number, first: string) =>
+      count === 1 ? `Asks: ${first}` : `${count} questions, the first: ${first}`,
+    felt: (feeling: "tight" | "tired", when: string) => `Ended ${feeling} ${when}.`,
+    behind: (title: string, days: number) =>
+      `${title} by heart: ${days} ${plural(days, "day", "days")} behind.`,
     nothingYet: "New here: nothing played yet.",
   },
   studentForm: { title: "Add a student", submit: "Add" },
   student: {
     today: "Today's practice",
+    lesson: "Lesson",
+    week: "The week",
+    access: "How they come in",
     addPiece: "Add a piece",
     pieces: "Pieces",
     openPiece: "Open the bars",

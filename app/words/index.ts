@@ -9,3 +9,4 @@ import { workshop } from "./workshop";
 export const words = { ...music, ...desk, ...ladder, ...workshop, ...session, ...stand } as const;
 export { accessWords } from "./access";
 export { planWords } from "./plan";
+export { calendarWords } from "./calendar";

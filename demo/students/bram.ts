@@ -6,6 +6,10 @@ export const bram: DemoStudent = {
   days: [0.4, 0.8, 0.7, 0.8, 0.8, 0.6, 0.5],
   sinceWeek: 10,
   notes: ["Slide late into fourth.", "Same wall as yesterday.", "Air first, then tongue."],
+  lessonIn: 2,
+  minutes: [30, 30, 30, 30, 20, 40, 40],
+  word: "The descent is ready for something else than more tempo. Slower, and listen.",
+  feels: "tight",
   pieces: [
     {
       title: "Sluice Gate March",

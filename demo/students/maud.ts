@@ -6,6 +6,10 @@ export const maud: DemoStudent = {
   days: [0.5, 0.7, 0.6, 0.7, 0.6, 0.5, 0.7],
   sinceWeek: 10,
   notes: ["Reed tired.", "Breathe at the end of bar 22, nowhere else.", "Forked F still late."],
+  lessonIn: 5,
+  minutes: [30, 0, 30, 30, 30, 60, 30],
+  word: "Every day a little higher, never by force. By heart as far as the double bar.",
+  byHeart: { stands: 6, sinceDays: 14 },
   pieces: [
     {
       title: "Lamplighter's Air",

@@ -7,6 +7,9 @@ export const petra: DemoStudent = {
   sinceWeek: 10,
   silentDays: 8,
   notes: ["Bellows turn in the middle of the bar.", "Only ten minutes tonight."],
+  lessonIn: 3,
+  minutes: [20, 30, 20, 30, 0, 45, 45],
+  word: "Ten minutes a day are enough. Begin with the chain.",
   pieces: [
     {
       title: "Barge Waltz",

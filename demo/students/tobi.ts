@@ -6,6 +6,10 @@ export const tobi: DemoStudent = {
   days: [0.5, 0.9, 0.5, 0.5, 0.5, 0.5, 0.5],
   sinceWeek: 0.4,
   notes: [],
+  lessonIn: 4,
+  minutes: [15, 15, 15, 15, 15, 20, 20],
+  word: "Clap first, then say the names, then play.",
+  parent: "Hanne Wren",
   pieces: [
     {
       title: "Two Ducks",

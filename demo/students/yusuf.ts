@@ -11,6 +11,9 @@ export const yusuf: DemoStudent = {
     "Wrist sore by the end.",
     "Looser from the elbow.",
   ],
+  lessonIn: 1,
+  minutes: [60, 60, 60, 60, 60, 90, 60],
+  word: "Short and soft this week.",
   pieces: [
     {
       title: "Chandlery Reel",

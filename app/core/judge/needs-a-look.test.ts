@@ -15,6 +15,9 @@ const facts = (change: Partial<StudentFacts> = {}): StudentFacts => ({
   lastDay: today,
   painDay: undefined,
   passages: [],
+  questions: [],
+  felt: undefined,
+  behind: [],
   ...change,
 });
 const kinds = (change: Partial<StudentFacts>) => needsALook(facts(change)).map(({ kind }) => kind);

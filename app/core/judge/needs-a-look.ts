@@ -14,11 +14,23 @@ export interface PassageTrend {
   readonly days: readonly ReachedDay[];
 }
 
+/** Learning by heart that has fallen behind. */
+export interface BehindByHeart {
+  readonly title: string;
+  /** Days behind, above 0. */
+  readonly days: number;
+}
+
 export interface StudentFacts {
   readonly today: Day;
   readonly lastDay: Day | undefined;
   readonly painDay: Day | undefined;
   readonly passages: readonly PassageTrend[];
+  /** Questions since the last lesson. */
+  readonly questions: readonly string[];
+  /** The latest tight or tired end. */
+  readonly felt: { readonly day: Day; readonly feeling: "tight" | "tired" } | undefined;
+  readonly behind: readonly BehindByHeart[];
 }
 
 /** Why a student needs a look, with the numbers behind it. */
@@ -33,6 +45,9 @@ export type Look =
       readonly tempo: number;
       readonly days: number;
     }
+  | { readonly kind: "question"; readonly count: number; readonly first: string }
+  | { readonly kind: "felt"; readonly day: Day; readonly feeling: "tight" | "tired" }
+  | { readonly kind: "behind"; readonly title: string; readonly days: number }
   | { readonly kind: "nothing-yet" };
 
 const SILENT_DAYS = 6;
@@ -57,17 +72,30 @@ function stuck(today: Day, { target, days, ...passage }: PassageTrend): Look | u
   return { kind: "stuck", ...passage, tempo, days: STUCK_DAYS };
 }
 
-/** What a teacher should look at first: pain, then silence, then a ceiling that stays. */
-export function needsALook({ today, lastDay, painDay, passages }: StudentFacts): Look[] {
+const FELT_DAYS = 5;
+
+/** What was said and what has fallen behind: told besides anything else. */
+function said({ today, questions, felt, behind }: StudentFacts): Look[] {
+  const looks: Look[] = [];
+  if (questions[0]) {
+    looks.push({ kind: "question", count: questions.length, first: questions[0] });
+  }
+  if (felt && daysBetween(felt.day, today) <= FELT_DAYS) looks.push({ kind: "felt", ...felt });
+  return [...looks, ...behind.map((each): Look => ({ kind: "behind", ...each }))];
+}
+
+/** What a teacher should look at first: pain, then silence, then what was asked, then a ceiling. */
+export function needsALook(facts: StudentFacts): Look[] {
+  const { today, lastDay, painDay, passages } = facts;
   const looks: Look[] = [];
   if (painDay && daysBetween(painDay, today) <= PAIN_DAYS) {
     looks.push({ kind: "pain", day: painDay });
   }
-  if (!lastDay) return [...looks, { kind: "nothing-yet" }];
+  if (!lastDay) return [...looks, ...said(facts), { kind: "nothing-yet" }];
   const silent = daysBetween(lastDay, today);
   if (silent >= SILENT_DAYS) looks.push({ kind: "silent", days: silent });
   // With pain or silence there is something else to talk about than a ceiling.
-  if (looks.length > 0) return looks;
+  if (looks.length > 0) return [...looks, ...said(facts)];
   const ceilings = passages.flatMap((passage) => stuck(today, passage) ?? []);
-  return ceilings.slice(0, MOST_CEILINGS);
+  return [...said(facts), ...ceilings.slice(0, MOST_CEILINGS)];
 }

@@ -27,7 +27,8 @@ export type ChosenFor =
 
 /** Why it is not. */
 export type LeftFor =
-  | { readonly why: "not-today" | "not-asked" | "rest-first" }
+  | { readonly why: "not-today" | "not-asked" }
+  | { readonly why: "rest-first" }
   | { readonly why: "review-later"; readonly days: number }
   | { readonly why: "no-room"; readonly minimum: number; readonly left: number };
 

@@ -58,9 +58,12 @@ function passTime(state: StandState, at: number): StandState {
   const gap = state.lastAt === undefined ? 0 : (at - state.lastAt) / 1000;
   const task = taskNow(state);
   if (task && !state.ended) {
-    // Nothing happens on the page during a task: it counts as long as it took, at most as planned.
+    // Nothing happens on the page during a task: it counts as long as it took, at most as planned;
+    // whoever comes back much later was away.
     const before = state.taskSeconds[state.part] ?? 0;
-    const seconds = Math.min(task.minutes * 60, before + Math.max(0, gap));
+    const planned = task.minutes * 60;
+    const there = gap > 0 && gap <= planned + LONGEST_ACTIVE_GAP_SECONDS;
+    const seconds = Math.min(planned, before + (there ? gap : 0));
     return { ...state, taskSeconds: { ...state.taskSeconds, [state.part]: seconds }, lastAt: at };
   }
   const active = gap > 0 && gap <= LONGEST_ACTIVE_GAP_SECONDS && !state.ended ? gap : 0;

@@ -34,3 +34,27 @@ export function isTimeZone(name: string): boolean {
     return false;
   }
 }
+
+const MS_PER_MINUTE = 60_000;
+const wallClocks = new Map<string, Intl.DateTimeFormat>();
+
+/** What a clock in a time zone shows at a moment, as if it were UTC. */
+function wallClock(at: number, timeZone: string): number {
+  const known = wallClocks.get(timeZone);
+  const formatter =
+    known ??
+    new Intl.DateTimeFormat("sv-SE", { timeZone, dateStyle: "short", timeStyle: "medium" });
+  wallClocks.set(timeZone, formatter);
+  return Date.parse(`${formatter.format(at).replace(" ", "T")}Z`);
+}
+
+/**
+ * The moment at which clocks in a time zone show "hh:mm" on a day, in milliseconds since 1970. A
+ * time that is skipped when the clocks go forward is taken as much later.
+ */
+export function momentOf(day: Day, time: string, timeZone: string): number {
+  const wanted = Date.parse(`${day}T${time}:00Z`);
+  const first = wanted - (wallClock(wanted, timeZone) - wanted);
+  const off = wallClock(first, timeZone) - wanted;
+  return Math.abs(off) < MS_PER_MINUTE ? first : first - off;
+}

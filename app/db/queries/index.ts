@@ -29,6 +29,7 @@ export {
   painSince,
   passageDays,
   reachedSince,
+  saidSince,
   repsOfPassage,
 } from "./record";
 export { PIECE_KINDS, type Passage, type Piece, type Studio } from "./rows";
@@ -75,6 +76,7 @@ export {
   markMemory,
   markSet,
   memoryOf,
+  memoryOfAll,
   playedByDay,
   practiceByHand,
   putMemory,

@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { beatUnitSchema } from "~/core/score";
-import { FLAWS } from "~/core/session";
+import { BLOCK_KINDS, FEELINGS, FLAWS, RATED, RATINGS } from "~/core/session";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { dayRow, idRow, tempoRow } from "./rows";
@@ -86,14 +86,40 @@ export const ceilingsOfPerson = (db: Queries, studioId: string, personId: string
 
 const minutesRow = v.object({ person_id: idRow, day: dayRow, minutes: v.number() });
 
-/** Minutes at the stand by student and day. */
+/** Minutes by student and day: at the stand, its tasks included, and by hand. */
 export const minutesByDay = (db: Queries, studioId: string, from: Day, to: Day) =>
   db.many(
     minutesRow,
-    `select person_id, day, sum(active_seconds) / 60 as minutes from session_block
-     where studio_id = $1 and day between $2 and $3 group by person_id, day`,
+    `select person_id, day, sum(minutes) as minutes from (
+       select person_id, day, active_seconds / 60 as minutes from session_block
+       where studio_id = $1 and day between $2 and $3
+       union all
+       select person_id, day, (task ->> 'seconds')::numeric / 60
+       from session_outcome, jsonb_array_elements(tasks) as task
+       where studio_id = $1 and day between $2 and $3
+       union all
+       select person_id, day, minutes from practice_by_hand
+       where studio_id = $1 and day between $2 and $3
+     ) as practised group by person_id, day`,
     [studioId, from, to],
   );
+
+/** Questions and tight or tired ends of the whole studio since a day, oldest first. */
+export const saidSince = (db: Queries, studioId: string, since: Day) =>
+  db.many(
+    v.object({
+      person_id: idRow,
+      day: dayRow,
+      questions: v.array(v.string()),
+      feeling: v.nullable(v.picklist(FEELINGS)),
+    }),
+    `select person_id, day, questions, feeling from session_outcome
+     where studio_id = $1 and day >= $2 and (questions <> '[]' or feeling is not null)
+     order by started_at`,
+    [studioId, since],
+  );
+
+const ratingsRow = v.object(v.entriesFromList(RATINGS, v.exactOptional(v.picklist(RATED))));
 
 export const logRow = v.object({
   session_id: idRow,
@@ -102,6 +128,16 @@ export const logRow = v.object({
   started_at: v.date(),
   ended: v.nullable(v.string()),
   notes: v.array(v.string()),
+  questions: v.array(v.string()),
+  ratings: ratingsRow,
+  feeling: v.nullable(v.picklist(FEELINGS)),
+  tasks: v.array(
+    v.object({
+      kind: v.picklist(BLOCK_KINDS),
+      itemId: v.optional(v.nullable(idRow)),
+      seconds: v.number(),
+    }),
+  ),
   blocks: v.array(
     v.object({
       passageId: idRow,
@@ -123,6 +159,7 @@ export type LogEntry = v.InferOutput<typeof logRow>;
 
 const LOG = `
   select o.session_id, o.person_id, o.day, o.started_at, o.ended, o.notes,
+    o.questions, o.ratings, o.feeling, o.tasks,
     coalesce(jsonb_agg(jsonb_build_object(
       'passageId', passage.id, 'title', piece.title, 'name', passage.name,
       'fromBar', passage.from_bar, 'toBar', passage.to_bar, 'beatUnit', piece.mark_unit,

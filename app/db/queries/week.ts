@@ -264,6 +264,14 @@ export const memoryOf = (db: Queries, studioId: string, personId: string) =>
     [studioId, personId],
   );
 
+export const memoryOfAll = (db: Queries, studioId: string) =>
+  db.many(
+    v.object({ person_id: idRow, ...memoryRow.entries }),
+    `select person_id, piece_id, title, plan, stands, stands_on
+     from memory_plan join piece on piece.id = piece_id where memory_plan.studio_id = $1`,
+    [studioId],
+  );
+
 export const putMemory = (
   db: Queries,
   studioId: string,

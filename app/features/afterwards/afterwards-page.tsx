@@ -1,5 +1,5 @@
 import Button from "@mui/material/Button";
-import { useId, useState } from "react";
+import { useState } from "react";
 import { Form, Link } from "react-router";
 import { TempoText } from "~/components/beat-unit";
 import { Care } from "~/components/care";
@@ -10,12 +10,14 @@ import { StateMark } from "~/components/state-mark";
 import type { Flaw } from "~/core/session";
 import type { LogEntry, PassageLine } from "~/features/shapes";
 import { SubmitButton } from "~/components/submit-button";
-import { words } from "~/words";
+import { planWords, words } from "~/words";
+import { CheckIn, Ratings } from "./how-was-it";
 import { MovedLine } from "./moved-line";
 import styles from "./afterwards.module.css";
 
 export interface AfterwardsPageProps {
   readonly studioId: string;
+  readonly looksOnly: boolean;
   readonly person: { readonly id: string; readonly name: string };
   readonly entry: LogEntry;
   readonly flaws: readonly { readonly what: Flaw; readonly times: number }[];
@@ -26,6 +28,7 @@ export interface AfterwardsPageProps {
 /** What moved, a line for the log, and where next time starts. */
 export function AfterwardsPage({
   studioId,
+  looksOnly,
   person,
   entry,
   flaws,
@@ -36,11 +39,12 @@ export function AfterwardsPage({
   const home = `/studio/${studioId}/students/${person.id}`;
   const sum = (of: (block: LogEntry["blocks"][number]) => number) =>
     entry.blocks.reduce((total, block) => total + of(block), 0);
+  const taskMinutes = entry.tasks.reduce((total, { seconds }) => total + seconds / 60, 0);
   return (
     <Page
       title={words.afterwards.title}
       lead={`${formats.longDay(entry.day)}: ${words.afterwards.total(
-        words.minutes(sum(({ minutes }) => minutes)),
+        words.minutes(sum(({ minutes }) => minutes) + taskMinutes),
         words.plays(sum(({ plays }) => plays)),
         words.cleanOf(
           sum(({ clean }) => clean),
@@ -70,6 +74,15 @@ export function AfterwardsPage({
         {entry.blocks.map((block, i) => (
           <MovedLine key={i} block={block} />
         ))}
+        {entry.tasks.length > 0 && (
+          <p className={styles.tasks}>
+            {entry.tasks
+              .map(
+                ({ kind, seconds }) => `${words.block[kind].name} ${words.minutes(seconds / 60)}`,
+              )
+              .join(" · ")}
+          </p>
+        )}
       </Section>
       <div className={styles.columns}>
         <Section title={words.afterwards.notes}>
@@ -78,8 +91,36 @@ export function AfterwardsPage({
               <q>{note}</q>
             </p>
           ))}
-          <NoteForm key={entry.notes.length} refused={refused} />
+          {!looksOnly && (
+            <SayForm
+              key={entry.notes.length}
+              say="note"
+              label={words.afterwards.note}
+              submit={words.afterwards.noteSubmit}
+              refused={refused}
+            />
+          )}
+          {entry.questions.map((question, i) => (
+            <p key={i}>
+              {planWords.lesson.questions}: <q>{question}</q>
+            </p>
+          ))}
+          {!looksOnly && (
+            <SayForm
+              key={`question ${entry.questions.length}`}
+              say="question"
+              label={planWords.ratings.question}
+              submit={planWords.ratings.questionSubmit}
+              refused={refused}
+            />
+          )}
         </Section>
+        {!looksOnly && (
+          <Section title={planWords.ratings.title}>
+            <CheckIn feeling={entry.feeling} />
+            <Ratings given={entry.ratings} />
+          </Section>
+        )}
         {flaws.length > 0 && (
           <Section title={words.afterwards.flaws}>
             <ul className={styles.flaws}>
@@ -115,21 +156,28 @@ export function AfterwardsPage({
   );
 }
 
-function NoteForm({ refused }: { refused: Refused | undefined }) {
+interface SayFormProps {
+  readonly say: "note" | "question";
+  readonly label: string;
+  readonly submit: string;
+  readonly refused: Refused | undefined;
+}
+
+/** One line; its id is made here, so that sent twice it is said once. */
+function SayForm({ say, label, submit, refused }: SayFormProps) {
   const [id, setId] = useState<string | undefined>(undefined);
-  const fieldId = useId();
   return (
     <Form method="post" className={styles.note} noValidate>
+      <input type="hidden" name="say" value={say} />
       <input type="hidden" name="id" value={id ?? ""} />
       <Field
-        name="note"
-        label={words.afterwards.note}
+        name={say}
+        label={label}
         refused={refused}
         onFocus={() => setId((known) => known ?? crypto.randomUUID())}
         multiline
-        aria-describedby={fieldId}
       />
-      <SubmitButton variant="contained">{words.afterwards.noteSubmit}</SubmitButton>
+      <SubmitButton variant={say === "note" ? "contained" : "outlined"}>{submit}</SubmitButton>
     </Form>
   );
 }

@@ -7,10 +7,12 @@ import type { Refused } from "~/components/field";
 import { Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
 import type { MetreRegion } from "~/core/score";
-import type { BeatUnit } from "~/core/units";
+import type { BeatUnit, Day } from "~/core/units";
+import type { MemoryLine } from "~/features/plan/memory-lines";
 import type { PassageLine } from "~/features/shapes";
-import { words } from "~/words";
+import { planWords, words } from "~/words";
 import { CutForm } from "./cut-form";
+import { MemoryForm } from "./memory-form";
 import { StateChoice } from "./state-choice";
 import styles from "./piece.module.css";
 
@@ -28,12 +30,16 @@ export interface PiecePageProps {
     readonly markUnit: BeatUnit;
   };
   readonly passages: readonly PassageLine[];
+  readonly today: Day;
+  readonly concert: Day | null;
+  readonly memory: MemoryLine | undefined;
   readonly flaws: Readonly<Record<number, number>>;
   readonly refused: Refused | undefined;
 }
 
 /** The piece as a ribbon of bars: drag over it to cut a passage. */
-export function PiecePage({ studioId, person, piece, passages, flaws, refused }: PiecePageProps) {
+export function PiecePage(props: PiecePageProps) {
+  const { studioId, person, piece, passages, flaws, refused } = props;
   const typed = refused?.values.fromBar
     ? { fromBar: Number(refused.values.fromBar), toBar: Number(refused.values.toBar) }
     : undefined;
@@ -99,6 +105,16 @@ export function PiecePage({ studioId, person, piece, passages, flaws, refused }:
           </ul>
         </Section>
       )}
+      <Section title={planWords.week.memory}>
+        <MemoryForm
+          key={props.memory?.plan.concert}
+          bars={piece.bars}
+          today={props.today}
+          concert={props.concert}
+          memory={props.memory}
+          refused={refused}
+        />
+      </Section>
     </Page>
   );
 }

@@ -14,6 +14,7 @@ import styles from "./progress.module.css";
 
 export interface ProgressPageProps {
   readonly studioId: string;
+  readonly teaches: boolean;
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string };
   readonly piece: {
@@ -56,13 +57,15 @@ export function ProgressPage(props: ProgressPageProps) {
       }
       back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
       actions={
-        <Button
-          component={Link}
-          to={`/studio/${studioId}/passages/${passage.id}/ladder`}
-          variant="outlined"
-        >
-          {passage.target === null ? words.student.setLadder : words.progress.ladder}
-        </Button>
+        props.teaches && (
+          <Button
+            component={Link}
+            to={`/studio/${studioId}/passages/${passage.id}/ladder`}
+            variant="outlined"
+          >
+            {passage.target === null ? words.student.setLadder : words.progress.ladder}
+          </Button>
+        )
       }
     >
       {!last ? (

@@ -9,8 +9,14 @@ import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import styles from "./student.module.css";
 
-export function PassageRow(props: { studioId: string; today: Day; passage: PassageLine }) {
-  const { studioId, today, passage } = props;
+interface PassageRowProps {
+  readonly studioId: string;
+  readonly today: Day;
+  readonly passage: PassageLine;
+  readonly teaches: boolean;
+}
+
+export function PassageRow({ studioId, today, passage, teaches }: PassageRowProps) {
   const formats = useFormats();
   const here = `/studio/${studioId}/passages/${passage.id}`;
   const bars = words.bars(passage.fromBar, passage.toBar);
@@ -56,14 +62,16 @@ export function PassageRow(props: { studioId: string; today: Day; passage: Passa
             .join(" · ")}
         </span>
       </div>
-      <Button
-        component={Link}
-        to={`${here}/ladder`}
-        variant={passage.target === null ? "contained" : "text"}
-        size="small"
-      >
-        {passage.target === null ? words.student.setLadder : words.student.ladder}
-      </Button>
+      {teaches && (
+        <Button
+          component={Link}
+          to={`${here}/ladder`}
+          variant={passage.target === null ? "contained" : "text"}
+          size="small"
+        >
+          {passage.target === null ? words.student.setLadder : words.student.ladder}
+        </Button>
+      )}
     </li>
   );
 }

@@ -24,13 +24,16 @@ export interface StudentPageProps {
   readonly studioId: string;
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string; readonly instrument: string };
+  readonly teaches: boolean;
+  readonly looksOnly: boolean;
   readonly pieces: readonly PieceLine[];
   readonly passages: readonly PassageLine[];
   readonly log: readonly LogEntry[];
 }
 
 /** A student's pieces with their passages: state, tempo now and target; and the latest sessions. */
-export function StudentPage({ studioId, today, person, pieces, passages, log }: StudentPageProps) {
+export function StudentPage(props: StudentPageProps) {
+  const { studioId, today, person, pieces, passages, log, teaches, looksOnly } = props;
   const here = `/studio/${studioId}/students/${person.id}`;
   const addPiece = (
     <Button
@@ -46,18 +49,37 @@ export function StudentPage({ studioId, today, person, pieces, passages, log }: 
     <Page
       title={person.name}
       lead={person.instrument}
-      back={{ to: `/studio/${studioId}`, label: words.desk.week }}
+      back={teaches ? { to: `/studio/${studioId}`, label: words.desk.week } : undefined}
       actions={
         <>
-          {addPiece}
-          <Button
-            component={Link}
-            to={`${here}/today`}
-            variant={passages.length > 0 ? "contained" : "outlined"}
-            startIcon={<Play size={18} />}
-          >
-            {words.student.today}
-          </Button>
+          {teaches && (
+            <>
+              {addPiece}
+              <Button component={Link} to={`${here}/access`} variant="outlined">
+                {words.student.access}
+              </Button>
+              <Button component={Link} to={`${here}/week`} variant="outlined">
+                {words.student.week}
+              </Button>
+              <Button
+                component={Link}
+                to={`${here}/lesson`}
+                variant={passages.length > 0 ? "contained" : "outlined"}
+              >
+                {words.student.lesson}
+              </Button>
+            </>
+          )}
+          {!looksOnly && (
+            <Button
+              component={Link}
+              to={`${here}/today`}
+              variant={passages.length > 0 && !teaches ? "contained" : "outlined"}
+              startIcon={<Play size={18} />}
+            >
+              {words.student.today}
+            </Button>
+          )}
         </>
       }
     >
@@ -65,10 +87,12 @@ export function StudentPage({ studioId, today, person, pieces, passages, log }: 
         <Section title={words.student.pieces}>
           <Empty
             action={
-              <div className={styles.actions}>
-                <DemoPieceButton to={`${here}/pieces/new`} />
-                {addPiece}
-              </div>
+              teaches && (
+                <div className={styles.actions}>
+                  <DemoPieceButton to={`${here}/pieces/new`} />
+                  {addPiece}
+                </div>
+              )
             }
           >
             {words.student.noPieces}
@@ -84,17 +108,24 @@ export function StudentPage({ studioId, today, person, pieces, passages, log }: 
             aside={
               <span className={styles.aside}>
                 {[piece.origin, words.barCount(piece.bars)].filter(Boolean).join(" · ")} ·{" "}
-                <TempoText unit={piece.markUnit} bpm={piece.markBpm} /> ·{" "}
-                <Link to={`${here}/pieces/${piece.id}`}>{words.student.openPiece}</Link>
+                <TempoText unit={piece.markUnit} bpm={piece.markBpm} />
+                {teaches && (
+                  <>
+                    {" · "}
+                    <Link to={`${here}/pieces/${piece.id}`}>{words.student.openPiece}</Link>
+                  </>
+                )}
               </span>
             }
           >
             {mine.length === 0 ? (
               <Empty
                 action={
-                  <Button component={Link} to={`${here}/pieces/${piece.id}`} variant="contained">
-                    {words.student.cut}
-                  </Button>
+                  teaches && (
+                    <Button component={Link} to={`${here}/pieces/${piece.id}`} variant="contained">
+                      {words.student.cut}
+                    </Button>
+                  )
                 }
               >
                 {words.student.noPassages}
@@ -107,6 +138,7 @@ export function StudentPage({ studioId, today, person, pieces, passages, log }: 
                     studioId={studioId}
                     today={today}
                     passage={passage}
+                    teaches={teaches}
                   />
                 ))}
               </ul>

@@ -18,7 +18,7 @@ import { planWords, words } from "~/words";
 import { LeftOutList, PartList } from "./part-list";
 import { SessionRibbon } from "./session-ribbon";
 import { ShapeKeeper } from "./shape-keeper";
-import type { TodayPageProps } from "./today-page";
+import type { TodayPageProps } from "./today-shapes";
 import { useSession } from "./use-session";
 import styles from "./today.module.css";
 

@@ -1,36 +1,12 @@
 import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import { Care } from "~/components/care";
-import type { Refused } from "~/components/field";
 import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
-import type { AskedTask, Candidate, Feeling, NoVerdict } from "~/core/session";
-import type { Day } from "~/core/units";
-import type { PassageLine } from "~/features/shapes";
 import { planWords, words } from "~/words";
 import { SessionForm } from "./session-form";
-import type { KeptShape } from "./use-session";
+import type { TodayPageProps } from "./today-shapes";
 import styles from "./today.module.css";
-
-export interface TodayPageProps {
-  readonly studioId: string;
-  readonly today: Day;
-  readonly person: { readonly id: string; readonly name: string; readonly no_verdict: NoVerdict };
-  readonly passages: readonly PassageLine[];
-  readonly candidates: readonly Candidate[];
-  readonly tasks: readonly AskedTask[];
-  readonly shapes: readonly KeptShape[];
-  readonly minutes: number;
-  readonly timesSaid: boolean;
-  readonly free: boolean;
-  readonly playedMinutes: number;
-  readonly word: string;
-  readonly feeling: Feeling | undefined;
-  readonly withoutLadder: number;
-  readonly hurtLately: boolean;
-  readonly openSession: { readonly id: string } | undefined;
-  readonly refused: Refused | undefined;
-}
 
 /** Today's session as a ribbon of minutes: fitted, changed by hand, and started. */
 export function TodayPage(props: TodayPageProps) {

@@ -1,4 +1,4 @@
-import { CircleSlash2, HandHelping, Moon, Sprout } from "lucide-react";
+import { CalendarClock, CircleHelp, CircleSlash2, HandHelping, Moon, Sprout } from "lucide-react";
 import type { ReactNode } from "react";
 import type { Look } from "~/core/judge";
 import { daysBetween, type Day } from "~/core/units";
@@ -9,6 +9,9 @@ const ICONS = {
   pain: <HandHelping size={16} aria-hidden />,
   silent: <Moon size={16} aria-hidden />,
   stuck: <CircleSlash2 size={16} aria-hidden />,
+  question: <CircleHelp size={16} aria-hidden />,
+  felt: <HandHelping size={16} aria-hidden />,
+  behind: <CalendarClock size={16} aria-hidden />,
   "nothing-yet": <Sprout size={16} aria-hidden />,
 } satisfies Record<Look["kind"], ReactNode>;
 
@@ -25,6 +28,12 @@ function sentence(look: Look, today: Day): string {
         look.tempo,
         look.days,
       );
+    case "question":
+      return words.look.question(look.count, look.first);
+    case "felt":
+      return words.look.felt(look.feeling, words.ago(daysBetween(look.day, today)));
+    case "behind":
+      return words.look.behind(look.title, look.days);
     case "nothing-yet":
       return words.look.nothingYet;
   }

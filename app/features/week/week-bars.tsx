@@ -3,41 +3,46 @@ import type { Day } from "~/core/units";
 import { words } from "~/words";
 import styles from "./week-bars.module.css";
 
+export interface LineDay {
+  readonly day: Day;
+  readonly asked: number;
+  readonly played: number;
+}
+
 interface WeekBarsProps {
-  readonly days: readonly Day[];
-  readonly minutes: readonly number[];
+  readonly days: readonly LineDay[];
+  readonly today: Day;
   /** The longest day of the board; all lines share this scale. */
   readonly most: number;
 }
 
 const HEIGHT = 44;
 
-/** Minutes by day as columns on a common scale; a day without practice is a dot. */
-export function WeekBars({ days, minutes, most }: WeekBarsProps) {
+/** Minutes by day on a common scale: outlined what is asked, filled what was practised. */
+export function WeekBars({ days, today, most }: WeekBarsProps) {
   const formats = useFormats();
+  const tall = (minutes: number) => Math.max(3, (HEIGHT * minutes) / most);
   const told = days
-    .map((day, i) => `${formats.weekday(day)} ${words.minutes(minutes[i] ?? 0)}`)
+    .map(({ day, asked, played }) =>
+      words.week.dayTold(formats.weekday(day), Math.round(played), asked),
+    )
     .join(", ");
   return (
     <span className={styles.bars} role="img" aria-label={told}>
-      {days.map((day, i) => {
-        const length = minutes[i] ?? 0;
-        return (
-          <span key={day} className={styles.day}>
-            {length > 0 ? (
-              <>
-                <span className={styles.number}>{Math.max(1, Math.round(length))}</span>
-                <span
-                  className={styles.bar}
-                  style={{ height: Math.max(3, (HEIGHT * length) / most) }}
-                />
-              </>
-            ) : (
-              <span className={styles.none} />
-            )}
+      {days.map(({ day, asked, played }) => (
+        <span
+          key={day}
+          className={`${styles.day} ${day === today ? styles.today : ""} ${day > today ? styles.ahead : ""}`}
+        >
+          <span className={styles.columns}>
+            {played > 0 && <span className={styles.number}>{Math.max(1, Math.round(played))}</span>}
+            {asked > 0 && <span className={styles.asked} style={{ height: tall(asked) }} />}
+            {played > 0 && <span className={styles.bar} style={{ height: tall(played) }} />}
+            {asked === 0 && played === 0 && <span className={styles.none} />}
           </span>
-        );
-      })}
+          <span className={styles.letter}>{formats.weekday(day).slice(0, 2)}</span>
+        </span>
+      ))}
     </span>
   );
 }

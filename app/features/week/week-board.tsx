@@ -1,19 +1,27 @@
 import Button from "@mui/material/Button";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import Switch from "@mui/material/Switch";
+import TextField from "@mui/material/TextField";
+import { useState } from "react";
 import { Link } from "react-router";
+import type { Refused } from "~/components/field";
 import { useFormats } from "~/components/locale";
 import { Empty, Page } from "~/components/page";
-import { daysBetween, type Day } from "~/core/units";
 import type { Look } from "~/core/judge";
+import { daysBetween, type Day } from "~/core/units";
 import { words } from "~/words";
+import { ConcertForm } from "./concert-form";
 import { LookNote } from "./look-note";
-import { WeekBars } from "./week-bars";
+import { WeekBars, type LineDay } from "./week-bars";
 import styles from "./week-board.module.css";
 
 interface Line {
   readonly id: string;
   readonly name: string;
   readonly instrument: string;
-  readonly minutes: readonly number[];
+  readonly days: readonly LineDay[];
+  readonly until: Day | undefined;
+  readonly lessonToday: string | undefined;
   readonly last: { readonly day: Day; readonly what: readonly string[] } | undefined;
   readonly looks: readonly Look[];
 }
@@ -21,16 +29,31 @@ interface Line {
 export interface WeekBoardProps {
   readonly studioId: string;
   readonly today: Day;
-  readonly days: readonly Day[];
   readonly lines: readonly Line[];
   readonly concert: { readonly name: string; readonly day: Day } | undefined;
+  readonly refused: Refused | undefined;
 }
 
-/** Each student a line: seven days of minutes, what was played last, what needs a look. */
-export function WeekBoard({ studioId, today, days, lines, concert }: WeekBoardProps) {
+/** With more students than this the board can be searched. */
+const MANY = 8;
+
+/** Today's lessons by the clock, then whoever needs a look most, then by name. */
+const first = (a: Line, b: Line): number =>
+  (a.lessonToday ?? "~").localeCompare(b.lessonToday ?? "~") || b.looks.length - a.looks.length;
+
+/** Each student a line from the last lesson to the next. */
+export function WeekBoard({ studioId, today, lines, concert, refused }: WeekBoardProps) {
   const formats = useFormats();
-  const inOrder = [...lines].sort((a, b) => b.looks.length - a.looks.length);
-  const most = Math.max(30, ...lines.flatMap(({ minutes }) => minutes));
+  const [find, setFind] = useState("");
+  const [only, setOnly] = useState(false);
+  const most = Math.max(
+    30,
+    ...lines.flatMap(({ days }) => days.map((d) => Math.max(d.played, d.asked))),
+  );
+  const shown = lines
+    .filter(({ name }) => name.toLowerCase().includes(find.trim().toLowerCase()))
+    .filter(({ looks, lessonToday }) => !only || looks.length > 0 || lessonToday !== undefined)
+    .toSorted(first);
   const add = (
     <Button component={Link} to={`/studio/${studioId}/students/new`} variant="outlined">
       {words.week.add}
@@ -40,63 +63,111 @@ export function WeekBoard({ studioId, today, days, lines, concert }: WeekBoardPr
     <Page
       title={words.week.title}
       lead={
-        concert
-          ? words.week.concert(
+        <>
+          {concert &&
+            words.week.concert(
               concert.name,
               daysBetween(today, concert.day),
               formats.longDay(concert.day),
-            )
-          : words.week.lead
+            )}{" "}
+          {words.week.lead}
+        </>
       }
       actions={add}
     >
+      {lines.length > MANY && (
+        <div className={styles.tools}>
+          <TextField
+            size="small"
+            type="search"
+            label={words.week.find}
+            value={find}
+            fullWidth={false}
+            onChange={({ target }) => setFind(target.value)}
+          />
+          <FormControlLabel
+            control={<Switch checked={only} onChange={(_, on) => setOnly(on)} />}
+            label={words.week.only}
+          />
+        </div>
+      )}
       {lines.length === 0 ? (
         <Empty action={add}>{words.week.empty}</Empty>
       ) : (
         <div className={styles.board}>
-          <div className={styles.head} aria-hidden>
+          <div className={styles.head}>
             <span />
-            <span className={styles.days}>
-              {days.map((day) => (
-                <span key={day} className={day === today ? styles.today : ""}>
-                  {formats.weekday(day)}
-                </span>
-              ))}
-            </span>
-            <span>{words.week.total}</span>
-            <span>{words.week.lastPlayed}</span>
+            <span>{words.week.planned}</span>
+            <span aria-hidden>{words.week.total}</span>
+            <span aria-hidden>{words.week.lastPlayed}</span>
           </div>
           <ul className={styles.lines}>
-            {inOrder.map((line) => (
-              <li key={line.id} className={styles.line}>
-                <div>
-                  <Link className={styles.name} to={`/studio/${studioId}/students/${line.id}`}>
-                    {line.name}
-                  </Link>
-                  <span className={styles.instrument}>{line.instrument}</span>
-                </div>
-                <WeekBars days={days} minutes={line.minutes} most={most} />
-                <span className={styles.total}>
-                  {words.minutes(line.minutes.reduce((sum, m) => sum + m, 0))}
-                </span>
-                <div>
-                  {line.last ? (
-                    <span>
-                      {words.capital(words.ago(daysBetween(line.last.day, today)))}:{" "}
-                      {line.last.what.join(", ")}
-                    </span>
-                  ) : (
-                    <span className={styles.soft}>{words.week.never}</span>
-                  )}
-                  {line.looks.map((look, i) => (
-                    <LookNote key={i} look={look} today={today} />
-                  ))}
-                </div>
-              </li>
+            {shown.map((line) => (
+              <BoardLine key={line.id} line={line} studioId={studioId} today={today} most={most} />
             ))}
           </ul>
+          {shown.length === 0 && <p className={styles.soft}>{words.week.none}</p>}
         </div>
       )}
+      <ConcertForm concert={concert} refused={refused} />
     </Page>
+  );
+}
+
+interface BoardLineProps {
+  readonly line: Line;
+  readonly studioId: string;
+  readonly today: Day;
+  readonly most: number;
+}
+
+function BoardLine({ line, studioId, today, most }: BoardLineProps) {
+  const formats = useFormats();
+  const here = `/studio/${studioId}/students/${line.id}`;
+  const when =
+    line.until === undefined
+      ? words.week.noWeek
+      : line.until === today
+        ? undefined
+        : words.week.nextLesson(formats.weekday(line.until));
+  return (
+    <li className={`${styles.line} ${line.lessonToday === undefined ? "" : styles.lesson}`}>
+      <div>
+        <Link className={styles.name} to={here}>
+          {line.name}
+        </Link>
+        <span className={styles.instrument}>
+          {[line.instrument, when].filter(Boolean).join(" · ")}
+        </span>
+        {line.lessonToday !== undefined && (
+          <Link className={styles.lessonLink} to={`${here}/lesson`}>
+            {words.week.lessonToday(line.lessonToday).replace(/, $/, "")} →
+          </Link>
+        )}
+      </div>
+      <WeekBars days={line.days} today={today} most={most} />
+      <span className={styles.total}>
+        {words.minutes(line.days.reduce((sum, { played }) => sum + played, 0))}
+        {line.days.some(({ asked }) => asked > 0) && (
+          <span className={styles.soft}>
+            {" "}
+            / {line.days.reduce((sum, { asked }) => sum + asked, 0)}
+          </span>
+        )}
+      </span>
+      <div>
+        {line.last ? (
+          <span>
+            {words.capital(words.ago(daysBetween(line.last.day, today)))}:{" "}
+            {line.last.what.join(", ")}
+          </span>
+        ) : (
+          <span className={styles.soft}>{words.week.never}</span>
+        )}
+        {line.looks.map((look, i) => (
+          <LookNote key={i} look={look} today={today} />
+        ))}
+      </div>
+    </li>
   );
 }

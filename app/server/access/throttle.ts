@@ -1,4 +1,6 @@
 const FREE_TRIES = 5;
+/** A whole school may come from one address. */
+const FREE_FROM_ONE_ADDRESS = 20;
 const FIRST_WAIT_MS = 2000;
 const LONGEST_WAIT_MS = 15 * 60_000;
 const FORGOTTEN_AFTER_MS = 60 * 60_000;
@@ -10,8 +12,8 @@ interface Failures {
 }
 
 /**
- * Slows guessing down: after five failures for a name or an address every further one doubles the
- * wait, up to a quarter of an hour. Kept in memory; an hour of quiet forgets.
+ * Slows guessing down: after five failures for a name, or twenty from an address, every further
+ * one doubles the wait, up to a quarter of an hour. Kept in memory; an hour of quiet forgets.
  */
 export class Throttle {
   private readonly failures = new Map<string, Failures>();
@@ -25,8 +27,9 @@ export class Throttle {
 
   private waitFor(key: string): number {
     const known = this.failures.get(key);
-    if (!known || known.count < FREE_TRIES) return 0;
-    const pause = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** (known.count - FREE_TRIES));
+    const free = key.includes("from ") ? FREE_FROM_ONE_ADDRESS : FREE_TRIES;
+    if (!known || known.count < free) return 0;
+    const pause = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** (known.count - free));
     return Math.max(0, Math.ceil((known.last + pause - this.now()) / 1000));
   }
 

@@ -4,6 +4,7 @@ import { PASSAGE_STATES } from "~/core/score";
 import { pieceOfPerson } from "~/db/queries";
 import { readForm, type FormRefused } from "../form";
 import type { Services } from "../services";
+import { planMemory } from "./memory";
 import { cutPassage, cutSchema, putAway, setState } from "./passages";
 
 const id = v.pipe(v.string(), v.uuid());
@@ -17,6 +18,7 @@ const actSchema = v.variant("act", [
     state: v.picklist([...PASSAGE_STATES, "record"]),
   }),
   v.object({ act: v.literal("retire"), passage: id }),
+  v.object({ act: v.literal("memory") }),
 ]);
 
 interface Where {
@@ -49,6 +51,8 @@ export async function actOnPiece(
     case "retire":
       await putAway(services, studioId, act.output.passage);
       return ok(undefined);
+    case "memory":
+      return planMemory(services, { studioId, personId, pieceId }, form);
     default:
       return unreachable(act.output);
   }

@@ -56,7 +56,13 @@ describe("forms", () => {
   test("a room without names, and a day without passages, are told what is missing", () => {
     const form = new FormData();
     form.set("room", "  ");
-    expect(errors(readForm(form, newRoomSchema))).toEqual(["room", "teacher", "name"]);
+    expect(errors(readForm(form, newRoomSchema))).toEqual([
+      "room",
+      "teacher",
+      "signIn",
+      "password",
+      "name",
+    ]);
     const today = new FormData();
     today.set("noVerdict", "wait");
     expect(errors(readToday(today))).toEqual(["form"]);

@@ -37,7 +37,11 @@ export const newRoomSchema = v.pipe(
     timeZone: v.fallback(v.pipe(v.string(), v.check(isTimeZone)), "UTC"),
   }),
   v.forward(
-    v.check(({ self, name }) => self || name.length > 0, "Give the student's name."),
+    v.partialCheck(
+      [["self"], ["name"]],
+      ({ self, name }) => self || name.length > 0,
+      "Give the student's name.",
+    ),
     ["name"],
   ),
 );

@@ -9,6 +9,7 @@ import {
   studioById,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
+import { memoryOfPiece } from "./memory";
 import { passageLine } from "./passage-line";
 
 const FLAW_DAYS = 28;
@@ -24,13 +25,17 @@ export async function piecePage(
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -FLAW_DAYS);
-  const [person, piece, passages, flaws] = await Promise.all([
+  const [person, piece, passages, flaws, memory] = await Promise.all([
     studentById(db, studioId, personId),
     pieceOfPerson(db, studioId, personId, pieceId),
     passagesOfPerson(db, studioId, personId),
     flawsByBar(db, studioId, personId, pieceId, since),
+    memoryOfPiece(services, studioId, personId, pieceId, today),
   ]);
   return {
+    today,
+    concert: studio.concert_on,
+    memory,
     person,
     piece,
     passages: passages

@@ -1,6 +1,6 @@
 import type { Day } from "~/core/units";
 import { allStudios, setStudioConcert, studioById, type Who } from "~/db/queries";
-import type { Services } from "../services";
+import { todayIn, type Services } from "../services";
 
 /** Whether anyone has opened a room on this server. */
 export const anyRoom = async ({ db }: Services) => (await allStudios(db)).length > 0;
@@ -28,3 +28,7 @@ export const setConcert = (
   studioId: string,
   concert: { name: string; day: Day },
 ) => setStudioConcert(db, studioId, concert.name, concert.day);
+
+/** Today, where the room is. */
+export const roomToday = async (services: Services, studioId: string): Promise<Day> =>
+  todayIn(services, await studioById(services.db, studioId));

@@ -54,7 +54,7 @@ describe("a session", () => {
     expect(days[0]).toMatchObject({ reached_tempo: 70, plays: 6 });
     expect(flaws).toEqual({ 7: 1 });
     const { lines } = await weekOf(room.services, room.studioId);
-    expect(lines[0]?.minutes.at(-1)).toBeCloseTo(3, 1);
+    expect(lines[0]?.days.at(-1)?.played).toBeCloseTo(3, 1);
   });
 
   test("sent twice, in pieces, and again is counted once", async () => {

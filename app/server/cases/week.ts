@@ -1,23 +1,40 @@
 import { needsALook, type Look, type PassageTrend } from "~/core/judge";
+import { memoryStanding, weekdayOf } from "~/core/week";
 import { addDays, type Day } from "~/core/units";
 import {
   latestOfEach,
+  memoryOfAll,
   minutesByDay,
   painSince,
   reachedSince,
+  saidSince,
   studentsOf,
   studioById,
+  weeksOfAll,
+  type Assignment,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
+import { daysOf, planWeek } from "../plan/week-plan";
 
+/** Without a week of its own, a line shows the last seven days. */
 const DAYS_SHOWN = 7;
+const LONGEST_LINE = 14;
 const TREND_DAYS = 28;
+
+export interface LineDay {
+  readonly day: Day;
+  readonly asked: number;
+  readonly played: number;
+}
 
 export interface WeekLine {
   readonly id: string;
   readonly name: string;
   readonly instrument: string;
-  readonly minutes: readonly number[];
+  readonly days: readonly LineDay[];
+  /** The day of the next lesson, when a week is set. */
+  readonly until: Day | undefined;
+  readonly lessonToday: string | undefined;
   readonly last: { readonly day: Day; readonly what: readonly string[] } | undefined;
   readonly looks: readonly Look[];
 }
@@ -40,39 +57,111 @@ function trends(rows: readonly ReachedRow[]): PassageTrend[] {
   }));
 }
 
-/** The week board: each student's last seven days, what was played last, what needs a look. */
+function byPerson<T extends { readonly person_id: string }>(rows: readonly T[]) {
+  const groups = new Map<string, T[]>();
+  for (const row of rows) {
+    const group = groups.get(row.person_id);
+    if (group) group.push(row);
+    else groups.set(row.person_id, [row]);
+  }
+  return (id: string): readonly T[] => groups.get(id) ?? [];
+}
+
+type Student = Awaited<ReturnType<typeof studentsOf>>[number];
+
+/** Minutes asked by day, as the week was laid out when it was set. */
+function askedByDay(week: Assignment | undefined, { times }: Student): ReadonlyMap<Day, number> {
+  if (!week) return new Map();
+  const nothing = { played: [], sessions: [], byHand: [] };
+  const { days } = planWeek({
+    week,
+    windows: times.windows,
+    happened: nothing,
+    raw: new Set(),
+    today: week.from_day,
+  });
+  return new Map(days.map(({ day, load }) => [day, load]));
+}
+
+function lineDays(
+  week: Assignment | undefined,
+  student: Student,
+  today: Day,
+  played: ReadonlyMap<Day, number>,
+): LineDay[] {
+  const running = week && today < addDays(week.until_day, 1) ? week : undefined;
+  const from = running ? running.from_day : addDays(today, 1 - DAYS_SHOWN);
+  const until = running ? running.until_day : addDays(today, 1);
+  const asked = askedByDay(running, student);
+  return daysOf(from, until)
+    .slice(0, LONGEST_LINE)
+    .map((day) => ({ day, asked: asked.get(day) ?? 0, played: played.get(day) ?? 0 }));
+}
+
+const isTired = (feeling: string | null): feeling is "tight" | "tired" =>
+  feeling === "tight" || feeling === "tired";
+
+/** The week board: from lesson to lesson, what was asked and practised, and who needs a look. */
 export async function weekOf(services: Services, studioId: string) {
   const { db } = services;
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
-  const from = addDays(today, 1 - DAYS_SHOWN);
-  const days = Array.from({ length: DAYS_SHOWN }, (_, i) => addDays(from, i));
-  const [students, minutes, latest, reached, pain] = await Promise.all([
+  const since = addDays(today, -TREND_DAYS);
+  const [students, weeks, minutes, latest, reached, pain, said, memory] = await Promise.all([
     studentsOf(db, studioId),
-    minutesByDay(db, studioId, from, today),
+    weeksOfAll(db, studioId),
+    minutesByDay(db, studioId, since, today),
     latestOfEach(db, studioId),
-    reachedSince(db, studioId, addDays(today, -TREND_DAYS)),
-    painSince(db, studioId, addDays(today, -TREND_DAYS)),
+    reachedSince(db, studioId, since),
+    painSince(db, studioId, since),
+    saidSince(db, studioId, since),
+    memoryOfAll(db, studioId),
   ]);
+  const [weekFor, minutesFor, latestFor, reachedFor, painFor, saidFor, memoryFor] = [
+    byPerson(weeks),
+    byPerson(minutes),
+    byPerson(latest),
+    byPerson(reached),
+    byPerson(pain),
+    byPerson(said),
+    byPerson(memory),
+  ];
   const lines = students.map((student): WeekLine => {
-    const mine = <T extends { person_id: string }>(row: T) => row.person_id === student.id;
-    const last = latest.find(mine);
+    const { id, times } = student;
+    const [week] = weekFor(id);
+    const [last] = latestFor(id);
+    const played = new Map(minutesFor(id).map((row) => [row.day, row.minutes]));
+    const days = [...played.keys()].toSorted();
+    const answers = saidFor(id).filter(({ day }) => !week || day >= week.from_day);
+    const felt = saidFor(id).findLast(({ feeling }) => feeling !== null);
+    const lesson = times.lesson?.weekday === weekdayOf(today) ? times.lesson.from : undefined;
     return {
-      id: student.id,
+      id,
       name: student.name,
       instrument: student.instrument,
-      minutes: days.map((day) => minutes.filter(mine).find((row) => row.day === day)?.minutes ?? 0),
+      days: lineDays(week, student, today, played),
+      until: week?.until_day,
+      lessonToday: week?.until_day === today ? (times.lesson?.from ?? "") : lesson,
       last: last && { day: last.day, what: [...new Set(last.blocks.map(({ title }) => title))] },
       looks: needsALook({
         today,
-        lastDay: last?.day,
-        painDay: pain.find(mine)?.day,
-        passages: trends(reached.filter(mine)),
+        lastDay: [last?.day, days.at(-1)]
+          .filter((day) => day !== undefined)
+          .toSorted()
+          .at(-1),
+        painDay: painFor(id)[0]?.day,
+        passages: trends(reachedFor(id)),
+        questions: answers.flatMap(({ questions }) => questions),
+        felt: felt && isTired(felt.feeling) ? { day: felt.day, feeling: felt.feeling } : undefined,
+        behind: memoryFor(id).flatMap(({ title, plan, stands }) => {
+          const { aheadDays } = memoryStanding(plan, stands, today);
+          return aheadDays < 0 ? [{ title, days: -aheadDays }] : [];
+        }),
       }),
     };
   });
   const concert = studio.concert_on
     ? { name: studio.concert_name, day: studio.concert_on }
     : undefined;
-  return { today, days, lines, concert };
+  return { today, lines, concert };
 }

@@ -1,0 +1,332 @@
+import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import { Link } from "react-router";
+import { useFormats } from "~/components/locale";
+import { Empty, Page, Section } from "~/components/page";
+import { ITEM_KINDS, MOST_ITEMS, type AssignmentItem, type GoalMove } from "~/core/week";
+import { daysBetween, type Day } from "~/core/units";
+import { WeekGrid } from "~/features/plan/week-grid";
+import type { PassageLine } from "~/features/shapes";
+import { planWords, words } from "~/words";
+import { ItemEditor } from "./item-editor";
+import type { KeptLadderName, LastWeek, LessonDraft } from "./lesson-shapes";
+import { ReviewRow } from "./review-row";
+import { useLesson } from "./use-lesson";
+import styles from "./lesson.module.css";
+
+interface LessonPageProps {
+  readonly studioId: string;
+  readonly today: Day;
+  readonly person: { readonly id: string; readonly name: string };
+  readonly timesSaid: boolean;
+  readonly last: LastWeek | undefined;
+  readonly goalMove: GoalMove | undefined;
+  readonly draft: LessonDraft;
+  readonly passages: readonly PassageLine[];
+  readonly ladders: readonly KeptLadderName[];
+}
+
+const { lesson } = planWords;
+const USUAL_MINUTES = 10;
+
+const blank = (change: Partial<AssignmentItem>): AssignmentItem => ({
+  id: crypto.randomUUID(),
+  kind: "piece",
+  passageId: null,
+  title: "",
+  focus: "",
+  often: { kind: "daily" },
+  minutes: USUAL_MINUTES,
+  goalTempo: null,
+  note: "",
+  bring: "nothing",
+  keptLadderId: null,
+  keys: [],
+  origin: "new",
+  decision: "open",
+  ...change,
+});
+
+const passageTitle = ({ title, name, fromBar, toBar }: PassageLine): string =>
+  `${title}, ${name || words.bars(fromBar, toBar)}`;
+
+/** Last week item by item, next week as it is put together, and how it will lie on the days. */
+export function LessonPage(props: LessonPageProps) {
+  const { studioId, person, passages, draft } = props;
+  const formats = useFormats();
+  const it = useLesson(draft, props.last?.items ?? []);
+  const home = `/studio/${studioId}/students/${person.id}`;
+  const free = passages.filter(({ id }) => !it.items.some(({ passageId }) => passageId === id));
+  const addPassage = (id: string) => {
+    const passage = passages.find((each) => each.id === id)!;
+    const minutes = passage.minutes ?? USUAL_MINUTES;
+    const title = passageTitle(passage).slice(0, 120);
+    const goalTempo = passage.target;
+    it.add(blank({ passageId: id, title, focus: passage.focus, minutes, goalTempo }));
+  };
+  return (
+    <Page
+      title={lesson.title}
+      lead={lesson.lead(person.name)}
+      back={{ to: home, label: person.name }}
+    >
+      <Section
+        title={lesson.last}
+        aside={
+          props.last && (
+            <span>
+              {lesson.total(
+                props.last.done.minutes,
+                props.last.goal.minutes,
+                props.last.done.days,
+                props.last.goal.days,
+              )}
+            </span>
+          )
+        }
+      >
+        {props.last ? (
+          <Review last={props.last} today={props.today} it={it} />
+        ) : (
+          <p className={styles.soft}>{lesson.first}</p>
+        )}
+      </Section>
+
+      <Section
+        title={lesson.next}
+        aside={
+          <div className={styles.dates}>
+            <TextField
+              type="date"
+              size="small"
+              label={lesson.from}
+              value={it.from}
+              error={it.errors.from !== undefined}
+              helperText={it.errors.from}
+              slotProps={{ inputLabel: { shrink: true } }}
+              onChange={({ target }) => it.change({ from: target.value })}
+            />
+            <TextField
+              type="date"
+              size="small"
+              label={lesson.until}
+              value={it.until}
+              error={it.errors.until !== undefined}
+              helperText={it.errors.until}
+              slotProps={{ inputLabel: { shrink: true } }}
+              onChange={({ target }) => it.change({ until: target.value })}
+            />
+          </div>
+        }
+      >
+        {it.items.length === 0 ? (
+          <p className={styles.soft}>{lesson.none}</p>
+        ) : (
+          <ol className={styles.items}>
+            {it.items.map((item, index) => (
+              <ItemEditor
+                key={item.id}
+                item={item}
+                ladders={props.ladders}
+                hasLadder={
+                  item.passageId === null ||
+                  passages.some(({ id, target }) => id === item.passageId && target !== null)
+                }
+                unfolded={it.decisions[item.id] === "changed"}
+                errorAt={(field) => it.errors[`text.items.${index}.${field}`]}
+                onChange={(change) => it.setItem(item.id, change)}
+                onRemove={() => it.remove(item.id)}
+              />
+            ))}
+          </ol>
+        )}
+        <div className={styles.adding}>
+          <TextField
+            select
+            size="small"
+            label={lesson.addPassage}
+            value=""
+            disabled={free.length === 0 || it.items.length >= MOST_ITEMS}
+            onChange={({ target }) => addPassage(target.value)}
+          >
+            {free.map((passage) => (
+              <MenuItem key={passage.id} value={passage.id}>
+                {passageTitle(passage)}
+              </MenuItem>
+            ))}
+          </TextField>
+          <TextField
+            select
+            size="small"
+            label={lesson.addOther}
+            value=""
+            disabled={it.items.length >= MOST_ITEMS}
+            helperText={it.items.length >= MOST_ITEMS ? lesson.tooMany(MOST_ITEMS) : undefined}
+            onChange={({ target }) => {
+              const kind = target.value as AssignmentItem["kind"];
+              it.add(blank({ kind, title: planWords.item.kinds[kind] }));
+            }}
+          >
+            {ITEM_KINDS.map((kind) => (
+              <MenuItem key={kind} value={kind}>
+                {planWords.item.kinds[kind]}
+              </MenuItem>
+            ))}
+          </TextField>
+        </div>
+        <div className={styles.goal}>
+          <GoalFields it={it} move={props.goalMove} />
+          <TextField
+            label={lesson.word}
+            multiline
+            minRows={2}
+            value={it.word}
+            error={it.errors["text.word"] !== undefined}
+            helperText={it.errors["text.word"]}
+            onChange={({ target }) => it.change({ word: target.value })}
+          />
+        </div>
+      </Section>
+
+      <Section title={lesson.preview}>
+        {!props.timesSaid && (
+          <Empty
+            action={
+              <Button component={Link} to={`${home}/times`} variant="outlined">
+                {lesson.sayTimes}
+              </Button>
+            }
+          >
+            {lesson.noTimes}
+          </Empty>
+        )}
+        {it.preview && it.items.length > 0 ? (
+          <WeekGrid week={it.preview} today={props.today} />
+        ) : (
+          <p className={styles.soft}>{lesson.previewSoon}</p>
+        )}
+      </Section>
+      {it.theirs && (
+        <div className={styles.conflict} role="alert">
+          <p>{it.errors.form}</p>
+          <Button variant="contained" onClick={it.keepMine}>
+            {lesson.mine}
+          </Button>
+          <Button variant="outlined" onClick={it.takeTheirs}>
+            {lesson.theirs}
+          </Button>
+        </div>
+      )}
+      <div className={styles.setting}>
+        <Button variant="contained" size="large" disabled={it.busy} onClick={it.set}>
+          {lesson.set}
+        </Button>
+        <Button variant="outlined" disabled={it.busy} onClick={it.keep}>
+          {lesson.keep}
+        </Button>
+        <span role="status" className={styles.soft}>
+          {it.changed ? lesson.unsaved : lesson.kept}
+        </span>
+        {!it.theirs && it.errors.form && <p role="alert">{it.errors.form}</p>}
+        <span className={styles.soft}>
+          {words.capital(
+            lesson.lastSpan(
+              formats.shortDay(it.from || props.today),
+              formats.shortDay(it.until || props.today),
+            ),
+          )}
+          ,{" "}
+          {planWords.days(
+            Math.max(0, daysBetween(it.from || props.today, it.until || props.today)),
+          )}
+        </span>
+      </div>
+    </Page>
+  );
+}
+
+type Lesson = ReturnType<typeof useLesson>;
+
+function Review({ last, today, it }: { last: LastWeek; today: Day; it: Lesson }) {
+  const ago = (day: Day) => words.ago(daysBetween(day, today));
+  return (
+    <>
+      <ul className={styles.reviews}>
+        {last.items.map((item) => (
+          <ReviewRow
+            key={item.id}
+            item={item}
+            decision={it.decisions[item.id] ?? "open"}
+            onDecide={(decision) => it.decide(item, decision)}
+          />
+        ))}
+      </ul>
+      <div className={styles.said}>
+        {last.questions.length > 0 && (
+          <div>
+            <h3>{lesson.questions}</h3>
+            {last.questions.map(({ day, text }, index) => (
+              <p key={index}>
+                <q>{text}</q> <span className={styles.soft}>{ago(day)}</span>
+              </p>
+            ))}
+          </div>
+        )}
+        {last.feelings.length > 0 && (
+          <div className={styles.felt}>
+            {last.feelings.map(({ day, feeling }, index) => (
+              <p key={index}>{lesson.felt(feeling, ago(day))}</p>
+            ))}
+          </div>
+        )}
+        {last.ratings.length > 0 && (
+          <div>
+            <h3>{planWords.ratings.title}</h3>
+            {last.ratings.map(({ what, yes, partly, no }) => (
+              <p key={what}>
+                {planWords.ratings.of[what as keyof typeof planWords.ratings.of]}{" "}
+                <span className={styles.soft}>
+                  {[
+                    yes && `${yes} × ${planWords.ratings.answers.yes}`,
+                    partly && `${partly} × ${planWords.ratings.answers.partly}`,
+                    no && `${no} × ${planWords.ratings.answers.no}`,
+                  ]
+                    .filter(Boolean)
+                    .join(", ")}
+                </span>
+              </p>
+            ))}
+          </div>
+        )}
+      </div>
+    </>
+  );
+}
+
+function GoalFields({ it, move }: { it: Lesson; move: GoalMove | undefined }) {
+  const field = (name: "minutes" | "days", label: string, max: number) => (
+    <TextField
+      type="number"
+      size="small"
+      label={label}
+      value={Number.isNaN(it.goal[name]) ? "" : it.goal[name]}
+      error={it.errors[`text.goal.${name}`] !== undefined}
+      helperText={it.errors[`text.goal.${name}`]}
+      slotProps={{ htmlInput: { min: 0, max } }}
+      onChange={({ target }) =>
+        it.change({
+          goal: { ...it.goal, [name]: target.value === "" ? NaN : Number(target.value) },
+        })
+      }
+    />
+  );
+  return (
+    <fieldset className={styles.goalFields}>
+      <legend>{lesson.goal}</legend>
+      {field("minutes", lesson.goalMinutes, 1680)}
+      {field("days", lesson.goalDays, 7)}
+      {move && <p className={styles.soft}>{lesson.goalWhy(planWords.goalMove[move])}</p>}
+    </fieldset>
+  );
+}

@@ -1,0 +1,45 @@
+import type { Feeling } from "~/core/session";
+import type { AssignmentItem, AssignmentText, WeekGoal } from "~/core/week";
+import type { Day } from "~/core/units";
+
+/** What came of one item between two lessons. */
+export interface Reviewed extends AssignmentItem {
+  readonly days: number;
+  readonly done: number;
+  readonly tempo: { readonly from: number; readonly to: number } | undefined;
+  readonly clean: { readonly clean: number; readonly plays: number } | undefined;
+  readonly flawedBars: readonly { readonly bar: number; readonly flawed: number }[];
+  readonly notes: readonly string[];
+  readonly suggested: "finished" | "carried";
+  readonly next: AssignmentItem | undefined;
+}
+
+export interface LastWeek {
+  readonly id: string;
+  readonly from: Day;
+  readonly until: Day;
+  readonly goal: WeekGoal;
+  readonly done: { readonly minutes: number; readonly days: number };
+  readonly items: readonly Reviewed[];
+  readonly questions: readonly { readonly day: Day; readonly text: string }[];
+  readonly feelings: readonly { readonly day: Day; readonly feeling: Feeling }[];
+  readonly ratings: readonly {
+    readonly what: string;
+    readonly yes: number;
+    readonly partly: number;
+    readonly no: number;
+  }[];
+}
+
+export interface LessonDraft {
+  readonly version: number;
+  readonly from: Day;
+  readonly until: Day;
+  readonly text: AssignmentText;
+  readonly kept: boolean;
+}
+
+export interface KeptLadderName {
+  readonly id: string;
+  readonly name: string;
+}

@@ -1,0 +1,115 @@
+import { useEffect, useRef, useState } from "react";
+import { useFetcher } from "react-router";
+import type { AssignmentItem, AssignmentText, Decision } from "~/core/week";
+import type { Day } from "~/core/units";
+import type { StudentWeek } from "~/features/plan/week-shapes";
+import type { LessonDraft, Reviewed } from "./lesson-shapes";
+
+const PREVIEW_AFTER_MS = 400;
+
+interface Refusal {
+  readonly errors: Readonly<Record<string, string>>;
+  readonly theirs?: { readonly version: number; readonly text: AssignmentText };
+}
+type Answer =
+  Refusal | { readonly preview: StudentWeek } | { readonly kept: { readonly version: number } };
+
+export interface LessonState {
+  readonly items: readonly AssignmentItem[];
+  readonly word: string;
+  readonly goal: AssignmentText["goal"];
+  readonly from: Day;
+  readonly until: Day;
+}
+
+/** Next week as it is put together: previewed as one types, kept, set; typing is never lost. */
+export function useLesson(draft: LessonDraft, last: readonly Reviewed[]) {
+  const [state, setState] = useState<LessonState>({ ...draft.text, ...draft });
+  const [version, setVersion] = useState(draft.version);
+  const [changed, setChanged] = useState(!draft.kept);
+  const [decisions, setDecisions] = useState<Readonly<Record<string, Decision>>>(() =>
+    Object.fromEntries(
+      last.map(({ id, decision, suggested }) => [
+        id,
+        decision !== "open" ? decision : draft.kept ? keptDecision(draft, id) : suggested,
+      ]),
+    ),
+  );
+  const preview = useFetcher<Answer>();
+  const write = useFetcher<Answer>();
+  const sent = (asVersion = version) =>
+    JSON.stringify({
+      version: asVersion,
+      from: state.from,
+      until: state.until,
+      text: { items: state.items, word: state.word, goal: state.goal },
+      decisions,
+    });
+  const { submit } = preview;
+  const body = sent();
+  useEffect(() => {
+    const ask = () => void submit({ act: "preview", week: body }, { method: "post" });
+    const timer = setTimeout(ask, PREVIEW_AFTER_MS);
+    return () => clearTimeout(timer);
+  }, [body, submit]);
+
+  // The last preview stays while something can't be laid out.
+  const shown = useRef<StudentWeek | undefined>(undefined);
+  if (preview.data && "preview" in preview.data) shown.current = preview.data.preview;
+  const previewErrors = preview.data && "errors" in preview.data ? preview.data.errors : undefined;
+  const answer = write.data;
+  const refusal = answer && "errors" in answer ? answer : undefined;
+  const keptVersion = answer && "kept" in answer ? answer.kept.version : undefined;
+  useEffect(() => {
+    if (keptVersion === undefined) return;
+    setVersion(keptVersion);
+    setChanged(false);
+  }, [keptVersion]);
+
+  const change = (part: Partial<LessonState>) => {
+    setChanged(true);
+    setState((before) => ({ ...before, ...part }));
+  };
+  const send = (act: "keep" | "set", asVersion = version) =>
+    void write.submit({ act, week: sent(asVersion) }, { method: "post" });
+  return {
+    ...state,
+    change,
+    setItem: (id: string, part: Partial<AssignmentItem>) =>
+      change({ items: state.items.map((item) => (item.id === id ? { ...item, ...part } : item)) }),
+    add: (item: AssignmentItem) => change({ items: [...state.items, item] }),
+    remove: (id: string) => change({ items: state.items.filter((item) => item.id !== id) }),
+    decisions,
+    decide: (item: Reviewed, decision: Decision) => {
+      setDecisions((before) => ({ ...before, [item.id]: decision }));
+      const others = state.items.filter(({ id }) => id !== item.id);
+      const there = state.items.find(({ id }) => id === item.id);
+      if (decision === "finished") change({ items: others });
+      else if (!there && item.next) change({ items: [...state.items, item.next] });
+    },
+    preview: shown.current,
+    errors: refusal?.errors ?? previewErrors ?? {},
+    theirs: refusal?.theirs,
+    keep: () => send("keep"),
+    set: () => send("set"),
+    /** Writes over what somebody else has written. */
+    keepMine: () => {
+      const over = refusal?.theirs?.version ?? 0;
+      setVersion(over);
+      send("keep", over);
+    },
+    takeTheirs: () => {
+      const theirs = refusal?.theirs;
+      if (!theirs) return;
+      setState((before) => ({ ...before, ...theirs.text }));
+      setVersion(theirs.version);
+      write.reset();
+      setChanged(false);
+    },
+    changed,
+    busy: write.state !== "idle",
+  };
+}
+
+const keptDecision = (draft: LessonDraft, id: string): Decision =>
+  draft.text.items.some((item) => item.id === id) ? "carried" : "finished";

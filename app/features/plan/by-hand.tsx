@@ -1,0 +1,81 @@
+import Button from "@mui/material/Button";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import { useState } from "react";
+import { useSubmit, useNavigation } from "react-router";
+import type { Refused } from "~/components/field";
+import { planWords } from "~/words";
+import type { WeekItem } from "./week-shapes";
+import styles from "./week-page.module.css";
+
+const { week: said } = planWords;
+const LENGTHS = [5, 10, 15, 20, 30, 45, 60] as const;
+const DAYS = [0, 1, 2] as const;
+
+interface ByHandProps {
+  readonly items: readonly WeekItem[];
+  readonly answer: Refused | { readonly written: number } | undefined;
+}
+
+/** Practice made without Fidus, in two touches: what, and how long. The day is today unless said. */
+export function ByHand({ items, answer }: ByHandProps) {
+  const submit = useSubmit();
+  const { state } = useNavigation();
+  const [item, setItem] = useState("");
+  const [daysAgo, setDaysAgo] = useState(0);
+  const write = (minutes: number) =>
+    void submit(
+      { id: crypto.randomUUID(), itemId: item, minutes: `${minutes}`, daysAgo: `${daysAgo}` },
+      { method: "post", preventScrollReset: true },
+    );
+  const refused = answer && "errors" in answer ? Object.values(answer.errors)[0] : undefined;
+  const written = answer && "written" in answer ? answer.written : 0;
+  return (
+    <div className={styles.byHand}>
+      <p className={styles.soft}>{said.byHandLead}</p>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        className={styles.chips!}
+        value={item}
+        aria-label={said.byHand}
+        onChange={(_, chosen: string | null) => setItem(chosen ?? "")}
+      >
+        <ToggleButton value="">{said.anything}</ToggleButton>
+        {items.map(({ id, title }) => (
+          <ToggleButton key={id} value={id}>
+            {title}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+      <div className={styles.lengths}>
+        {LENGTHS.map((minutes) => (
+          <Button
+            key={minutes}
+            size="small"
+            variant="outlined"
+            disabled={state !== "idle"}
+            onClick={() => write(minutes)}
+          >
+            {planWords.minutes(minutes)}
+          </Button>
+        ))}
+        <ToggleButtonGroup
+          exclusive
+          size="small"
+          value={daysAgo}
+          aria-label={said.title}
+          onChange={(_, chosen: number | null) => chosen !== null && setDaysAgo(chosen)}
+        >
+          {DAYS.map((day) => (
+            <ToggleButton key={day} value={day}>
+              {said.byHandDay[day]}
+            </ToggleButton>
+          ))}
+        </ToggleButtonGroup>
+      </div>
+      {refused && <p role="alert">{refused}</p>}
+      {written > 0 && <p role="status">{said.byHandDone(written)}</p>}
+    </div>
+  );
+}

@@ -1,0 +1,81 @@
+import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
+import { Form } from "react-router";
+import { useFormats } from "~/components/locale";
+import type { MemoryPlan } from "~/core/week";
+import type { Day } from "~/core/units";
+import { planWords } from "~/words";
+import styles from "./week-page.module.css";
+
+export interface MemoryLine {
+  readonly pieceId: string;
+  readonly title: string;
+  readonly plan: MemoryPlan;
+  readonly stands: number;
+  readonly ready: Day;
+  readonly should: number;
+  readonly aheadDays: number;
+  readonly perDay: number | undefined;
+}
+
+const { week: said } = planWords;
+
+/** What is being learnt by heart: how much stands, how much should, days ahead or behind. */
+export function MemoryLines({
+  lines,
+  canMark,
+}: {
+  lines: readonly MemoryLine[];
+  canMark: boolean;
+}) {
+  const formats = useFormats();
+  return (
+    <ul className={styles.items}>
+      {lines.map((line) => {
+        const unit = said.units[line.plan.unit];
+        return (
+          <li key={line.pieceId} className={styles.memory}>
+            <div>
+              <strong>{line.title}</strong>
+              <span className={line.aheadDays < 0 ? styles.behind : styles.done}>
+                {said.ahead(line.aheadDays)}
+              </span>
+            </div>
+            <div>
+              <span className={styles.heart} aria-hidden>
+                <span
+                  style={{ width: `${Math.min(100, (100 * line.stands) / line.plan.total)}%` }}
+                />
+                <i style={{ left: `${Math.min(100, (100 * line.should) / line.plan.total)}%` }} />
+              </span>
+              <span className={styles.soft}>
+                {said.memoryLine(line.stands, line.plan.total, unit)}, {said.should(line.should)};{" "}
+                {said.ready(formats.shortDay(line.ready))}
+                {line.perDay !== undefined &&
+                  line.perDay > 0 &&
+                  `, ${said.perDay(formats.tenth(line.perDay), unit)}`}
+              </span>
+            </div>
+            {canMark && (
+              <Form method="post" className={styles.mark}>
+                <input type="hidden" name="act" value="stands" />
+                <input type="hidden" name="pieceId" value={line.pieceId} />
+                <TextField
+                  name="stands"
+                  type="number"
+                  size="small"
+                  label={said.stands}
+                  defaultValue={line.stands}
+                  slotProps={{ htmlInput: { min: 0, max: line.plan.total } }}
+                />
+                <Button type="submit" variant="outlined" size="small">
+                  {said.write}
+                </Button>
+              </Form>
+            )}
+          </li>
+        );
+      })}
+    </ul>
+  );
+}

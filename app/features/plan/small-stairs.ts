@@ -1,0 +1,19 @@
+export interface StairsFrame {
+  readonly width: number;
+  readonly height: number;
+}
+
+/** The corners of a small staircase, each tempo a tread of the same length: [x, y] from the top left. */
+export function stairsCorners(
+  tempi: readonly number[],
+  { width, height }: StairsFrame,
+): (readonly [number, number])[] {
+  if (tempi.length === 0) return [];
+  const lowest = Math.min(...tempi);
+  const span = Math.max(1, Math.max(...tempi) - lowest);
+  const tread = width / tempi.length;
+  return tempi.flatMap((tempo, i) => {
+    const y = height - ((tempo - lowest) / span) * height;
+    return [[i * tread, y] as const, [(i + 1) * tread, y] as const];
+  });
+}

@@ -1,0 +1,169 @@
+import Button from "@mui/material/Button";
+import { Link } from "react-router";
+import { TempoText } from "~/components/beat-unit";
+import type { Refused } from "~/components/field";
+import { useFormats } from "~/components/locale";
+import { Empty, Page, Section } from "~/components/page";
+import type { NestedGoals, TimeWindow } from "~/core/week";
+import { addDays, type Day } from "~/core/units";
+import { planWords, words } from "~/words";
+import { ByHand } from "./by-hand";
+import { GoalBars } from "./goal-bars";
+import { MemoryLines, type MemoryLine } from "./memory-lines";
+import { oftenTold } from "./often-told";
+import { WeekGrid } from "./week-grid";
+import type { StudentWeek, WeekItem } from "./week-shapes";
+import styles from "./week-page.module.css";
+
+interface WeekPageProps {
+  readonly studioId: string;
+  readonly teaches: boolean;
+  readonly looksOnly: boolean;
+  readonly today: Day;
+  readonly person: { readonly id: string; readonly name: string };
+  readonly timesSaid: boolean;
+  readonly lesson: TimeWindow | null;
+  readonly week: StudentWeek | undefined;
+  readonly goals: NestedGoals | undefined;
+  readonly memory: readonly MemoryLine[];
+  readonly weeks: readonly { readonly id: string; readonly from: Day; readonly until: Day }[];
+  readonly answer: Refused | { readonly written: number } | undefined;
+}
+
+const { week: said } = planWords;
+
+/** The student's week: what is asked on which day, what was done, how far the goals are. */
+export function WeekPage(props: WeekPageProps) {
+  const { studioId, person, week, teaches, looksOnly, today } = props;
+  const formats = useFormats();
+  const home = `/studio/${studioId}/students/${person.id}`;
+  const span =
+    week && said.span(formats.shortDay(week.from), formats.shortDay(addDays(week.until, -1)));
+  const lesson = week && props.lesson;
+  return (
+    <Page
+      title={teaches || looksOnly ? said.of(person.name) : said.title}
+      lead={[span, lesson && said.lesson(`${formats.longDay(week.until)}, ${lesson.from}`)]
+        .filter(Boolean)
+        .join(". ")}
+      back={teaches ? { to: home, label: person.name } : undefined}
+      actions={
+        <>
+          {week?.id && (
+            <Button component={Link} to={`${home}/weeks/${week.id}`} variant="outlined">
+              {said.sheet}
+            </Button>
+          )}
+          {week?.id && (
+            <Button component="a" href={`${home}/week.ics`} variant="outlined">
+              {said.calendar}
+            </Button>
+          )}
+          {!looksOnly && (
+            <Button component={Link} to={`${home}/times`} variant="outlined">
+              {said.times}
+            </Button>
+          )}
+        </>
+      }
+    >
+      {week ? (
+        <>
+          {week.text.word && <blockquote className={styles.word}>{week.text.word}</blockquote>}
+          <div className={styles.grid}>
+            <WeekGrid week={week} today={today} />
+          </div>
+          <Section title={said.items}>
+            <ul className={styles.items}>
+              {week.items.map((item) => (
+                <ItemLine key={item.id} item={item} />
+              ))}
+            </ul>
+          </Section>
+          <div className={styles.columns}>
+            {props.goals && (
+              <Section title={said.goals}>
+                <GoalBars goals={props.goals} goal={week.text.goal} played={week.played} />
+              </Section>
+            )}
+            {!looksOnly && (
+              <Section title={said.byHand}>
+                <ByHand key={week.items.length} items={week.items} answer={props.answer} />
+              </Section>
+            )}
+          </div>
+        </>
+      ) : (
+        <Section title={said.items}>
+          <Empty
+            action={
+              teaches && (
+                <Button component={Link} to={`${home}/lesson`} variant="contained">
+                  {said.openLesson}
+                </Button>
+              )
+            }
+          >
+            {teaches ? said.noneTeacher : said.none}
+          </Empty>
+        </Section>
+      )}
+      {!week && !looksOnly && (
+        <Section title={said.byHand}>
+          <ByHand items={[]} answer={props.answer} />
+        </Section>
+      )}
+      {props.memory.length > 0 && (
+        <Section title={said.memory}>
+          <MemoryLines lines={props.memory} canMark={!looksOnly} />
+        </Section>
+      )}
+      {props.weeks.length > 1 && (
+        <Section title={said.older}>
+          <ul className={styles.older}>
+            {props.weeks
+              .filter(({ id }) => id !== week?.id)
+              .map(({ id, from, until }) => (
+                <li key={id}>
+                  <Link to={`${home}/weeks/${id}`}>
+                    {said.span(formats.shortDay(from), formats.shortDay(addDays(until, -1)))}
+                  </Link>
+                </li>
+              ))}
+          </ul>
+        </Section>
+      )}
+    </Page>
+  );
+}
+
+function ItemLine({ item }: { item: WeekItem }) {
+  const notes = [
+    item.focus && `${words.cut.focus}: ${item.focus}`,
+    item.key && said.key(item.key),
+    item.note,
+    item.bring !== "nothing" && said.toBring(planWords.item.bring[item.bring]),
+  ].filter((note): note is string => Boolean(note));
+  return (
+    <li className={styles.item}>
+      <div>
+        <strong>{item.title}</strong>
+        {notes.length > 0 && <span className={styles.soft}>{notes.join(" · ")}</span>}
+      </div>
+      <span>
+        {oftenTold(item.often)}, {planWords.minutes(item.minutes)}
+      </span>
+      <span>
+        {item.goalTempo !== null && item.beatUnit && (
+          <>
+            {planWords.lesson.goalTempo.toLowerCase()}{" "}
+            <TempoText unit={item.beatUnit} bpm={item.goalTempo} />
+          </>
+        )}
+      </span>
+      <span className={item.done.length > 0 ? styles.done : styles.soft}>
+        {said.doneOn(item.done.length)}
+      </span>
+    </li>
+  );
+}

@@ -1,0 +1,43 @@
+import { data, redirect } from "react-router";
+import { LessonPage } from "~/features/lesson/lesson-page";
+import { forStudent } from "~/server/access/guard";
+import { keepWeek, lessonPage, previewWeek, readLesson, setWeek } from "~/server/cases/lesson";
+import { roomToday } from "~/server/cases/rooms";
+import { planWords, words } from "~/words";
+import type { Route } from "./+types/lesson";
+
+export const meta = ({ loaderData }: Route.MetaArgs) => [
+  { title: words.title(planWords.lesson.title, loaderData?.person.name) },
+];
+
+export const loader = (asked: Route.LoaderArgs) =>
+  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+    return { studioId, ...(await lessonPage(services, studioId, personId)) };
+  });
+
+const CONFLICT = 409;
+const REFUSED = 422;
+
+export const action = (asked: Route.ActionArgs) =>
+  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+    const today = await roomToday(services, studioId);
+    const sent = readLesson(await asked.request.formData(), today);
+    if (!sent.ok) return data(sent.error, { status: REFUSED });
+    const { act, week } = sent.value;
+    if (act === "preview") {
+      return { preview: await previewWeek(services, studioId, personId, week) };
+    }
+    const written = await (act === "keep" ? keepWeek : setWeek)(services, studioId, personId, week);
+    if (!written.ok) {
+      return data(written.error, { status: written.error.theirs ? CONFLICT : REFUSED });
+    }
+    if (act === "keep") return { kept: { version: week.version + 1 } };
+    throw redirect(`/studio/${studioId}/students/${personId}/weeks/${written.value.id}`);
+  });
+
+/** What is being put together on the page is not overwritten by an older answer. */
+export const shouldRevalidate = () => false;
+
+export default function Lesson({ loaderData }: Route.ComponentProps) {
+  return <LessonPage key={loaderData.person.id} {...loaderData} />;
+}

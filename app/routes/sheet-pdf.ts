@@ -1,0 +1,33 @@
+import * as v from "valibot";
+import { PAPERS, sheetPdf } from "~/features/plan/sheet-pdf.server";
+import { forStudent } from "~/server/access/guard";
+import { idsOf } from "~/server/boundary";
+import { sheetPage } from "~/server/cases/sheet";
+import { preferredLocale } from "~/server/locale";
+import type { Route } from "./+types/sheet-pdf";
+
+const paperSchema = v.fallback(v.picklist(PAPERS), "a4");
+
+export const loader = (asked: Route.LoaderArgs) =>
+  forStudent(asked, "see", async ({ services, studioId, personId }) => {
+    const { weekId } = idsOf(asked.params, "weekId");
+    const sheet = await sheetPage(services, studioId, personId, weekId);
+    const { searchParams } = new URL(asked.request.url);
+    const paper = v.parse(paperSchema, searchParams.get("paper"));
+    const locale = preferredLocale(asked.request.headers.get("accept-language"));
+    const told = (options: Intl.DateTimeFormatOptions) => {
+      const format = new Intl.DateTimeFormat(locale, { timeZone: "UTC", ...options });
+      return (day: string) => format.format(new Date(`${day}T12:00:00Z`));
+    };
+    const pdf = await sheetPdf(sheet, paper, {
+      weekday: told({ weekday: "short" }),
+      day: told({ day: "numeric", month: "short" }),
+    });
+    return new Response(new Uint8Array(pdf), {
+      headers: {
+        "Content-Type": "application/pdf",
+        "Content-Disposition": `inline; filename="practice-${sheet.week.from}.pdf"`,
+        "Cache-Control": "private, no-store",
+      },
+    });
+  });

@@ -1,0 +1,27 @@
+import { redirect } from "react-router";
+import { TimesPage } from "~/features/plan/times-page";
+import { forStudent } from "~/server/access/guard";
+import { refused } from "~/server/boundary";
+import { chooseTimes, timesPage } from "~/server/cases/times";
+import { planWords, words } from "~/words";
+import type { Route } from "./+types/times";
+
+export const meta = ({ loaderData }: Route.MetaArgs) => [
+  { title: words.title(planWords.times.title(loaderData?.person.name ?? "")) },
+];
+
+export const loader = (asked: Route.LoaderArgs) =>
+  forStudent(asked, "practise", async ({ services, studioId, personId }) => {
+    return { studioId, ...(await timesPage(services, studioId, personId)) };
+  });
+
+export const action = (asked: Route.ActionArgs) =>
+  forStudent(asked, "practise", async ({ services, studioId, personId }) => {
+    const done = await chooseTimes(services, studioId, personId, await asked.request.formData());
+    if (!done.ok) return refused(done.error);
+    throw redirect(`/studio/${studioId}/students/${personId}/week`);
+  });
+
+export default function Times({ loaderData, actionData }: Route.ComponentProps) {
+  return <TimesPage {...loaderData} refused={actionData} />;
+}

@@ -1,0 +1,116 @@
+import type { AssignmentItem } from "~/core/week";
+import type { Day } from "~/core/units";
+import type { Assignment, Passage } from "~/db/queries";
+import { minutesOfItem, type Happened } from "../plan/week-plan";
+import { stateOf } from "./passage-line";
+
+const MOST_FLAWED_BARS = 3;
+/** What a week gains when nothing is known: a twentieth. */
+const USUAL_GAIN = 1.05;
+
+/** What came of one item between two lessons; every figure from the log. */
+export interface ReviewedItem extends AssignmentItem {
+  readonly days: number;
+  readonly done: number;
+  readonly tempo: { readonly from: number; readonly to: number } | undefined;
+  readonly clean: { readonly clean: number; readonly plays: number } | undefined;
+  readonly flawedBars: readonly { readonly bar: number; readonly flawed: number }[];
+  readonly notes: readonly string[];
+  /** What its record suggests. */
+  readonly suggested: "finished" | "carried";
+  /** The item as it would go on, with its next numbers; undefined when its passage was put away. */
+  readonly next: AssignmentItem | undefined;
+}
+
+interface Inputs {
+  readonly week: Assignment;
+  readonly happened: Happened;
+  readonly passages: readonly Passage[];
+  readonly flaws: readonly {
+    readonly pieceId: string;
+    readonly bars: readonly { readonly bar: number; readonly flawed: number }[];
+  }[];
+  readonly today: Day;
+}
+
+/** First start and best tempo of a passage over some days. */
+function tempoOf(rows: Happened["played"]) {
+  const first = rows[0];
+  if (!first) return undefined;
+  const best = rows.map(({ reached, end_tempo }) => reached ?? end_tempo);
+  return { from: first.first_tempo, to: Math.max(...best) };
+}
+
+function reviewed(item: AssignmentItem, inputs: Inputs): ReviewedItem {
+  const { week, happened, passages, flaws } = inputs;
+  const byDay = [...minutesOfItem(item, happened)].filter(([day]) => day >= week.from_day);
+  const passage = passages.find(({ id }) => id === item.passageId);
+  const rows = happened.played.filter(
+    ({ passage_id, day }) => passage_id === item.passageId && day >= week.from_day,
+  );
+  const sum = (of: (row: (typeof rows)[number]) => number) =>
+    rows.reduce((total, row) => total + of(row), 0);
+  const within = flaws
+    .find(({ pieceId }) => pieceId === passage?.pieceId)
+    ?.bars.filter(({ bar }) => passage && bar >= passage.fromBar && bar <= passage.toBar);
+  const sessions = happened.sessions.filter(
+    ({ day, passages: played }) =>
+      day >= week.from_day && item.passageId !== null && played.includes(item.passageId),
+  );
+  const safe = passage !== undefined && stateOf(passage) === "safe";
+  return {
+    ...item,
+    days: byDay.length,
+    done: Math.round(byDay.reduce((total, [, minutes]) => total + minutes, 0)),
+    tempo: tempoOf(rows),
+    clean: rows.length > 0 ? { clean: sum((r) => r.clean), plays: sum((r) => r.plays) } : undefined,
+    flawedBars: (within ?? []).toSorted((a, b) => b.flawed - a.flawed).slice(0, MOST_FLAWED_BARS),
+    notes: sessions.flatMap(({ notes }) => notes),
+    suggested: safe || (item.passageId !== null && !passage) ? "finished" : "carried",
+    next: item.passageId !== null && !passage ? undefined : nextItem(item, passage, rows),
+  };
+}
+
+/** Last week item by item, with what was said and asked along the way. */
+export function reviewItems(inputs: Inputs) {
+  const { week, happened } = inputs;
+  const sessions = happened.sessions.filter(({ day }) => day >= week.from_day);
+  const ratings = new Map<string, { yes: number; partly: number; no: number }>();
+  for (const { ratings: given } of sessions) {
+    for (const [what, answer] of Object.entries(given)) {
+      const tally = ratings.get(what) ?? { yes: 0, partly: 0, no: 0 };
+      if (answer === "yes" || answer === "partly" || answer === "no") tally[answer]++;
+      ratings.set(what, tally);
+    }
+  }
+  return {
+    items: week.text.items.map((item) => reviewed(item, inputs)),
+    questions: sessions.flatMap(({ day, questions }) => questions.map((text) => ({ day, text }))),
+    feelings: sessions.flatMap(({ day, feeling, ended }) => {
+      const felt = ended === "pain" ? "painful" : feeling;
+      return felt && felt !== "fine" ? [{ day, feeling: felt }] : [];
+    }),
+    ratings: [...ratings].map(([what, tally]) => ({ what, ...tally })),
+  };
+}
+
+/** The tempo to aim at next: as much again as the week gained, or a twentieth, up to the target. */
+function nextGoalTempo(passage: Passage, tempo: ReturnType<typeof tempoOf>): number | null {
+  const target = passage.ladder?.target;
+  if (target === undefined) return null;
+  const now = tempo?.to ?? passage.reachedTempo ?? passage.ladder?.start ?? target;
+  const gained = tempo ? tempo.to - tempo.from : 0;
+  return Math.min(target, Math.round(Math.max(now + gained, now * USUAL_GAIN)));
+}
+
+const nextItem = (
+  item: AssignmentItem,
+  passage: Passage | undefined,
+  rows: Happened["played"],
+): AssignmentItem => ({
+  ...item,
+  goalTempo: passage ? nextGoalTempo(passage, tempoOf(rows)) : item.goalTempo,
+  keptLadderId: null,
+  origin: "carried",
+  decision: "open",
+});

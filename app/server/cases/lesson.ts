@@ -1,0 +1,327 @@
+import * as v from "valibot";
+import type { Ladder } from "~/core/ladder";
+import { assignmentSchema, nextGoal, type AssignmentItem, type AssignmentText } from "~/core/week";
+import { err, ok, sentences, type Result } from "~/core/result";
+import { addDays, daysBetween, type Day } from "~/core/units";
+import type { Queries } from "~/db/client";
+import {
+  assignmentsOf,
+  draftOf,
+  endWeeksBefore,
+  flawsByBar,
+  insertDraft,
+  insertLadder,
+  keptLadders,
+  markSet,
+  passagesOfPerson,
+  saveDraft,
+  setPassageState,
+  studentById,
+  studioById,
+  writeDecisions,
+  type Assignment,
+  type Passage,
+} from "~/db/queries";
+import { todayIn, type Services } from "../services";
+import {
+  daysWithMinutes,
+  minutesOfDays,
+  readFrom,
+  whatHappened,
+  type Happened,
+} from "../plan/week-plan";
+import { ladderForPassage } from "./ladder-from-library";
+import { passageLine } from "./passage-line";
+import { reviewItems } from "./lesson-review";
+import { studentWeek } from "./student-week";
+
+const USUAL_DAYS = 7;
+const LONGEST_WEEK = 28;
+const FIRST_GOAL_DAYS = 5;
+const FIRST_GOAL_SHARE = 0.7;
+
+/** The next lesson after a day: the weekday of the lessons, or a week on. */
+function nextLesson(from: Day, weekday: number | undefined): Day {
+  if (weekday === undefined) return addDays(from, USUAL_DAYS);
+  for (let n = 1; n <= 7; n++) {
+    const day = addDays(from, n);
+    if ((new Date(`${day}T12:00:00Z`).getUTCDay() + 6) % 7 === weekday) return day;
+  }
+  return addDays(from, USUAL_DAYS);
+}
+
+interface LastWeek {
+  readonly week: Assignment;
+  readonly happened: Happened;
+  readonly review: ReturnType<typeof reviewItems>;
+}
+
+/** What the week came to, in minutes and days. */
+function weekDone({ week, happened }: LastWeek) {
+  const byDay = [...minutesOfDays(happened)].filter(
+    ([day]) => day >= week.from_day && day < week.until_day,
+  );
+  const minutes = byDay.reduce((sum, [, each]) => sum + each, 0);
+  return { minutes: Math.round(minutes), days: byDay.length };
+}
+
+/** Next week as it is suggested: what goes on, with its next numbers, and a goal raised by rule. */
+function suggestion(last: LastWeek | undefined, available: { minutes: number; days: number }) {
+  if (!last) {
+    const minutes = Math.round((available.minutes * FIRST_GOAL_SHARE) / 5) * 5;
+    const goal = { minutes, days: Math.min(FIRST_GOAL_DAYS, available.days) };
+    return { text: { items: [], word: "", goal }, move: undefined };
+  }
+  const items = last.review.items.flatMap(({ suggested, next }) =>
+    suggested === "carried" && next ? next : [],
+  );
+  const { move, ...goal } = nextGoal(last.week.text.goal, weekDone(last), available);
+  return { text: { items, word: "", goal }, move };
+}
+
+/** The lesson: last week item by item, and next week as it is being put together. */
+export async function lessonPage(services: Services, studioId: string, personId: string) {
+  const { db } = services;
+  const studio = await studioById(db, studioId);
+  const today = todayIn(services, studio);
+  const [person, passages, weeks, draft, kept] = await Promise.all([
+    studentById(db, studioId, personId),
+    passagesOfPerson(db, studioId, personId),
+    assignmentsOf(db, studioId, personId, 1),
+    draftOf(db, studioId, personId),
+    keptLadders(db, studioId),
+  ]);
+  const last = weeks[0];
+  const happened = last && (await whatHappened(db, studioId, personId, readFrom(last), today));
+  const flaws = last
+    ? await Promise.all(
+        [...new Set(passages.map(({ pieceId }) => pieceId))].map(async (pieceId) => ({
+          pieceId,
+          bars: await flawsByBar(db, studioId, personId, pieceId, last.from_day),
+        })),
+      )
+    : [];
+  const until = nextLesson(today, person.times.lesson?.weekday);
+  const week = daysWithMinutes(today, until, person.times.windows);
+  const available = {
+    minutes: week.reduce((sum, { minutes }) => sum + minutes, 0),
+    days: week.filter(({ minutes }) => minutes > 0).length,
+  };
+  const past = last &&
+    happened && {
+      week: last,
+      happened,
+      review: reviewItems({ week: last, happened, passages, flaws, today }),
+    };
+  const { text, move } = suggestion(past, available);
+  return {
+    today,
+    person: { id: person.id, name: person.name, instrument: person.instrument },
+    windows: person.times.windows,
+    timesSaid: person.times.windows.length > 0,
+    last: past && {
+      id: past.week.id,
+      from: past.week.from_day,
+      until: past.week.until_day,
+      goal: past.week.text.goal,
+      done: weekDone(past),
+      ...past.review,
+    },
+    goalMove: move,
+    draft: {
+      version: draft?.version ?? 0,
+      from: draft && draft.from_day > today ? draft.from_day : today,
+      until: draft && draft.until_day > today ? draft.until_day : until,
+      text: draft?.text ?? text,
+      kept: draft !== undefined,
+    },
+    passages: passages.map((each) => passageLine(each, today)),
+    ladders: kept.map(({ id, name }) => ({ id, name })),
+  };
+}
+
+const day = v.pipe(v.string(), v.isoDate("A date is written as 2026-11-30."));
+
+const decisionsSchema = v.record(
+  v.pipe(v.string(), v.uuid()),
+  v.picklist(["open", "finished", "carried", "changed"]),
+);
+
+const sentSchema = v.object({
+  version: v.pipe(v.number(), v.integer(), v.minValue(0)),
+  from: day,
+  until: day,
+  text: assignmentSchema,
+  decisions: decisionsSchema,
+});
+
+const lessonFormSchema = v.object({
+  act: v.picklist(["preview", "keep", "set"]),
+  week: v.pipe(v.string(), v.parseJson(undefined, "The week can't be read."), sentSchema),
+});
+type Sent = v.InferOutput<typeof sentSchema>;
+
+/** Why a week was not written; what was typed stays on the page. */
+export interface NotWritten {
+  readonly errors: Readonly<Record<string, string>>;
+  /** What somebody else has written meanwhile. */
+  readonly theirs?: { readonly version: number; readonly text: AssignmentText };
+}
+
+function impossible({ from, until }: Sent, today: Day): Record<string, string> | undefined {
+  if (from < today) return { from: "This lesson lies in the past. A week begins today or later." };
+  if (until <= from) return { until: "The next lesson comes after this one." };
+  if (daysBetween(from, until) > LONGEST_WEEK) return { until: "At most four weeks at once." };
+  return undefined;
+}
+
+/** What the page sends: errors by dotted path, as "text.items.2.title". */
+export function readLesson(form: FormData, today: Day) {
+  const read = v.safeParse(lessonFormSchema, {
+    act: form.get("act"),
+    week: form.get("week") ?? undefined,
+  });
+  if (!read.success) {
+    const found = sentences(read.issues);
+    const errors = Object.fromEntries(
+      Object.entries(found).map(([path, sentence]) => [path.replace(/^week\./, ""), sentence]),
+    );
+    return err<NotWritten>({ errors });
+  }
+  const errors = impossible(read.output.week, today);
+  return errors ? err<NotWritten>({ errors }) : ok(read.output);
+}
+
+const NOT_THEIRS = "An item names a passage that isn't this student's any more.";
+
+function foreign(items: readonly AssignmentItem[], passages: readonly Passage[]) {
+  const index = items.findIndex(
+    ({ passageId }) => passageId !== null && !passages.some(({ id }) => id === passageId),
+  );
+  return index < 0 ? undefined : { [`text.items.${index}.title`]: NOT_THEIRS };
+}
+
+/** The week laid out as it would be, before anything is set. */
+export async function previewWeek(
+  services: Services,
+  studioId: string,
+  personId: string,
+  sent: Sent,
+) {
+  const { db } = services;
+  const today = todayIn(services, await studioById(db, studioId));
+  const [person, passages] = await Promise.all([
+    studentById(db, studioId, personId),
+    passagesOfPerson(db, studioId, personId),
+  ]);
+  const week = { from_day: sent.from, until_day: sent.until, text: sent.text };
+  const happened = await whatHappened(db, studioId, personId, readFrom(week), today);
+  return studentWeek({ week, times: person.times, passages, happened, today });
+}
+
+/** Writes the draft over the version that was read, or tells what somebody else has written. */
+async function keepDraft(
+  { newId, now }: Services,
+  tx: Queries,
+  studioId: string,
+  personId: string,
+  { version, from, until, text }: Sent,
+): Promise<Result<{ id: string; version: number }, NotWritten>> {
+  const draft = await draftOf(tx, studioId, personId);
+  const at = new Date(now());
+  if (!draft && version === 0) {
+    const id = newId();
+    await insertDraft(tx, studioId, { id, personId, from, until, text, at });
+    return ok({ id, version: 1 });
+  }
+  const written =
+    draft?.version === version &&
+    (await saveDraft(tx, studioId, { id: draft.id, version, from, until, text, at })) === 1;
+  if (draft && written) return ok({ id: draft.id, version: version + 1 });
+  const theirs = draft && { version: draft.version, text: draft.text };
+  return err({
+    errors: {
+      form: theirs
+        ? "Somebody else has changed this week since you opened it. Nothing of yours is lost: keep yours, or look at theirs."
+        : "Somebody else has set this week already. Nothing of yours is lost: keep yours as a new one, or look at theirs.",
+    },
+    theirs: theirs ?? { version: 0, text: { items: [], word: "", goal: { minutes: 0, days: 0 } } },
+  });
+}
+
+/** Keeps the draft; the student sees nothing of it yet. */
+export const keepWeek = (services: Services, studioId: string, personId: string, sent: Sent) =>
+  services.db.transaction(async (tx) => {
+    await studentById(tx, studioId, personId);
+    const errors = foreign(sent.text.items, await passagesOfPerson(tx, studioId, personId));
+    return errors ? err<NotWritten>({ errors }) : keepDraft(services, tx, studioId, personId, sent);
+  });
+
+/** Writes what was said of last week's items; a finished passage is safe from now on. */
+async function decide(
+  tx: Queries,
+  studioId: string,
+  last: Assignment | undefined,
+  decisions: Sent["decisions"],
+): Promise<void> {
+  if (!last) return;
+  const items = last.text.items.map((item) => ({
+    ...item,
+    decision: decisions[item.id] ?? item.decision,
+  }));
+  await writeDecisions(tx, studioId, last.id, { ...last.text, items });
+  for (const { passageId, decision } of items) {
+    if (passageId && decision === "finished") {
+      await setPassageState(tx, studioId, passageId, "safe");
+    }
+  }
+}
+
+interface GivenLadder {
+  readonly passageId: string;
+  readonly ladder: Ladder;
+}
+
+/** The library's ladders as the items give them to passages, each fitted to its passage. */
+function laddersGiven(
+  items: readonly AssignmentItem[],
+  passages: readonly Passage[],
+  kept: Awaited<ReturnType<typeof keptLadders>>,
+  today: Day,
+): Result<GivenLadder[], NotWritten> {
+  const given: GivenLadder[] = [];
+  for (const [index, { passageId, keptLadderId }] of items.entries()) {
+    const passage = passages.find(({ id }) => id === passageId);
+    const ladder = kept.find(({ id }) => id === keptLadderId)?.ladder;
+    if (!passage || !ladder) continue;
+    const fitted = ladderForPassage(ladder, passage, today);
+    if (!fitted.ok) return err({ errors: { [`text.items.${index}.title`]: fitted.error } });
+    given.push({ passageId: passage.id, ladder: fitted.value });
+  }
+  return ok(given);
+}
+
+/** Sets the week: last week ends, its items are decided, ladders of the library are given out. */
+export const setWeek = (services: Services, studioId: string, personId: string, sent: Sent) =>
+  services.db.transaction(async (tx): Promise<Result<{ id: string }, NotWritten>> => {
+    const today = todayIn(services, await studioById(tx, studioId));
+    await studentById(tx, studioId, personId);
+    const passages = await passagesOfPerson(tx, studioId, personId);
+    if (sent.text.items.length === 0) {
+      return err({ errors: { form: "A week has at least one item." } });
+    }
+    const errors = foreign(sent.text.items, passages);
+    if (errors) return err({ errors });
+    const given = laddersGiven(sent.text.items, passages, await keptLadders(tx, studioId), today);
+    if (!given.ok) return given;
+    const [last] = await assignmentsOf(tx, studioId, personId, 1);
+    const kept = await keepDraft(services, tx, studioId, personId, sent);
+    if (!kept.ok) return kept;
+    for (const { passageId, ladder } of given.value) {
+      await insertLadder(tx, studioId, passageId, services.newId(), ladder);
+    }
+    await decide(tx, studioId, last, sent.decisions);
+    await endWeeksBefore(tx, studioId, personId, sent.from);
+    await markSet(tx, studioId, kept.value.id, new Date(services.now()));
+    return ok({ id: kept.value.id });
+  });

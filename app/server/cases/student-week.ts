@@ -1,0 +1,148 @@
+import { nestedGoals, windowsOn, type AssignmentItem, type LayoutNote } from "~/core/week";
+import { addDays, type BeatUnit, type Day } from "~/core/units";
+import {
+  assignmentById,
+  assignmentsOf,
+  memoryOf,
+  passagesOfPerson,
+  studentById,
+  studioById,
+  type Assignment,
+  type Passage,
+} from "~/db/queries";
+import { memoryLine } from "./memory";
+import { todayIn, type Services } from "../services";
+import {
+  daysOf,
+  keyFor,
+  minutesOfDays,
+  minutesOfItem,
+  planWeek,
+  readFrom,
+  whatHappened,
+  type Happened,
+} from "../plan/week-plan";
+import { stateOf } from "./passage-line";
+import { weekOn } from "./today";
+
+const WEEKS_LISTED = 60;
+
+export interface WeekItem extends AssignmentItem {
+  readonly bars: { readonly from: number; readonly to: number } | null;
+  readonly beatUnit: BeatUnit | null;
+  readonly key: string | undefined;
+  /** Minutes by day on which it was practised. */
+  readonly done: readonly { readonly day: Day; readonly minutes: number }[];
+}
+
+export interface WeekDay {
+  readonly day: Day;
+  /** Minutes that there are. */
+  readonly minutes: number;
+  readonly times: readonly { readonly from: string; readonly minutes: number }[];
+  readonly asked: readonly { readonly itemId: string; readonly minutes: number }[];
+  readonly played: number;
+}
+
+export interface StudentWeek {
+  readonly id: string | null;
+  readonly from: Day;
+  readonly until: Day;
+  readonly text: Assignment["text"];
+  readonly items: readonly WeekItem[];
+  readonly days: readonly WeekDay[];
+  readonly notes: readonly LayoutNote[];
+  readonly played: { readonly minutes: number; readonly days: number };
+}
+
+interface WeekInputs {
+  readonly week: Pick<Assignment, "from_day" | "until_day" | "text"> & { readonly id?: string };
+  readonly times: { readonly windows: Parameters<typeof windowsOn>[0] };
+  readonly passages: readonly Passage[];
+  readonly happened: Happened;
+  readonly today: Day;
+}
+
+/** A week as it is laid out from today on, with what has happened in it. */
+export function studentWeek({ week, times, passages, happened, today }: WeekInputs): StudentWeek {
+  const { from_day: from, until_day: until, text } = week;
+  const { windows } = times;
+  const raw = new Set(passages.filter((each) => stateOf(each) === "raw").map(({ id }) => id));
+  const layout = planWeek({ week, windows, happened, raw, today });
+  const byDay = minutesOfDays(happened);
+  const laid = new Map(layout.days.map((each) => [each.day, each]));
+  const days = daysOf(from, until).map((day): WeekDay => {
+    const ahead = laid.get(day);
+    const there = windowsOn(windows, day);
+    return {
+      day,
+      minutes: ahead?.minutes ?? there.reduce((sum, { minutes }) => sum + minutes, 0),
+      times: there.map(({ from: at, minutes }) => ({ from: at, minutes })),
+      asked: ahead?.items ?? [],
+      played: byDay.get(day) ?? 0,
+    };
+  });
+  const items = text.items.map((item): WeekItem => {
+    const passage = passages.find(({ id }) => id === item.passageId);
+    const done = [...minutesOfItem(item, happened)].map(([day, minutes]) => ({ day, minutes }));
+    return {
+      ...item,
+      bars: passage ? { from: passage.fromBar, to: passage.toBar } : null,
+      beatUnit: passage?.piece.markUnit ?? null,
+      key: keyFor(item, from, today < from ? from : today),
+      done: done.filter(({ day }) => day >= from && day < until),
+    };
+  });
+  return {
+    id: week.id ?? null,
+    from,
+    until,
+    text,
+    items,
+    days,
+    notes: layout.notes,
+    played: {
+      minutes: days.reduce((sum, { played }) => sum + played, 0),
+      days: days.filter(({ played }) => played > 0).length,
+    },
+  };
+}
+
+/** The student's own week: what is asked on which day, what was done, goals, and learning by heart. */
+export async function weekPage(
+  services: Services,
+  studioId: string,
+  personId: string,
+  weekId?: string,
+) {
+  const { db } = services;
+  const studio = await studioById(db, studioId);
+  const today = todayIn(services, studio);
+  const [person, passages, weeks, memory] = await Promise.all([
+    studentById(db, studioId, personId),
+    passagesOfPerson(db, studioId, personId),
+    assignmentsOf(db, studioId, personId, WEEKS_LISTED),
+    memoryOf(db, studioId, personId),
+  ]);
+  const chosen = weekId ? await assignmentById(db, studioId, weekId) : undefined;
+  const mine = chosen?.person_id === personId && chosen.set_at !== null ? chosen : undefined;
+  // A week that begins tomorrow may be looked at today.
+  const week = mine ?? weekOn(weeks, today) ?? weeks.find(({ from_day }) => from_day > today);
+  const happened =
+    week &&
+    (await whatHappened(db, studioId, personId, readFrom(week), addDays(week.until_day, -1)));
+  const { times } = person;
+  return {
+    today,
+    person: { id: person.id, name: person.name, instrument: person.instrument },
+    room: studio.name,
+    timesSaid: times.windows.length > 0,
+    lesson: times.lesson,
+    concert: studio.concert_on ? { name: studio.concert_name, day: studio.concert_on } : undefined,
+    week: week && happened && studentWeek({ week, times, passages, happened, today }),
+    goals: week && nestedGoals(week.text.goal, today, studio.concert_on ?? undefined),
+    memory: memory.map((each) => memoryLine(each, today)),
+    weeks: weeks.map(({ id, from_day, until_day }) => ({ id, from: from_day, until: until_day })),
+    passages,
+  };
+}
