@@ -77,7 +77,7 @@ export class DemoLessons {
         id: services.newId(),
         kind: technique ? "technique" : "piece",
         passageId: passage.id,
-        title: passage.name ? `${passage.title}, ${passage.name}` : passage.title,
+        title: `${passage.title}, ${passage.name || `bars ${passage.fromBar}–${passage.toBar}`}`,
         focus: passage.focus,
         often,
         minutes: Math.max(4, passage.minutes ?? 8),

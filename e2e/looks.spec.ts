@@ -2,7 +2,7 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, test as base, type Page } from "@playwright/test";
 import { listen } from "./support/fixtures";
 import { FidusServer, throwAwayDirectory } from "./support/server";
-import { views } from "./support/views";
+import { comesIn, views } from "./support/views";
 
 const test = base.extend<object, { demo: FidusServer }>({
   demo: [
@@ -24,19 +24,23 @@ const sideways = (page: Page) =>
   page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 
 test("the week says at a glance who needs a look, and why", async ({ page, demo }) => {
-  await page.goto(demo.address);
+  await comesIn(page, demo.address, "Odile Marrack");
   const line = (name: string) => page.getByRole("listitem").filter({ hasText: name });
   await expect(line("Yusuf Arden")).toContainText("Stopped for pain 2 days ago.");
   await expect(line("Petra Haldane")).toContainText(/Silent for \d+ days/);
   await expect(line("Bram Oyelaran")).toContainText(/The descent|bars 13–16/);
   await expect(page.getByText("The Lantern Concert in 24 days")).toBeVisible();
-  const names = await page.locator("main li a").allTextContents();
+  await expect(line("Ines Calloway")).toContainText("Lesson today, 15:30");
+  await expect(line("Ines Calloway")).toContainText("Asks: May I bring out the tenor");
+  const names = await page.locator("main li").allTextContents();
   expect(names).toHaveLength(6);
-  expect(names.indexOf("Ines Calloway")).toBeGreaterThan(names.indexOf("Petra Haldane"));
+  // Today's lesson comes first, then whoever needs a look.
+  expect(names[0]).toContain("Ines Calloway");
+  expect(names.at(-1)).toContain("Tobi Wren");
 });
 
 test("dark stays dark after a reload, without a flash of light", async ({ page, demo }) => {
-  await page.goto(demo.address);
+  await comesIn(page, demo.address, "Odile Marrack");
   await page.getByRole("button", { name: "Dark" }).click();
   await page.reload({ waitUntil: "commit" });
   await page.locator("main").waitFor();

@@ -1,7 +1,7 @@
 import { test, type Page } from "@playwright/test";
 import { Player } from "./support/player";
 import { FidusServer, throwAwayDirectory } from "./support/server";
-import { views } from "./support/views";
+import { comesIn, views } from "./support/views";
 
 const FOLDER = "docs/screenshots";
 const DESK = { width: 1280, height: 800 };
@@ -33,12 +33,14 @@ async function shootTheStand(page: Page, open: (page: Page) => Promise<void>): P
 
 /** Links of a chain at the stand, while one of them is played. */
 async function shootAChain(page: Page, address: string): Promise<void> {
-  await page.goto(address);
-  await page.getByRole("link", { name: "Petra Haldane" }).click();
-  await page.getByRole("link", { name: "Today's practice", exact: true }).first().click();
+  await comesIn(page, address, "Petra Haldane");
   await page.waitForURL(/\/today$/);
   await page.waitForLoadState("networkidle");
-  await page.getByRole("checkbox").first().uncheck();
+  const others = page.locator("[data-passage]", { hasNotText: "Bars 1–4" });
+  await others
+    .getByRole("button", { name: /^Leave out/ })
+    .first()
+    .click();
   const player = new Player(page);
   await player.goesToTheStand();
   await player.starts();

@@ -138,6 +138,7 @@ export const planWords = {
     flaws: (bars: readonly { bar: number; flawed: number }[]) =>
       `flaws in ${bars.map(({ bar, flawed }) => `bar ${bar} (${flawed})`).join(", ")}`,
     questions: "Questions",
+    notes: "Notes",
     felt: (feeling: Feeling, when: string) =>
       feeling === "painful" ? `Something hurt ${when}.` : `It ended ${feeling} ${when}.`,
     decide: (title: string) => `What becomes of ${title}`,

@@ -8,10 +8,45 @@ export class Player {
 
   constructor(readonly page: Page) {}
 
-  async goesToTheStand(): Promise<void> {
+  /** Opens the session as it is shown, with everything that belongs to it. */
+  async startsTheSession(): Promise<void> {
     await this.page.getByRole("button", { name: /^Start/ }).click();
     await this.page.waitForURL(/\/stand$/);
     this.plays = 0;
+  }
+
+  /** Opens a session of the passages alone, by the form that the page sends. */
+  async goesToTheStand(): Promise<void> {
+    const { page } = this;
+    await page.waitForURL(/\/today$/);
+    await page.locator("[data-passage]").first().waitFor();
+    const ids = await page
+      .locator("[data-passage]")
+      .evaluateAll((nodes) => nodes.map((node) => node.getAttribute("data-passage")));
+    const parts = ids.map((passageId) => ({ kind: "practising", minutes: 10, passageId }));
+    const url = page.url();
+    const verdict = page.locator("input[name=noVerdict]");
+    const answer = await page.request.post(url, {
+      form: { parts: JSON.stringify(parts), noVerdict: await verdict.inputValue() },
+      headers: { origin: new URL(url).origin },
+      maxRedirects: 0,
+    });
+    expect(answer.status(), await answer.text()).toBe(302);
+    await page.goto(new URL(answer.headers().location!, url).href);
+    this.plays = 0;
+  }
+
+  /** Through tasks without a click, until a passage is on. */
+  async doesTheTasks(): Promise<void> {
+    const task = this.page.locator("[data-task]");
+    const main = this.page.locator("main[data-part]");
+    await this.page.getByRole("button", { name: "Begin" }).click();
+    while ((await task.count()) > 0) {
+      const part = await main.getAttribute("data-part");
+      await task.getByRole("button", { name: /^Done/ }).click();
+      if ((await main.count()) === 0) return;
+      await expect(main).not.toHaveAttribute("data-part", part!);
+    }
   }
 
   async starts(): Promise<void> {

@@ -10,6 +10,11 @@ export interface LadderNumbers {
   readonly hidden?: boolean;
 }
 
+export const PASSWORD = "low water at noon";
+
+/** A sign-in name that nobody on this server has. */
+export const newName = (): string => `odile-${crypto.randomUUID().slice(0, 8)}`;
+
 /** A teacher at the desk, in verbs. */
 export class Teacher {
   constructor(
@@ -23,6 +28,8 @@ export class Teacher {
     await page.getByLabel("Name of the room").fill(room);
     await page.getByLabel("Your name").fill("Odile");
     await page.getByLabel("Student's name").fill(student);
+    await page.getByLabel("Name to sign in with").fill(newName());
+    await page.getByLabel("Password").fill(PASSWORD);
     await page.getByRole("button", { name: "Open the room" }).click();
     await page.waitForURL(/pieces\/new/);
   }
@@ -100,7 +107,8 @@ export class Teacher {
    */
   async opensTheWorkshop([fromBar, toBar]: readonly [number, number] = [3, 4]): Promise<void> {
     const names = { room: "Weir Lane", teacher: "Odile", name: "Tomasz", instrument: "" };
-    const piece = await this.sends("/open", { ...names, timeZone: "Europe/London" });
+    const signIn = { signIn: newName(), password: PASSWORD };
+    const piece = await this.sends("/open", { ...names, ...signIn, timeZone: "Europe/London" });
     const bars = await this.sends(piece, {
       title: "The Ferry at Low Water",
       origin: "",

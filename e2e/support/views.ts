@@ -1,4 +1,5 @@
 import type { Page } from "@playwright/test";
+import { Player } from "./player";
 
 export interface View {
   /** Also the name of its picture in docs/screenshots. */
@@ -6,11 +7,21 @@ export interface View {
   readonly open: (page: Page, address: string) => Promise<void>;
 }
 
+/** Comes into the demo room as one of its people; a second time it changes nothing. */
+export async function comesIn(page: Page, address: string, name: string): Promise<void> {
+  await page.context().clearCookies();
+  await page.goto(`${address}/sign-in`);
+  await page.getByRole("button", { name }).click();
+  await page.waitForURL(/\/studio\//);
+}
+
+const teacher = (page: Page, address: string) => comesIn(page, address, "Odile Marrack");
+
 const student =
   (name: string, then: (page: Page) => Promise<void> = () => Promise.resolve()) =>
   async (page: Page, address: string) => {
-    await page.goto(address);
-    await page.getByRole("link", { name }).click();
+    await teacher(page, address);
+    await page.getByRole("link", { name, exact: true }).click();
     await page.waitForURL(/\/students\/[0-9a-f-]+$/);
     await then(page);
   };
@@ -26,7 +37,14 @@ const today = (name: string) =>
 
 /** The main views, each reached the way a person reaches it. */
 export const views: readonly View[] = [
-  { name: "week", open: async (page, address) => void (await page.goto(address)) },
+  { name: "week", open: teacher },
+  {
+    name: "sign-in",
+    open: async (page, address) => {
+      await page.context().clearCookies();
+      await page.goto(address);
+    },
+  },
   { name: "student", open: student("Ines Calloway") },
   {
     name: "piece",
@@ -56,7 +74,7 @@ export const views: readonly View[] = [
   {
     name: "library",
     open: async (page, address) => {
-      await page.goto(address);
+      await teacher(page, address);
       await follow(page, "Library", /\/library$/);
     },
   },
@@ -67,13 +85,54 @@ export const views: readonly View[] = [
       await page.locator(".recharts-surface").first().waitFor();
     }),
   },
-  { name: "today", open: today("Ines Calloway") },
+  {
+    name: "lesson",
+    open: student("Ines Calloway", async (page) => {
+      await follow(page, "Lesson", /\/lesson$/);
+      await page
+        .getByText(/of 45 min/)
+        .first()
+        .waitFor();
+    }),
+  },
+  {
+    name: "my-week",
+    open: async (page, address) => {
+      await comesIn(page, address, "Maud Ferrier");
+      await follow(page, "My week", /\/week$/);
+    },
+  },
+  {
+    name: "sheet",
+    open: student("Maud Ferrier", async (page) => {
+      await follow(page, "The week", /\/week$/);
+      await follow(page, "The printed sheet", /\/weeks\//);
+    }),
+  },
+  {
+    name: "access",
+    open: student("Tobi Wren", (page) => follow(page, "How they come in", /access$/)),
+  },
+  {
+    name: "times",
+    open: student("Maud Ferrier", async (page) => {
+      await follow(page, "The week", /\/week$/);
+      await follow(page, "When there is time", /\/times$/);
+    }),
+  },
+  {
+    name: "today",
+    open: async (page, address) => {
+      await comesIn(page, address, "Ines Calloway");
+      await page.waitForURL(/\/today$/);
+      await page.waitForLoadState("networkidle");
+    },
+  },
   {
     name: "stand",
     open: async (page, address) => {
       await today("Ines Calloway")(page, address);
-      await page.getByRole("button", { name: /^Start/ }).click();
-      await page.waitForURL(/\/stand$/);
+      await new Player(page).goesToTheStand();
       // Until this window holds the session, nothing can be pressed.
       await page.locator("button:enabled", { hasText: "Start" }).waitFor();
     },

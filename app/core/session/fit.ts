@@ -54,15 +54,27 @@ function hardestOf(chosen: readonly Chosen[]): Chosen | undefined {
   return worked.toSorted((a, b) => weightOf(b.candidate) - weightOf(a.candidate))[0];
 }
 
+/** The most of a session that one passage may take, unless more is asked: technique about a sixth. */
+const MOST_SHARE = { technique: 1 / 6, other: 1 / 3 } as const;
+
+function mostMinutes(kind: PassageKind, { minimum, maximum }: MinutesSpan, total: number): number {
+  const share = kind === "technique" ? MOST_SHARE.technique : MOST_SHARE.other;
+  return Math.min(maximum, Math.max(minimum, Math.ceil(total * share)));
+}
+
 /** What is wished for a passage: what was asked, else what its ladder costs, within the block's span. */
-function passageWish(shape: Shape, { candidate, reason }: Chosen, kind: PassageKind): Wish {
+function passageWish(
+  { shape, minutes: total }: Pick<FitRequest, "shape" | "minutes">,
+  { candidate, reason }: Chosen,
+  kind: PassageKind,
+): Wish {
   const place = placeOf(shape, kind);
   const slot = place.slot;
   const asked = reason.why === "asked" ? reason.minutes : undefined;
   // Forming passages are played daily with less: half of what the ladder costs in one go.
   const dose = candidate.state === "raw" ? candidate.costMinutes : candidate.costMinutes / 2;
   const minimum = Math.min(slot.span.minimum, asked ?? slot.span.minimum);
-  const maximum = Math.max(slot.span.maximum, asked ?? 0);
+  const maximum = Math.max(mostMinutes(kind, slot.span, total), asked ?? 0);
   const span = { minimum, maximum, ideal: 0 };
   return {
     id: candidate.passageId,
@@ -217,7 +229,7 @@ export function fitSession({
   const hardest = hardestOf(chosen);
   const passages = chosen.map((each) => {
     const first = each === hardest && shape.some((slot) => slot.kind === "hard");
-    return passageWish(shape, each, first ? "hard" : slotOf(each.candidate));
+    return passageWish({ shape, minutes }, each, first ? "hard" : slotOf(each.candidate));
   });
   const needed = passages.length > 0 ? taskWishes(shape) : taskWishes(shape).filter(needsNoPassage);
   const every = feeling === "fine" ? BREAK.every : BREAK.everyWhenTired;

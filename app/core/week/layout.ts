@@ -124,6 +124,9 @@ function shortenRests(bench: Bench, item: LayoutItem): LayoutNote[] {
         (a, b) =>
           Math.abs(daysBetween(from, a.day) - middle) - Math.abs(daysBetween(from, b.day) - middle),
       )[0];
+    // Days that are over can't be used any more; that they were missed is told elsewhere.
+    const between = bench.days.some(({ day }) => day > from && day < to);
+    if (!free && !between) return [];
     if (!free) return [{ kind: "rests", itemId: item.id, days: daysBetween(from, to) - 1, to }];
     place(bench, item, free.index);
   }

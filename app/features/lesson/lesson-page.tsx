@@ -263,16 +263,7 @@ function Review({ last, today, it }: { last: LastWeek; today: Day; it: Lesson })
         ))}
       </ul>
       <div className={styles.said}>
-        {last.questions.length > 0 && (
-          <div>
-            <h3>{lesson.questions}</h3>
-            {last.questions.map(({ day, text }, index) => (
-              <p key={index}>
-                <q>{text}</q> <span className={styles.soft}>{ago(day)}</span>
-              </p>
-            ))}
-          </div>
-        )}
+        <Told title={lesson.questions} lines={last.questions} ago={ago} />
         {last.feelings.length > 0 && (
           <div className={styles.felt}>
             {last.feelings.map(({ day, feeling }, index) => (
@@ -280,6 +271,7 @@ function Review({ last, today, it }: { last: LastWeek; today: Day; it: Lesson })
             ))}
           </div>
         )}
+        <Told title={lesson.notes} lines={last.notes} ago={ago} />
         {last.ratings.length > 0 && (
           <div>
             <h3>{planWords.ratings.title}</h3>
@@ -301,6 +293,27 @@ function Review({ last, today, it }: { last: LastWeek; today: Day; it: Lesson })
         )}
       </div>
     </>
+  );
+}
+
+interface ToldProps {
+  readonly title: string;
+  readonly lines: readonly { readonly day: Day; readonly text: string }[];
+  readonly ago: (day: Day) => string;
+}
+
+/** What the student wrote, each line with its day. */
+function Told({ title, lines, ago }: ToldProps) {
+  if (lines.length === 0) return null;
+  return (
+    <div>
+      <h3>{title}</h3>
+      {lines.map(({ day, text }, index) => (
+        <p key={index}>
+          <q>{text}</q> <span className={styles.soft}>{ago(day)}</span>
+        </p>
+      ))}
+    </div>
   );
 }
 

@@ -9,7 +9,6 @@ export interface Reviewed extends AssignmentItem {
   readonly tempo: { readonly from: number; readonly to: number } | undefined;
   readonly clean: { readonly clean: number; readonly plays: number } | undefined;
   readonly flawedBars: readonly { readonly bar: number; readonly flawed: number }[];
-  readonly notes: readonly string[];
   readonly suggested: "finished" | "carried";
   readonly next: AssignmentItem | undefined;
 }
@@ -21,6 +20,7 @@ export interface LastWeek {
   readonly goal: WeekGoal;
   readonly done: { readonly minutes: number; readonly days: number };
   readonly items: readonly Reviewed[];
+  readonly notes: readonly { readonly day: Day; readonly text: string }[];
   readonly questions: readonly { readonly day: Day; readonly text: string }[];
   readonly feelings: readonly { readonly day: Day; readonly feeling: Feeling }[];
   readonly ratings: readonly {

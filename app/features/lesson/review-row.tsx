@@ -36,11 +36,6 @@ export function ReviewRow({ item, decision, onDecide }: ReviewRowProps) {
           {words.capital(lesson.happened(item.days, item.done))}
         </span>
         <span className={styles.soft}>{facts.join(" · ")}</span>
-        {item.notes.map((note, index) => (
-          <q key={index} className={styles.quote}>
-            {note}
-          </q>
-        ))}
       </div>
       <ToggleButtonGroup
         exclusive

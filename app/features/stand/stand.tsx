@@ -95,6 +95,8 @@ function OpenStand({
   };
   const usable = held && view.ready && !ended;
   const act = (action: () => unknown) => () => void (usable && action());
+  /** For what has no meaning during a task. */
+  const atBlock = (action: () => unknown) => act(() => taskNow(state) === undefined && action());
   const toggle = act(() => (running ? runner?.pause() : runner?.start()));
   const forward = act(() => runner?.forward());
   const back = act(() => runner?.back());
@@ -108,16 +110,16 @@ function OpenStand({
       " ": toggle,
       u: undo,
       Backspace: undo,
-      ArrowUp: act(() => runner?.nudge(1)),
-      ArrowDown: act(() => runner?.nudge(-1)),
+      ArrowUp: atBlock(() => runner?.nudge(1)),
+      ArrowDown: atBlock(() => runner?.nudge(-1)),
       ".": (event) => runner?.tap(event.timeStamp),
-      g: act(() => runner?.ease()),
-      m: act(() => openTap()),
-      r: act(() => runner?.repeat()),
-      s: act(() => runner?.skip()),
-      t: act(() => runner?.takeRest(REST_SECONDS)),
+      g: atBlock(() => runner?.ease()),
+      m: atBlock(() => openTap()),
+      r: atBlock(() => runner?.repeat()),
+      s: atBlock(() => runner?.skip()),
+      t: atBlock(() => runner?.takeRest(REST_SECONDS)),
       n: () => setSheet("note"),
-      e: act(() => runner?.endWell()),
+      e: atBlock(() => runner?.endWell()),
       h: act(() => runner?.hurts()),
       "?": () => setSheet("help"),
     },

@@ -12,7 +12,7 @@ import {
   Snail,
   Undo2,
 } from "lucide-react";
-import { lastUndoable } from "~/core/session";
+import { lastUndoable, taskNow } from "~/core/session";
 import { words } from "~/words";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
@@ -32,6 +32,8 @@ const SIZE = 20;
 /** Always at hand, never in the way. */
 export function Tools({ view, runner, usable, restSeconds, onNote, onTap }: ToolsProps) {
   const { stand } = words;
+  // During a task there is no tempo to change and no rung to repeat.
+  const task = taskNow(view.state) !== undefined && view.state.endingWell === undefined;
   const nothingToUndo = lastUndoable(view.events) === undefined;
   const tools = [
     {
@@ -39,6 +41,7 @@ export function Tools({ view, runner, usable, restSeconds, onNote, onTap }: Tool
       icon: <Undo2 size={SIZE} />,
       act: () => runner?.undo(),
       off: nothingToUndo,
+      always: true,
     },
     { label: stand.slower, icon: <Minus size={SIZE} />, act: () => runner?.nudge(-1) },
     { label: stand.faster, icon: <Plus size={SIZE} />, act: () => runner?.nudge(1) },
@@ -46,31 +49,35 @@ export function Tools({ view, runner, usable, restSeconds, onNote, onTap }: Tool
     { label: stand.repeat, icon: <RotateCcw size={SIZE} />, act: () => runner?.repeat() },
     { label: stand.skip, icon: <ChevronsRight size={SIZE} />, act: () => runner?.skip() },
     { label: stand.rest, icon: <Coffee size={SIZE} />, act: () => runner?.takeRest(restSeconds) },
-    { label: stand.note, icon: <NotebookPen size={SIZE} />, act: onNote },
+    { label: stand.note, icon: <NotebookPen size={SIZE} />, act: onNote, always: true },
     { label: stand.endWell, icon: <Snail size={SIZE} />, act: () => runner?.endWell() },
   ];
   const paused = view.transport === "stopped" || view.transport === "asking";
   return (
     <nav className={styles.tools} aria-label={stand.more}>
-      {tools.map(({ label, icon, act, off }) => (
+      {tools
+        .filter(({ always }) => always || !task)
+        .map(({ label, icon, act, off }) => (
+          <Button
+            key={label}
+            color="inherit"
+            startIcon={icon}
+            disabled={!usable || off === true}
+            onClick={() => void act()}
+          >
+            {label}
+          </Button>
+        ))}
+      {!task && (
         <Button
-          key={label}
           color="inherit"
-          startIcon={icon}
-          disabled={!usable || off === true}
-          onClick={() => void act()}
+          startIcon={<Pause size={SIZE} />}
+          disabled={!usable || paused}
+          onClick={() => runner?.pause()}
         >
-          {label}
+          {stand.pause}
         </Button>
-      ))}
-      <Button
-        color="inherit"
-        startIcon={<Pause size={SIZE} />}
-        disabled={!usable || paused}
-        onClick={() => runner?.pause()}
-      >
-        {stand.pause}
-      </Button>
+      )}
       <Button
         className={styles.hurts!}
         startIcon={<Hand size={SIZE} />}

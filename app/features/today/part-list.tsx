@@ -94,7 +94,7 @@ export function LeftOutList({ leftOut, passageOf }: LeftOutListProps) {
         {leftOut.map(({ kind, passageId, reason }, index) => {
           const passage = passageOf(passageId);
           return (
-            <li key={passageId ?? `${kind}-${index}`}>
+            <li key={passageId ?? `${kind}-${index}`} data-passage={passageId}>
               <strong>{passage?.title ?? words.block[kind].name}</strong>
               {passage && <>, {passage.name || words.bars(passage.fromBar, passage.toBar)}</>}
               <span className={styles.soft}>: {planWords.left(reason)}</span>

@@ -39,7 +39,9 @@ const MANY = 8;
 
 /** Today's lessons by the clock, then whoever needs a look most, then by name. */
 const first = (a: Line, b: Line): number =>
-  (a.lessonToday ?? "~").localeCompare(b.lessonToday ?? "~") || b.looks.length - a.looks.length;
+  Number(b.lessonToday !== undefined) - Number(a.lessonToday !== undefined) ||
+  (a.lessonToday ?? "").localeCompare(b.lessonToday ?? "") ||
+  b.looks.length - a.looks.length;
 
 /** Each student a line from the last lesson to the next. */
 export function WeekBoard({ studioId, today, lines, concert, refused }: WeekBoardProps) {

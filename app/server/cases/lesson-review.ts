@@ -15,7 +15,6 @@ export interface ReviewedItem extends AssignmentItem {
   readonly tempo: { readonly from: number; readonly to: number } | undefined;
   readonly clean: { readonly clean: number; readonly plays: number } | undefined;
   readonly flawedBars: readonly { readonly bar: number; readonly flawed: number }[];
-  readonly notes: readonly string[];
   /** What its record suggests. */
   readonly suggested: "finished" | "carried";
   /** The item as it would go on, with its next numbers; undefined when its passage was put away. */
@@ -41,22 +40,22 @@ function tempoOf(rows: Happened["played"]) {
   return { from: first.first_tempo, to: Math.max(...best) };
 }
 
+/** The week lasts until the lesson, be it early or late. */
+export const within = (day: Day, { week, today }: Pick<Inputs, "week" | "today">): boolean =>
+  day >= week.from_day && day < (today > week.until_day ? today : week.until_day);
+
 function reviewed(item: AssignmentItem, inputs: Inputs): ReviewedItem {
-  const { week, happened, passages, flaws } = inputs;
-  const byDay = [...minutesOfItem(item, happened)].filter(([day]) => day >= week.from_day);
+  const { happened, passages, flaws } = inputs;
+  const byDay = [...minutesOfItem(item, happened)].filter(([day]) => within(day, inputs));
   const passage = passages.find(({ id }) => id === item.passageId);
   const rows = happened.played.filter(
-    ({ passage_id, day }) => passage_id === item.passageId && day >= week.from_day,
+    ({ passage_id, day }) => passage_id === item.passageId && within(day, inputs),
   );
   const sum = (of: (row: (typeof rows)[number]) => number) =>
     rows.reduce((total, row) => total + of(row), 0);
-  const within = flaws
+  const inBars = flaws
     .find(({ pieceId }) => pieceId === passage?.pieceId)
     ?.bars.filter(({ bar }) => passage && bar >= passage.fromBar && bar <= passage.toBar);
-  const sessions = happened.sessions.filter(
-    ({ day, passages: played }) =>
-      day >= week.from_day && item.passageId !== null && played.includes(item.passageId),
-  );
   const safe = passage !== undefined && stateOf(passage) === "safe";
   return {
     ...item,
@@ -64,8 +63,7 @@ function reviewed(item: AssignmentItem, inputs: Inputs): ReviewedItem {
     done: Math.round(byDay.reduce((total, [, minutes]) => total + minutes, 0)),
     tempo: tempoOf(rows),
     clean: rows.length > 0 ? { clean: sum((r) => r.clean), plays: sum((r) => r.plays) } : undefined,
-    flawedBars: (within ?? []).toSorted((a, b) => b.flawed - a.flawed).slice(0, MOST_FLAWED_BARS),
-    notes: sessions.flatMap(({ notes }) => notes),
+    flawedBars: (inBars ?? []).toSorted((a, b) => b.flawed - a.flawed).slice(0, MOST_FLAWED_BARS),
     suggested: safe || (item.passageId !== null && !passage) ? "finished" : "carried",
     next: item.passageId !== null && !passage ? undefined : nextItem(item, passage, rows),
   };
@@ -74,6 +72,7 @@ function reviewed(item: AssignmentItem, inputs: Inputs): ReviewedItem {
 /** Last week item by item, with what was said and asked along the way. */
 export function reviewItems(inputs: Inputs) {
   const { week, happened } = inputs;
+  // What was said today, before the lesson, belongs to it.
   const sessions = happened.sessions.filter(({ day }) => day >= week.from_day);
   const ratings = new Map<string, { yes: number; partly: number; no: number }>();
   for (const { ratings: given } of sessions) {
@@ -85,6 +84,7 @@ export function reviewItems(inputs: Inputs) {
   }
   return {
     items: week.text.items.map((item) => reviewed(item, inputs)),
+    notes: sessions.flatMap(({ day, notes }) => notes.map((text) => ({ day, text }))),
     questions: sessions.flatMap(({ day, questions }) => questions.map((text) => ({ day, text }))),
     feelings: sessions.flatMap(({ day, feeling, ended }) => {
       const felt = ended === "pain" ? "painful" : feeling;

@@ -1,6 +1,12 @@
 import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
-import { assignmentSchema, nextGoal, type AssignmentItem, type AssignmentText } from "~/core/week";
+import {
+  assignmentSchema,
+  nextGoal,
+  type AssignmentItem,
+  type AssignmentText,
+  type WeekDone,
+} from "~/core/week";
 import { err, ok, sentences, type Result } from "~/core/result";
 import { addDays, daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
@@ -32,7 +38,7 @@ import {
 } from "../plan/week-plan";
 import { ladderForPassage } from "./ladder-from-library";
 import { passageLine } from "./passage-line";
-import { reviewItems } from "./lesson-review";
+import { reviewItems, within } from "./lesson-review";
 import { studentWeek } from "./student-week";
 
 const USUAL_DAYS = 7;
@@ -57,16 +63,14 @@ interface LastWeek {
 }
 
 /** What the week came to, in minutes and days. */
-function weekDone({ week, happened }: LastWeek) {
-  const byDay = [...minutesOfDays(happened)].filter(
-    ([day]) => day >= week.from_day && day < week.until_day,
-  );
+function weekDone({ week, happened }: LastWeek, today: Day) {
+  const byDay = [...minutesOfDays(happened)].filter(([day]) => within(day, { week, today }));
   const minutes = byDay.reduce((sum, [, each]) => sum + each, 0);
   return { minutes: Math.round(minutes), days: byDay.length };
 }
 
 /** Next week as it is suggested: what goes on, with its next numbers, and a goal raised by rule. */
-function suggestion(last: LastWeek | undefined, available: { minutes: number; days: number }) {
+function suggestion(last: LastWeek | undefined, available: WeekDone, today: Day) {
   if (!last) {
     const minutes = Math.round((available.minutes * FIRST_GOAL_SHARE) / 5) * 5;
     const goal = { minutes, days: Math.min(FIRST_GOAL_DAYS, available.days) };
@@ -75,7 +79,7 @@ function suggestion(last: LastWeek | undefined, available: { minutes: number; da
   const items = last.review.items.flatMap(({ suggested, next }) =>
     suggested === "carried" && next ? next : [],
   );
-  const { move, ...goal } = nextGoal(last.week.text.goal, weekDone(last), available);
+  const { move, ...goal } = nextGoal(last.week.text.goal, weekDone(last, today), available);
   return { text: { items, word: "", goal }, move };
 }
 
@@ -113,7 +117,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
       happened,
       review: reviewItems({ week: last, happened, passages, flaws, today }),
     };
-  const { text, move } = suggestion(past, available);
+  const { text, move } = suggestion(past, available, today);
   return {
     today,
     person: { id: person.id, name: person.name, instrument: person.instrument },
@@ -124,7 +128,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
       from: past.week.from_day,
       until: past.week.until_day,
       goal: past.week.text.goal,
-      done: weekDone(past),
+      done: weekDone(past, today),
       ...past.review,
     },
     goalMove: move,

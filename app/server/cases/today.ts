@@ -1,7 +1,7 @@
 import type { AskedTask, BlockKind } from "~/core/session";
 import type { AssignmentItem, ItemKind } from "~/core/week";
 import { minutesOn, weekdayOf } from "~/core/week";
-import { addDays, type Day } from "~/core/units";
+import { addDays, daysBetween, type Day } from "~/core/units";
 import {
   assignmentsOf,
   openSessionOf,
@@ -38,9 +38,21 @@ const TASK_KINDS: Readonly<Record<ItemKind, BlockKind>> = {
   memory: "mental",
 };
 
-/** The week that is on: the newest that was set and has begun. */
-export const weekOn = (weeks: readonly Assignment[], today: Day): Assignment | undefined =>
-  weeks.find(({ from_day, until_day }) => from_day <= today && today < until_day);
+/** So long after its lesson should have been, nobody goes by a week any more. */
+const STALE_DAYS = 28;
+
+/**
+ * The week that is on: the newest that was set and has begun. Until the next one is set, what was
+ * asked goes on, week by week.
+ */
+export function weekOn(weeks: readonly Assignment[], today: Day): Assignment | undefined {
+  const newest = weeks.find(({ from_day }) => from_day <= today);
+  if (!newest) return undefined;
+  const late = daysBetween(newest.until_day, today);
+  if (late < 0 || late > STALE_DAYS) return late < 0 ? newest : undefined;
+  const from = addDays(newest.until_day, 7 * Math.floor(late / 7));
+  return { ...newest, from_day: from, until_day: addDays(from, 7) };
+}
 
 interface Asked {
   readonly byPassage: ReadonlyMap<string, number>;
