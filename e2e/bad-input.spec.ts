@@ -174,7 +174,8 @@ test("malformed, misplaced and foreign events are refused and nothing is written
   expect(await send({ events: [{ ...event, seq: 3 }] })).toBe(409);
   expect(await send({ events: [event] }, { Origin: "http://elsewhere.invalid" })).toBe(403);
   expect(await send({ events: [event, { ...event, seq: 1 }] })).toBe(409);
-  const stored = async () => ((await (await fetch(url)).json()) as { events: [] }).events.length;
+  const stored = async () =>
+    ((await (await page.request.get(url)).json()) as { events: [] }).events.length;
   expect(await stored()).toBe(0);
   expect(await send({ events: [event] })).toBe(200);
   expect(await send({ events: [event] })).toBe(200);

@@ -67,7 +67,8 @@ test("a page that is sent in the visitor's language of dates", async ({
   const { origin, pathname } = new URL(teacher.page.url());
   const address = origin + pathname.replace("/pieces/new", "/today");
   expect(origin).toBe(server.address);
-  const german = await (await browser.newContext({ locale: "de-DE" })).newPage();
+  const storageState = await teacher.page.context().storageState();
+  const german = await (await browser.newContext({ locale: "de-DE", storageState })).newPage();
   await german.goto(address);
   const long = new Intl.DateTimeFormat("de-DE", { weekday: "long" }).format(new Date());
   await expect(german.locator("header p")).toContainText(long);

@@ -117,18 +117,19 @@ test("two passages one after the other, and the slow play at the end", async ({
   await teacher.setsIt();
   await player.goesToTheStand();
   await player.starts();
-  await player.seesTempo(200);
-  await player.playsClean();
-  await player.button(/^Next: The Ferry/).click();
+  // The harder one comes first.
   await player.seesTempo(180);
+  await player.playsClean(2);
+  await player.button(/^Next: The Ferry/).click();
+  await player.seesTempo(200);
   await player.starts();
   await player.playsClean();
   await page.keyboard.press("e");
-  await player.seesTempo(133);
+  await player.seesTempo(140);
   await player.playsClean();
   await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
   await expect(page.getByText("200 bpm held")).toBeVisible();
-  await expect(page.getByText("180 bpm held")).toBeVisible();
+  await expect(page.getByText("180 → 190 bpm")).toBeVisible();
 });
 
 test("the screen is kept awake while the stand runs", async ({ teacher, player, page }) => {

@@ -55,6 +55,20 @@ export const theme = createTheme({
       },
     },
     MuiIconButton: { styleOverrides: { root: { minWidth: 44, minHeight: 44 } } },
+    MuiToggleButton: {
+      styleOverrides: {
+        root: {
+          minHeight: 40,
+          color: "var(--ink-soft)",
+          borderColor: "var(--line-strong)",
+          textTransform: "none",
+          "&.Mui-selected, &.Mui-selected:hover": {
+            color: "var(--paper)",
+            backgroundColor: "var(--ink)",
+          },
+        },
+      },
+    },
     MuiTextField: { defaultProps: { variant: "outlined", fullWidth: true } },
     MuiFormHelperText: { styleOverrides: { root: { marginInline: 2, fontSize: "0.875rem" } } },
     MuiDialog: { styleOverrides: { paper: { backgroundImage: "none" } } },

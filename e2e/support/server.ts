@@ -7,6 +7,8 @@ export interface ServerOptions {
   readonly dataDir: string;
   readonly port?: number;
   readonly demo?: boolean;
+  /** The room's clock runs ahead by so many days. */
+  readonly daysAhead?: number;
 }
 
 /** The built application as a process of its own, so that it can be killed like one. */
@@ -16,13 +18,19 @@ export class FidusServer {
     readonly address: string,
   ) {}
 
-  static async start({ dataDir, port = 0, demo = false }: ServerOptions): Promise<FidusServer> {
+  static async start({
+    dataDir,
+    port = 0,
+    demo = false,
+    daysAhead = 0,
+  }: ServerOptions): Promise<FidusServer> {
     const child = spawn(process.execPath, ["bin/serve.mjs"], {
       env: {
         ...process.env,
         FIDUS_DATA: dataDir,
         FIDUS_PORT: String(port),
         FIDUS_DEMO: demo ? "1" : "0",
+        FIDUS_DAYS_AHEAD: String(daysAhead),
       },
       stdio: ["ignore", "pipe", "pipe"],
     });

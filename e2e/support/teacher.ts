@@ -93,7 +93,7 @@ export class Teacher {
   }
 
   /** Sends a form as its page would, and tells where it leads. */
-  private async sends(path: string, form: Readonly<Record<string, string>>): Promise<string> {
+  async sends(path: string, form: Readonly<Record<string, string>>): Promise<string> {
     const url = `${this.address}${path}`;
     const headers = { origin: this.address };
     const answer = await this.page.request.post(url, { form, headers, maxRedirects: 0 });
@@ -101,14 +101,8 @@ export class Teacher {
     return answer.headers().location!;
   }
 
-  /**
-   * A new room with a short fast piece, its bars cut, at the workshop: by the forms that the pages
-   * send, so that only what is tested takes time. The whole way by hand is in first-session.
-   */
-  async opensTheWorkshop([fromBar, toBar]: readonly [number, number] = [3, 4]): Promise<void> {
-    const names = { room: "Weir Lane", teacher: "Odile", name: "Tomasz", instrument: "" };
-    const signIn = { signIn: newName(), password: PASSWORD };
-    const piece = await this.sends("/open", { ...names, ...signIn, timeZone: "Europe/London" });
+  /** Adds a short fast piece to a student by its form, cuts bars of it, and gives the workshop's path. */
+  async cutsAPiece(piece: string, [fromBar, toBar]: readonly [number, number]): Promise<string> {
     const bars = await this.sends(piece, {
       title: "The Ferry at Low Water",
       origin: "",
@@ -121,7 +115,18 @@ export class Teacher {
       markBpm: "220",
     });
     const cut = { act: "cut", fromBar: `${fromBar}`, toBar: `${toBar}`, name: "", focus: "" };
-    const workshop = await this.sends(bars, { ...cut, pickupBeats: "0", endBeats: "0" });
+    return this.sends(bars, { ...cut, pickupBeats: "0", endBeats: "0" });
+  }
+
+  /**
+   * A new room with a short fast piece, its bars cut, at the workshop: by the forms that the pages
+   * send, so that only what is tested takes time. The whole way by hand is in first-session.
+   */
+  async opensTheWorkshop(bars: readonly [number, number] = [3, 4]): Promise<void> {
+    const names = { room: "Weir Lane", teacher: "Odile", name: "Tomasz", instrument: "" };
+    const signIn = { signIn: newName(), password: PASSWORD };
+    const piece = await this.sends("/open", { ...names, ...signIn, timeZone: "Europe/London" });
+    const workshop = await this.cutsAPiece(piece, bars);
     await this.page.goto(`${this.address}${workshop}`);
     await this.page.waitForLoadState("networkidle");
   }

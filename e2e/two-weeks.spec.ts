@@ -1,0 +1,212 @@
+import { expect, test as base, type Browser, type Page } from "@playwright/test";
+import { contextOptions } from "./support/browser";
+import { Player } from "./support/player";
+import { FidusServer, throwAwayDirectory } from "./support/server";
+import { Teacher } from "./support/teacher";
+
+const DAYS = "days-ahead";
+
+/** A browser of its own, whose clock runs ahead like the room's. */
+async function browserOf(browser: Browser): Promise<Page> {
+  const context = await browser.newContext(contextOptions);
+  await context.addInitScript((key) => {
+    const ahead = () => {
+      try {
+        return Number(localStorage.getItem(key) ?? 0) * 86_400_000;
+      } catch {
+        return 0;
+      }
+    };
+    const Real = Date;
+    const offset = ahead();
+    const shifted = function (this: unknown, ...given: unknown[]) {
+      return Reflect.construct(Real, given.length === 0 ? [Real.now() + offset] : given, Real);
+    };
+    Object.assign(shifted, { UTC: Real.UTC, parse: Real.parse, now: () => Real.now() + offset });
+    shifted.prototype = Real.prototype;
+    Object.assign(window, { Date: shifted });
+  }, DAYS);
+  return context.newPage();
+}
+
+const test = base.extend<{ dataDir: string }>({
+  // Playwright reads the names of the first argument.
+  // eslint-disable-next-line no-empty-pattern
+  dataDir: async ({}, provide) => {
+    const { directory, remove } = await throwAwayDirectory();
+    await provide(directory);
+    await remove();
+  },
+});
+
+/** A student who practises what today asks, and finishes. */
+async function practises(page: Page, today: string): Promise<void> {
+  await page.goto(today);
+  const player = new Player(page);
+  await player.goesToTheStand();
+  await player.starts();
+  await player.climbs(1);
+  await player.button("Finish").click();
+  await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
+}
+
+test("one teacher and two students go through two weeks, and every number comes from the log", async ({
+  browser,
+  dataDir,
+}) => {
+  test.setTimeout(300_000);
+  let server = await FidusServer.start({ dataDir });
+  const { address, port } = server;
+  const [desk, ada, ben] = [
+    await browserOf(browser),
+    await browserOf(browser),
+    await browserOf(browser),
+  ];
+  const everyone = [desk, ada, ben];
+  const onDay = async (day: number) => {
+    await server.stop();
+    server = await FidusServer.start({ dataDir, port, daysAhead: day });
+    for (const page of everyone) {
+      await page.goto(`${address}/sound`);
+      await page.evaluate(([key, value]) => localStorage.setItem(key!, value!), [DAYS, `${day}`]);
+    }
+  };
+
+  // The room, two students, a ladder each, and when Ada has time.
+  const teacher = new Teacher(desk, address);
+  await teacher.preparesToday({ clean: 1 });
+  const [, studio, first] = /studio\/([^/]+)\/students\/([^/]+)/.exec(desk.url())!;
+  const room = `/studio/${studio}`;
+  const adas = `${room}/students/${first}`;
+  const piece = await teacher.sends(`${room}/students/new`, { name: "Ben", instrument: "harp" });
+  const bens = piece.replace("/pieces/new", "");
+  await desk.goto(address + (await teacher.cutsAPiece(piece, [1, 2])));
+  await teacher.drawsTheLadder({ clean: 1 });
+  await teacher.setsIt();
+  const weekday = (new Date().getDay() + 6) % 7;
+  const windows = Array.from({ length: 7 }, (_, day) => ({
+    weekday: day,
+    from: "17:00",
+    minutes: 20,
+  }));
+  const lesson = { weekday, from: "15:00", minutes: 45 };
+  await teacher.sends(`${adas}/times`, { times: JSON.stringify({ windows, lesson }) });
+
+  // Ada comes in by her link, Ben by a short code.
+  await desk.goto(`${address}${adas}/access`);
+  await desk.getByRole("button", { name: "Make a link" }).click();
+  await expect(desk.getByRole("img", { name: /QR code/ })).toBeVisible();
+  await ada.goto(await desk.locator("output").innerText());
+  await ada.getByRole("button", { name: "Open my practice" }).click();
+  await ada.waitForURL(`${address}${adas}/today`);
+  await desk.goto(`${address}${bens}/access`);
+  await desk.getByRole("button", { name: "Make a code" }).click();
+  const code = await desk.locator("output").innerText();
+  await ben.goto(`${address}/sign-in`);
+  await ben.getByLabel("Short code").fill(code.toLowerCase().replace("-", " "));
+  await ben.getByRole("button", { name: "Come in" }).click();
+  await ben.waitForURL(`${address}${bens}/today`);
+
+  // The first lesson: a passage every day and some theory for Ada, three times for Ben.
+  const setsAWeek = async (home: string, often: string, besides?: string) => {
+    await desk.goto(`${address}${home}/lesson`);
+    await desk.waitForLoadState("networkidle");
+    await desk.getByRole("combobox", { name: "Add a passage" }).click();
+    await desk.getByRole("option").first().click();
+    await desk.getByRole("combobox", { name: "How often" }).click();
+    await desk.getByRole("option", { name: often, exact: true }).click();
+    if (besides) {
+      await desk.getByRole("combobox", { name: "Add something else" }).click();
+      await desk.getByRole("option", { name: besides, exact: true }).click();
+    }
+    await desk.getByLabel("A word to the student").fill("Slow ends the day.");
+    await expect(desk.getByText(/^\d+ of (20|30) min/).first()).toBeVisible();
+    await desk.getByRole("button", { name: "Set the week" }).click();
+    await desk.waitForURL(/\/weeks\//);
+  };
+  await setsAWeek(adas, "every day", "Theory");
+  await setsAWeek(bens, "3 times");
+
+  // Ada practises on the first and the fourth day, Ben on the second; the rest is missed.
+  await practises(ada, `${address}${adas}/today`);
+  await onDay(1);
+  await practises(ben, `${address}${bens}/today`);
+  await onDay(3);
+  await practises(ada, `${address}${adas}/today`);
+  await ada.goto(`${address}${adas}/week`);
+  await expect(ada.getByText("Slow ends the day.")).toBeVisible();
+  await expect(ada.getByText("done on 2 days")).toBeVisible();
+
+  // On the last day two of Ben's three times are left, and one of them no longer fits.
+  await onDay(6);
+  await ben.goto(`${address}${bens}/week`);
+  await expect(ben.getByText("done on 1 day")).toBeVisible();
+  await expect(ben.getByRole("note")).toContainText("falls out once");
+
+  // The second lesson: what is shown is what the log says.
+  await onDay(7);
+  const plays = async (home: string) => {
+    await desk.goto(`${address}${home}/log`);
+    const lines = await desk.locator("main li").allInnerTexts();
+    const told = lines.flatMap((line) => [...line.matchAll(/(\d+) of (\d+) clean/g)]);
+    const sum = (at: number) => told.reduce((all, match) => all + Number(match[at]), 0);
+    return `${sum(1)} of ${sum(2)} clean`;
+  };
+  const logged = await plays(adas);
+  await desk.goto(address);
+  const line = desk.getByRole("listitem").filter({ hasText: "Tomasz" });
+  await line.getByRole("link", { name: /Lesson today/ }).click();
+  await desk.waitForURL(/\/lesson$/);
+  await expect(desk.getByText(/^On 2 days/)).toBeVisible();
+  await expect(desk.getByText(logged)).toBeVisible();
+  await expect(desk.getByText(/200 → 220 bpm/)).toBeVisible();
+  await expect(desk.getByText("Not practised")).toBeVisible();
+  const theory = desk.getByRole("group", { name: /Theory/ });
+  await theory.getByRole("button", { name: "Finished" }).click();
+  const passage = desk.getByRole("group", { name: /The Ferry/ });
+  await passage.getByRole("button", { name: "Carry over" }).click();
+  await desk.getByRole("button", { name: "Set the week" }).click();
+  await desk.waitForURL(/\/weeks\//);
+
+  // The second week: at the stand once, once without Fidus, a question for the lesson.
+  await onDay(9);
+  await practises(ada, `${address}${adas}/today`);
+  await ada
+    .getByRole("group", { name: "I stayed focused" })
+    .getByRole("button", { name: "yes" })
+    .click();
+  await expect(ada.getByRole("button", { name: "yes", pressed: true })).toBeVisible();
+  await ada.getByLabel("A question for the lesson").fill("Pedal in bar 4?");
+  await ada.getByRole("button", { name: "Keep it for the lesson" }).click();
+  await expect(ada.locator("q", { hasText: "Pedal in bar 4?" })).toBeVisible();
+  await onDay(11);
+  await ada.goto(`${address}${adas}/week`);
+  await ada.waitForLoadState("networkidle");
+  await ada
+    .getByRole("group", { name: "Practised without Fidus" })
+    .getByRole("button", { name: /The Ferry/ })
+    .click();
+  await ada.getByRole("button", { name: "15 min", exact: true }).click();
+  await expect(ada.getByText("15 min written down.")).toBeVisible();
+  await expect(ada.getByText("done on 2 days")).toBeVisible();
+
+  await onDay(14);
+  await desk.goto(address);
+  await expect(line).toContainText("Asks: Pedal in bar 4?");
+  await expect(desk.getByRole("listitem").filter({ hasText: "Ben" })).toContainText(
+    "Silent for 13 days",
+  );
+  await desk.goto(`${address}${adas}/lesson`);
+  await expect(desk.getByText(/^On 2 days, 1[5-9] min/)).toBeVisible();
+  await expect(desk.locator("q", { hasText: "Pedal in bar 4?" })).toBeVisible();
+  await expect(desk.getByText("1 × yes")).toBeVisible();
+  // The first week is still there to be read.
+  await ada.goto(`${address}${adas}/week`);
+  await ada.getByRole("heading", { name: "Weeks before" }).waitFor();
+  await ada.locator("main li a").last().click();
+  await ada.waitForURL(/\/weeks\//);
+  await expect(ada.getByText("Theory").first()).toBeVisible();
+
+  for (const page of everyone) await page.context().close();
+  await server.stop();
+});
