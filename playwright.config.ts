@@ -5,7 +5,8 @@ export default defineConfig({
   testDir: "e2e",
   testMatch: "*.spec.ts",
   fullyParallel: true,
-  workers: 2,
+  // Most of a journey is waiting while something is played in real time.
+  workers: 4,
   timeout: 120_000,
   expect: { timeout: 20_000 },
   reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],

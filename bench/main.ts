@@ -1,6 +1,7 @@
 import { cpus } from "node:os";
 import { browserFigures } from "./browser";
 import { coreFigures, type Figure } from "./core";
+import { planningFigures } from "./planning";
 import { schoolFigures } from "./schools";
 import { workshopFigures } from "./workshop";
 
@@ -16,4 +17,5 @@ process.stdout.write(`Node ${process.versions.node}, ${length} × ${first?.model
 print("core", coreFigures());
 print("workshop", workshopFigures());
 print("schools: the same simulated learner to a stable target", schoolFigures());
+print("planning", await planningFigures());
 print("application", await browserFigures());

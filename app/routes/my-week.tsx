@@ -3,7 +3,7 @@ import { forStudent } from "~/server/access/guard";
 import { refused } from "~/server/boundary";
 import { addByHand } from "~/server/cases/by-hand";
 import { markStands } from "~/server/cases/memory";
-import { weekView } from "~/server/cases/week-view";
+import { weekPage } from "~/server/cases/student-week";
 import { planWords, words } from "~/words";
 import type { Route } from "./+types/my-week";
 
@@ -13,7 +13,7 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 
 export const loader = (asked: Route.LoaderArgs) =>
   forStudent(asked, "see", async ({ services, studioId, personId, who }) => {
-    const page = await weekView(services, studioId, personId);
+    const page = await weekPage(services, studioId, personId);
     return { studioId, teaches: who.role === "teacher", looksOnly: who.role === "parent", ...page };
   });
 

@@ -4,7 +4,7 @@ import { callerOf } from "~/server/access/door";
 import { answering, refused } from "~/server/boundary";
 import { choosePassword, passwordFormSchema } from "~/server/cases/passwords";
 import { servicesOf } from "~/server/context";
-import { readForm } from "~/server/form";
+import { readForm, withoutPassword } from "~/server/form";
 import { accessWords, words } from "~/words";
 import type { Route } from "./+types/password";
 
@@ -29,8 +29,8 @@ export const action = (asked: Route.ActionArgs) =>
     const who = await teacher(asked);
     const form = readForm(await asked.request.formData(), passwordFormSchema);
     if (!form.ok) {
-      const { password: _, ...values } = form.error.values;
-      return refused({ errors: form.error.errors, values });
+      const { errors, values } = form.error;
+      return refused({ errors, values: withoutPassword(values) });
     }
     const done = await choosePassword(servicesOf(asked.context), who, form.value);
     if (!done.ok) return refused({ errors: done.error, values: { signIn: form.value.signIn } });

@@ -9,7 +9,7 @@ import {
   signInWithPassword,
 } from "~/server/cases/sign-in";
 import { servicesOf } from "~/server/context";
-import { readForm } from "~/server/form";
+import { readForm, withoutPassword } from "~/server/form";
 import { accessWords, words } from "~/words";
 import type { Route } from "./+types/sign-in";
 
@@ -39,8 +39,8 @@ export const action = ({ request, context }: Route.ActionArgs) =>
   answering(async () => {
     const form = readForm(await request.formData(), wayIn);
     if (!form.ok) {
-      const { password: _, ...values } = form.error.values;
-      return refused({ errors: form.error.errors, values });
+      const { errors, values } = form.error;
+      return refused({ errors, values: withoutPassword(values) });
     }
     const services = servicesOf(context);
     const { door, address } = callerOf(context);

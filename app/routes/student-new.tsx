@@ -1,6 +1,6 @@
 import { redirect } from "react-router";
 import { StudentForm } from "~/features/student/student-form";
-import { idsOf, refused } from "~/server/boundary";
+import { refused } from "~/server/boundary";
 import { addStudent, studentSchema } from "~/server/cases/open-room";
 import { roomOf } from "~/server/cases/rooms";
 import { forTeacher } from "~/server/access/guard";

@@ -7,6 +7,12 @@ export interface FormRefused {
   readonly values: Readonly<Record<string, string>>;
 }
 
+/** What goes back to a page that was refused: everything typed, the password not. */
+export const withoutPassword = (
+  values: Readonly<Record<string, string>>,
+): Readonly<Record<string, string>> =>
+  Object.fromEntries(Object.entries(values).filter(([name]) => name !== "password"));
+
 /** Text as a database can hold it: without NUL and broken characters. */
 const text = (value: FormDataEntryValue): string =>
   typeof value === "string" ? value.toWellFormed().replaceAll("\0", "") : "";

@@ -7,8 +7,11 @@ export interface View {
   readonly open: (page: Page, address: string) => Promise<void>;
 }
 
-/** Comes into the demo room as one of its people; a second time it changes nothing. */
+/** Comes into the demo room as one of its people; whoever is in already begins where they begin. */
 export async function comesIn(page: Page, address: string, name: string): Promise<void> {
+  const out = page.getByRole("button", { name: `Sign out ${name}` });
+  await page.goto(address);
+  if (await out.isVisible()) return;
   await page.context().clearCookies();
   await page.goto(`${address}/sign-in`);
   await page.getByRole("button", { name }).click();

@@ -38,7 +38,6 @@ export {
   BLOCK_KINDS,
   endsQuietly,
   isPassageKind,
-  minutesSpanSchema,
   SESSION_MINUTES,
   shapeSchema,
   USUAL_SHAPE,

@@ -18,8 +18,8 @@ export function stretched(
   const wanted = Math.min(total - least, Math.max(1, Math.round(minutes)));
   const shares = new Map(others.map((each) => [each.id, lowest(each)]));
   const of = (id: string) => others.find((each) => each.id === id)!;
-  let left = raise(shares, total - wanted - least, (each) => of(each).minutes);
-  left = raise(shares, left, (each) => Math.max(of(each).minutes, of(each).span.maximum));
+  const left = raise(shares, total - wanted - least, (each) => of(each).minutes);
+  raise(shares, left, (each) => Math.max(of(each).minutes, of(each).span.maximum));
   return blocks.map((each) =>
     each.id === id ? { ...each, minutes: wanted } : { ...each, minutes: shares.get(each.id)! },
   );

@@ -2,7 +2,6 @@ export {
   minutesOn,
   storedTimesSchema,
   timesSchema,
-  WEEKDAYS,
   weekdayOf,
   windowsOn,
   type TimeWindow,
@@ -11,7 +10,6 @@ export {
 export {
   assignmentSchema,
   BRINGS,
-  DECISIONS,
   ITEM_KINDS,
   MOST_ITEMS,
   type AssignmentItem,
@@ -25,7 +23,6 @@ export {
 export {
   layOutWeek,
   leastMinutes,
-  timesIn,
   type LaidDay,
   type LayoutDay,
   type LayoutItem,

@@ -65,3 +65,7 @@ alter table session_outcome
   add column questions jsonb not null default '[]',
   add column ratings jsonb not null default '{}',
   add column feeling text;
+
+-- The board reads what was said lately, of everyone.
+create index session_outcome_lately on session_outcome (studio_id, day);
+create index session_block_lately on session_block (studio_id, day);

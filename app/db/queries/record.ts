@@ -192,8 +192,11 @@ export const latestOfEach = (db: Queries, studioId: string) =>
   db.many(
     logRow,
     `${LOG} where o.session_id in (
-       select distinct on (person_id) session_id from session_outcome
-       where studio_id = $1 order by person_id, started_at desc
+       select newest.session_id from person cross join lateral (
+         select session_id from session_outcome
+         where studio_id = $1 and person_id = person.id
+         order by day desc, started_at desc limit 1
+       ) newest where person.studio_id = $1
      ) ${LOG_GROUP}`,
     [studioId],
   );

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
 import type { AssignmentItem, AssignmentText, Decision } from "~/core/week";
 import type { Day } from "~/core/units";
@@ -53,9 +53,6 @@ export function useLesson(draft: LessonDraft, last: readonly Reviewed[]) {
     return () => clearTimeout(timer);
   }, [body, submit]);
 
-  // The last preview stays while something can't be laid out.
-  const shown = useRef<StudentWeek | undefined>(undefined);
-  if (preview.data && "preview" in preview.data) shown.current = preview.data.preview;
   const previewErrors = preview.data && "errors" in preview.data ? preview.data.errors : undefined;
   const answer = write.data;
   const refusal = answer && "errors" in answer ? answer : undefined;
@@ -87,7 +84,7 @@ export function useLesson(draft: LessonDraft, last: readonly Reviewed[]) {
       if (decision === "finished") change({ items: others });
       else if (!there && item.next) change({ items: [...state.items, item.next] });
     },
-    preview: shown.current,
+    preview: preview.data && "preview" in preview.data ? preview.data.preview : undefined,
     errors: refusal?.errors ?? previewErrors ?? {},
     theirs: refusal?.theirs,
     keep: () => send("keep"),

@@ -1,5 +1,11 @@
 import type { SessionEvent, SessionPlan } from "~/core/session";
 
+/** Before a loop that begins out of nothing. */
+export const RESTART_SECONDS = 0.8;
+export const NUDGE_BPM = 2;
+/** A second press of the pedal within this time is a nervous foot. */
+export const NERVOUS_MS = 800;
+
 export interface RunnerOptions {
   readonly sessionId: string;
   readonly plan: SessionPlan;

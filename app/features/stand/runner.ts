@@ -16,12 +16,8 @@ import type { MarkerPassed, Scheduled } from "~/audio/engine";
 import { Ledger } from "./ledger";
 import { LoopSound } from "./loop-sound";
 import { TappedAlong } from "./tapped-along";
-import type { RunnerOptions } from "./runner-options";
+import { NERVOUS_MS, NUDGE_BPM, RESTART_SECONDS, type RunnerOptions } from "./runner-options";
 import { canPlayOn, questionOf, type StandView, type Transport } from "./view";
-
-const RESTART_SECONDS = 0.8;
-const NUDGE_BPM = 2;
-const NERVOUS_MS = 800;
 
 /**
  * Runs the loop of the stand: sends each loop's beat map ahead, writes what was played, asks for
@@ -161,8 +157,9 @@ export class StandRunner {
   private mapEnded(): void {
     if (this.sound.next) return this.begin(this.sound.next);
     if (this.transport !== "breather") return;
-    if (canPlayOn(this.state) && !this.state.pending) return this.playFrom(0);
-    if (this.state.pending && this.options.plan.noVerdict === "again") {
+    const { pending } = this.state;
+    if (canPlayOn(this.state) && !pending) return this.playFrom(0);
+    if (pending && this.options.plan.noVerdict === "again") {
       this.transport = "stopped";
       return this.playFrom(0);
     }
@@ -176,9 +173,7 @@ export class StandRunner {
   forward = () =>
     this.inOrder(async () => {
       const question = questionOf(this.state, this.transport);
-      if (question === "task") {
-        return this.ledger.events.length === 0 ? this.startNow() : this.taskDoneNow();
-      }
+      if (question === "task") return this.taskForward();
       if (question === "verdict") return this.judgeNow("clean");
       if (this.justJudged()) return;
       if (question === "rest") return this.endRestNow();
@@ -295,17 +290,15 @@ export class StandRunner {
   }
 
   nudge = (direction: 1 | -1) =>
-    this.inOrder(async () => {
-      const next = tempoFrom(currentBlock(this.state).state.tempo + direction * NUDGE_BPM);
-      if (next.ok) await this.decide("tempo-set", { tempo: next.value });
-    });
+    this.inOrder(() => this.toTempo(currentBlock(this.state).state.tempo + direction * NUDGE_BPM));
 
   /** A tempo that was tapped. */
-  setTempo = (bpm: number) =>
-    this.inOrder(async () => {
-      const next = tempoFrom(bpm);
-      if (next.ok) await this.decide("tempo-set", { tempo: next.value });
-    });
+  setTempo = (bpm: number) => this.inOrder(() => this.toTempo(bpm));
+
+  private async toTempo(bpm: number): Promise<void> {
+    const next = tempoFrom(bpm);
+    if (next.ok) await this.decide("tempo-set", { tempo: next.value });
+  }
 
   /** The player says that it feels easy. */
   ease = () => this.inOrder(() => this.decide("eased", {}));
@@ -346,14 +339,13 @@ export class StandRunner {
     await this.write("moved-on", {});
   }
 
-  /** A task is done. */
-  taskDone = () => this.inOrder(() => this.taskDoneNow());
+  /** A task is done; the first of a session is only begun. */
+  taskDone = () => this.inOrder(() => this.taskForward());
 
-  private async taskDoneNow(): Promise<void> {
-    const { part } = this.state;
-    if (!this.ready || this.state.ended) return;
+  private async taskForward(): Promise<void> {
+    if (this.ledger.events.length === 0) return this.startNow();
     const last = isLastPart(this.state);
-    await this.write("part-ended", { part });
+    await this.write("part-ended", { part: this.state.part });
     if (last) await this.endNow("finished");
   }
 

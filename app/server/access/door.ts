@@ -47,9 +47,9 @@ export function startOf({ studioId, personId, role, looksOn }: Who): string {
   return looksOn[0] ? `${room}/students/${looksOn[0]}/week` : "/nobody";
 }
 
-/** Back to a page of ours and never to anyone else's. */
+/** Back to a page of ours and never to anyone else's; browsers drop tabs and line ends from addresses. */
 export const ownPath = (to: string | null): string | undefined =>
-  to && /^\/(?![/\\])/.test(to) ? to : undefined;
+  to && /^\/(?![/\\])[^\\\p{Cc}]*$/u.test(to) ? to : undefined;
 
 /** Goes somewhere with the cookie of a sign-in, or with an empty one. */
 export async function goWith(door: Door, signInId: string | undefined, to: string) {

@@ -143,6 +143,5 @@ export async function weekPage(
     goals: week && nestedGoals(week.text.goal, today, studio.concert_on ?? undefined),
     memory: memory.map((each) => memoryLine(each, today)),
     weeks: weeks.map(({ id, from_day, until_day }) => ({ id, from: from_day, until: until_day })),
-    passages,
   };
 }

@@ -7,7 +7,7 @@ import {
   openSessionOf,
   painSince,
   passagesOfPerson,
-  sessionsBetween,
+  type sessionsBetween,
   shapesOf,
   studentById,
   studioById,

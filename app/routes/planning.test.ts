@@ -1,0 +1,182 @@
+import { randomUUID } from "node:crypto";
+import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
+import ICAL from "ical.js";
+import type { AssignmentItem } from "~/core/week";
+import { addDays } from "~/core/units";
+import { calendarWords } from "~/words";
+import { sheetPdf } from "~/features/plan/sheet-pdf.server";
+import { EventWriter, furnishedRoom, NOON } from "~/server/test/room";
+import { appendEvents } from "~/server/cases/append-events";
+import { addByHand } from "~/server/cases/by-hand";
+import { weekCalendar } from "~/server/cases/calendar";
+import { keepWeek, lessonPage, setWeek } from "~/server/cases/lesson";
+import { sayAfterwards } from "~/server/cases/say-afterwards";
+import { sheetPage } from "~/server/cases/sheet";
+import { weekPage } from "~/server/cases/student-week";
+import { chooseTimes } from "~/server/cases/times";
+import { todayPage } from "~/server/cases/today";
+
+const TODAY = "2026-05-04";
+const DAY_MS = 86_400_000;
+
+let room: Awaited<ReturnType<typeof furnishedRoom>>;
+beforeEach(async () => {
+  room = await furnishedRoom();
+}, 60_000);
+afterEach(() => room.services.db.close());
+
+const item = (change: Partial<AssignmentItem> = {}): AssignmentItem => ({
+  id: randomUUID(),
+  kind: "piece",
+  passageId: room.passageId,
+  title: "The Ferry at Low Water",
+  focus: "",
+  often: { kind: "daily" },
+  minutes: 10,
+  goalTempo: 70,
+  note: "",
+  bring: "nothing",
+  keptLadderId: null,
+  keys: [],
+  origin: "new",
+  decision: "open",
+  ...change,
+});
+
+const sent = (items: AssignmentItem[], version = 0, from = TODAY) => ({
+  version,
+  from,
+  until: addDays(from, 7),
+  text: { items, word: "", goal: { minutes: 60, days: 4 } },
+  decisions: {},
+});
+
+const form = (fields: Record<string, string>) => {
+  const made = new FormData();
+  for (const [key, value] of Object.entries(fields)) made.set(key, value);
+  return made;
+};
+
+async function practises(verdicts: string): Promise<string> {
+  const { sessionId } = await room.begin();
+  const stand = new EventWriter(room.clock.now);
+  stand.write("opened");
+  stand.plays(60, verdicts, 6);
+  stand.write("ended", { how: "finished" });
+  await appendEvents(room.services, room.studioId, sessionId, stand.events);
+  return sessionId;
+}
+
+describe("from lesson to lesson", () => {
+  test("what was asked stands beside what happened, every figure from the log", async () => {
+    const { services, studioId, personId, clock } = room;
+    const theory = item({ passageId: null, kind: "theory", title: "Sheet 3", goalTempo: null });
+    const set = await setWeek(services, studioId, personId, sent([item(), theory]));
+    expect(set.ok).toBe(true);
+    await practises("ccf");
+    clock.now = NOON + 2 * DAY_MS;
+    await practises("cc");
+    const entry = { id: randomUUID(), minutes: "15", daysAgo: "1", itemId: theory.id };
+    for (let twice = 0; twice < 2; twice++) {
+      expect((await addByHand(services, studioId, personId, form(entry))).ok).toBe(true);
+    }
+    clock.now = NOON + 7 * DAY_MS;
+    const { last, draft } = await lessonPage(services, studioId, personId);
+    const [passage, sheet] = last!.items;
+    expect(passage).toMatchObject({ days: 2, clean: { clean: 4, plays: 5 } });
+    expect(passage!.flawedBars).toEqual([{ bar: 6, flawed: 1 }]);
+    expect(sheet).toMatchObject({ days: 1, done: 15, clean: undefined });
+    expect(last!.done.days).toBe(3);
+    // Carried over with a higher tempo; the goal was missed by more than half.
+    const [next] = draft.text.items;
+    expect(next).toMatchObject({ origin: "carried", passageId: room.passageId });
+    expect(next!.goalTempo).toBeGreaterThan(60);
+    expect(draft.text.goal).toEqual({ minutes: 45, days: 3 });
+  });
+
+  test("a draft is nobody's week yet; who writes over another version is told", async () => {
+    const { services, studioId, personId } = room;
+    const kept = await keepWeek(services, studioId, personId, sent([item()]));
+    expect(kept).toMatchObject({ ok: true, value: { version: 1 } });
+    expect((await weekPage(services, studioId, personId)).week).toBeUndefined();
+    const late = await setWeek(services, studioId, personId, sent([item({ title: "Mine" })]));
+    expect(late).toMatchObject({ ok: false, error: { theirs: { version: 1 } } });
+    const over = await setWeek(services, studioId, personId, sent([item({ title: "Mine" })], 1));
+    expect(over.ok).toBe(true);
+    expect((await weekPage(services, studioId, personId)).week?.items[0]?.title).toBe("Mine");
+  });
+
+  test("today asks what the week asks; until the next lesson the week goes on", async () => {
+    const { services, studioId, personId, clock } = room;
+    const theory = item({ passageId: null, kind: "theory", title: "Sheet 3", goalTempo: null });
+    await setWeek(services, studioId, personId, sent([item(), theory]));
+    const asked = async () => {
+      const { candidates, tasks } = await todayPage(services, studioId, personId);
+      return [candidates[0]?.asked, tasks.map(({ text }) => text)];
+    };
+    expect(await asked()).toEqual([{ minutes: 10 }, ["Sheet 3"]]);
+    clock.now = NOON + 8 * DAY_MS;
+    expect(await asked()).toEqual([{ minutes: 10 }, ["Sheet 3"]]);
+    clock.now = NOON + 60 * DAY_MS;
+    expect(await asked()).toEqual([undefined, []]);
+  });
+
+  test("a tight end makes the next session gentler, and is told at the lesson", async () => {
+    const { services, studioId, personId } = room;
+    await setWeek(services, studioId, personId, sent([item()]));
+    const session = await practises("cc");
+    const say = (fields: Record<string, string>) =>
+      sayAfterwards(services, studioId, session, form({ id: randomUUID(), ...fields }));
+    expect((await say({ say: "feeling", feeling: "tight" })).ok).toBe(true);
+    expect((await say({ say: "question", question: "Which finger?" })).ok).toBe(true);
+    expect((await say({ say: "rating", what: "tone", answer: "no" })).ok).toBe(true);
+    expect((await say({ say: "rating", what: "tone", answer: "maybe" })).ok).toBe(false);
+    expect((await todayPage(services, studioId, personId)).feeling).toBe("tight");
+    const { last } = await lessonPage(services, studioId, personId);
+    expect(last?.feelings).toEqual([{ day: TODAY, feeling: "tight" }]);
+    expect(last?.questions).toEqual([{ day: TODAY, text: "Which finger?" }]);
+    expect(last?.ratings).toEqual([{ what: "tone", yes: 0, partly: 0, no: 1 }]);
+  });
+});
+
+describe("the week for paper and for calendars", () => {
+  test("a calendar program reads the times as they are where the room is", async () => {
+    const { services, studioId, personId } = room;
+    const windows = [{ weekday: 0, from: "17:30", minutes: 40 }];
+    const lesson = { weekday: 0, from: "15:00", minutes: 45 };
+    const times = JSON.stringify({ windows, lesson });
+    expect((await chooseTimes(services, studioId, personId, form({ times }))).ok).toBe(true);
+    await setWeek(services, studioId, personId, sent([item({ title: "Scales; slow, even" })]));
+    const text = await weekCalendar(services, studioId, personId, calendarWords);
+    const events = new ICAL.Component(ICAL.parse(text) as unknown[])
+      .getAllSubcomponents("vevent")
+      .map((each) => new ICAL.Event(each));
+    expect(events.map(({ summary }) => summary)).toEqual(["Practice", "Music lesson"]);
+    // British summer time: half past five is half past four in UTC.
+    expect(events[0]!.startDate.toJSDate().toISOString()).toBe("2026-05-04T16:30:00.000Z");
+    expect(events[0]!.duration.toSeconds()).toBe(10 * 60);
+    expect(events[0]!.description).toBe("Scales; slow, even: 10 min");
+    expect(events[1]!.startDate.toJSDate().toISOString()).toBe("2026-05-11T14:00:00.000Z");
+  });
+
+  test("the sheet is a PDF on either paper, and shows no other student's week", async () => {
+    const { services, studioId, personId, open } = room;
+    const set = await setWeek(services, studioId, personId, sent([item({ note: "Žluťoučký" })]));
+    if (!set.ok) throw new Error("The week was refused.");
+    const sheet = await sheetPage(services, studioId, personId, set.value.id);
+    expect(sheet.items[0]!.asked).toEqual([10, 10, 10, 10, 10, 10, 10]);
+    expect(sheet.items[0]!.tempi).toEqual([60, 70, 80, 90]);
+    const named = { weekday: (day: string) => day, day: (day: string) => day };
+    for (const [paper, box] of [
+      ["a4", "595.28 841.89"],
+      ["letter", "612 792"],
+    ] as const) {
+      const pdf = (await sheetPdf(sheet, paper, named)).toString("latin1");
+      expect(pdf.startsWith("%PDF-")).toBe(true);
+      expect(pdf).toContain(box);
+    }
+    const elsewhere = await open("Another room");
+    const theirs = sheetPage(services, elsewhere.studioId, elsewhere.studentId, set.value.id);
+    await expect(theirs).rejects.toThrow();
+  });
+});

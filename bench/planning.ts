@@ -1,0 +1,200 @@
+import { randomUUID } from "node:crypto";
+import { tmpdir } from "node:os";
+import path from "node:path";
+import { mkdtemp, rm } from "node:fs/promises";
+import { fitSession, USUAL_SHAPE, type Candidate } from "~/core/session";
+import { layOutWeek, type LayoutItem, type Often } from "~/core/week";
+import { addDays, dayOf } from "~/core/units";
+import { openDatabase, type Database } from "~/db/client";
+import { refreshStatistics, setTimes } from "~/db/queries";
+import { addPiece, readPieceForm } from "~/server/cases/add-piece";
+import { addStudent, openRoom } from "~/server/cases/open-room";
+import { cutPassage } from "~/server/cases/passages";
+import { weekOf } from "~/server/cases/week";
+import { todayPage } from "~/server/cases/today";
+import type { Services } from "~/server/services";
+import { median, ms, type Figure } from "./core";
+
+const MONDAY = "2026-05-04";
+const STUDENTS = 60;
+const SESSIONS_A_YEAR = 250;
+
+const candidates = (count: number): Candidate[] =>
+  Array.from({ length: count }, (_, n) => ({
+    passageId: `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`,
+    state: (["raw", "forming", "safe"] as const)[n % 3]!,
+    technique: n % 4 === 0,
+    costMinutes: 4 + n,
+    gain: n / 100,
+    daysSince: n % 9,
+    daysLeft: 24,
+    asked: undefined,
+    reviewIn: (n % 5) - 2,
+  }));
+
+const OFTENS: readonly Often[] = [
+  { kind: "daily" },
+  { kind: "every-other" },
+  { kind: "times", times: 3 },
+  { kind: "times", times: 2 },
+];
+
+const items = (count: number): LayoutItem[] =>
+  Array.from({ length: count }, (_, n) => ({
+    id: `${n}`,
+    often: OFTENS[n % OFTENS.length]!,
+    minutes: 4 + (n % 12),
+    hard: n % 5 === 0,
+    doneOn: n % 7 === 0 ? [MONDAY] : [],
+  }));
+
+/** A year of one student's sessions, as their projections: what the pages read. */
+async function playAYear(db: Database, studioId: string, personId: string, passageId: string) {
+  const ids = Array.from({ length: SESSIONS_A_YEAR }, () => randomUUID());
+  const rows = JSON.stringify(
+    ids.map((id, n) => ({ id, ago: Math.floor((n * 365) / ids.length) })),
+  );
+  const plan = "{}";
+  await db.execute(
+    `insert into session (id, studio_id, person_id, plan, created_at)
+     select id, $1, $2, $3::jsonb, now() - ago * interval '1 day'
+     from jsonb_to_recordset($4::jsonb) as made (id uuid, ago integer)`,
+    [studioId, personId, plan, rows],
+  );
+  await db.execute(
+    `insert into session_outcome (session_id, studio_id, person_id, day, started_at, last_at, ended, notes)
+     select id, $1, $2, current_date - ago, now() - ago * interval '1 day', now(), 'finished', '[]'
+     from jsonb_to_recordset($3::jsonb) as made (id uuid, ago integer)`,
+    [studioId, personId, rows],
+  );
+  await db.execute(
+    `insert into session_block (session_id, position, studio_id, person_id, passage_id, day,
+       start_tempo, end_tempo, reached_tempo, target_tempo, plays, clean, active_seconds, topped_out)
+     select id, 1, $1, $2, $3, current_date - ago, 60, 80, 78, 96, 24, 19, 720, false
+     from jsonb_to_recordset($4::jsonb) as made (id uuid, ago integer)`,
+    [studioId, personId, passageId, rows],
+  );
+  await db.execute(
+    `insert into passage_day (studio_id, passage_id, day, reached_tempo, comfortable,
+       comfortable_low, comfortable_high, ceiling, ceiling_low, ceiling_high)
+     select distinct on (ago) $1::uuid, $2::uuid, current_date - ago, 78, 70, 66, 74, 84, 80, 90
+     from jsonb_to_recordset($3::jsonb) as made (id uuid, ago integer)`,
+    [studioId, passageId, rows],
+  );
+}
+
+const pieceForm = () => {
+  const form = new FormData();
+  const fields = {
+    title: "The Ferry at Low Water",
+    origin: "",
+    kind: "piece",
+    bars: "16",
+    metre: "3/4",
+    changes: "",
+    pickupBeats: "0",
+    markBpm: "96",
+    markUnit: "quarter",
+  };
+  for (const [key, value] of Object.entries(fields)) form.set(key, value);
+  return form;
+};
+
+async function fullRoom(services: Services & { db: Database }) {
+  const names = { room: "Full", teacher: "Odile", self: false, name: "First", instrument: "" };
+  const opened = await openRoom(services, { ...names, timeZone: "Europe/London" });
+  if (!opened.ok) throw new Error(opened.error.signIn);
+  const { studioId, studentId } = opened.value;
+  const today = dayOf(services.now(), "Europe/London");
+  for (let n = 0; n < STUDENTS; n++) {
+    const personId =
+      n === 0
+        ? studentId
+        : await addStudent(services, studioId, { name: `Student ${n}`, instrument: "oboe" });
+    const form = readPieceForm(pieceForm());
+    if (!form.ok) throw new Error("The piece was refused.");
+    const pieceId = await addPiece(services, studioId, personId, form.value);
+    const range = { fromBar: 1, toBar: 8, pickupBeats: 0, endBeats: 0, name: "", focus: "" };
+    const passageId = await cutPassage(services, studioId, { personId, pieceId }, range);
+    const windows = [0, 1, 2, 3, 4].map((weekday) => ({ weekday, from: "17:00", minutes: 30 }));
+    await setTimes(services.db, studioId, personId, { windows, lesson: null });
+    const item = {
+      id: randomUUID(),
+      kind: "piece",
+      passageId,
+      title: "The Ferry at Low Water",
+      focus: "",
+      often: { kind: "daily" },
+      minutes: 10,
+      goalTempo: 96,
+      note: "",
+      bring: "nothing",
+      keptLadderId: null,
+      keys: [],
+      origin: "new",
+      decision: "open",
+    };
+    const text = {
+      items: [item, { ...item, id: randomUUID() }],
+      word: "",
+      goal: { minutes: 90, days: 5 },
+    };
+    await services.db.execute(
+      `insert into assignment (id, studio_id, person_id, from_day, until_day, text, set_at, saved_at)
+       values ($1, $2, $3, $4, $5, $6::jsonb, now(), now())`,
+      [
+        randomUUID(),
+        studioId,
+        personId,
+        addDays(today, -3),
+        addDays(today, 4),
+        JSON.stringify(text),
+      ],
+    );
+    await playAYear(services.db, studioId, personId, passageId);
+  }
+  await refreshStatistics(services.db);
+  return { studioId, studentId };
+}
+
+const timed = async (times: number, work: () => Promise<unknown>): Promise<number> => {
+  const found: number[] = [];
+  for (let n = 0; n < times; n++) {
+    const begun = performance.now();
+    await work();
+    found.push(performance.now() - begun);
+  }
+  return found.toSorted((a, b) => a - b)[Math.floor(times / 2)]!;
+};
+
+/** The fitter, the week, and the board of a full room after a year, server time only. */
+export async function planningFigures(): Promise<Figure[]> {
+  const many = candidates(24);
+  const day = (n: number) => ({ day: addDays(MONDAY, n), minutes: 120 });
+  const week = [0, 1, 2, 3, 4, 5, 6].map(day);
+  const sixty = items(60);
+  const fit = (minutes: number) => () =>
+    fitSession({ minutes, shape: USUAL_SHAPE, candidates: many });
+  const figures: Figure[] = [
+    { what: "a session of 45 min fitted, 24 passages", value: ms(median(51, fit(45))) },
+    { what: "a session of 4 h fitted, 24 passages", value: ms(median(51, fit(240))) },
+    {
+      what: "a week of 60 items laid out",
+      value: ms(median(51, () => layOutWeek(sixty, week, MONDAY))),
+    },
+  ];
+  const directory = await mkdtemp(path.join(tmpdir(), "fidus-bench-"));
+  const db = await openDatabase(process.cwd(), directory);
+  const services = { db, now: Date.now, newId: randomUUID };
+  const { studioId, studentId } = await fullRoom(services);
+  const board = await timed(15, () => weekOf(services, studioId));
+  figures.push({
+    what: `week board, ${STUDENTS} students, ${STUDENTS * SESSIONS_A_YEAR} sessions in a year`,
+    value: ms(board),
+  });
+  const today = await timed(15, () => todayPage(services, studioId, studentId));
+  figures.push({ what: "today of one of them", value: ms(today) });
+  await db.close();
+  await rm(directory, { recursive: true, force: true });
+  return figures;
+}
