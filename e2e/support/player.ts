@@ -36,19 +36,6 @@ export class Player {
     this.plays = 0;
   }
 
-  /** Through tasks without a click, until a passage is on. */
-  async doesTheTasks(): Promise<void> {
-    const task = this.page.locator("[data-task]");
-    const main = this.page.locator("main[data-part]");
-    await this.page.getByRole("button", { name: "Begin" }).click();
-    while ((await task.count()) > 0) {
-      const part = await main.getAttribute("data-part");
-      await task.getByRole("button", { name: /^Done/ }).click();
-      if ((await main.count()) === 0) return;
-      await expect(main).not.toHaveAttribute("data-part", part!);
-    }
-  }
-
   async starts(): Promise<void> {
     await this.page.getByRole("button", { name: /^(Start|Go on)$/ }).click();
   }

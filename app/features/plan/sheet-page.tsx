@@ -7,7 +7,7 @@ import { planWords, words } from "~/words";
 import { gateTold } from "./gate-told";
 import { oftenTold } from "./often-told";
 import type { Sheet, SheetItem } from "./sheet-shapes";
-import { stairsCorners } from "./small-stairs";
+import { stairsCorners, tempiTold } from "./small-stairs";
 import styles from "./sheet.module.css";
 
 const { sheet: said, week: weekWords } = planWords;
@@ -91,9 +91,13 @@ export function SheetPage({
   );
 }
 
+/** The bars, unless the title says them already. */
+const barsBesides = (title: string, bars: string): string =>
+  title.includes(bars) ? "" : words.capital(bars);
+
 function ItemRow({ item, days }: { item: SheetItem; days: readonly string[] }) {
   const facts = [
-    item.bars && words.capital(words.bars(item.bars.from, item.bars.to)),
+    item.bars && barsBesides(item.title, words.bars(item.bars.from, item.bars.to)),
     `${oftenTold(item.often)}, ${planWords.minutes(item.minutes)}`,
     item.focus && `${words.cut.focus}: ${item.focus}`,
     item.key && weekWords.key(item.key),
@@ -108,9 +112,9 @@ function ItemRow({ item, days }: { item: SheetItem; days: readonly string[] }) {
         <span className={styles.facts}>{facts.join(" · ")}</span>
         {item.tempi.length > 0 && (
           <span className={styles.ladder}>
-            <SmallStairs tempi={item.tempi} />
+            {item.tempi.length > 1 && <SmallStairs tempi={item.tempi} />}
             <span>
-              {item.tempi[0]}–{item.target}
+              {tempiTold(item.tempi, item.target)}
               {item.goalTempo !== null && item.beatUnit && (
                 <>
                   {", "}

@@ -5,7 +5,7 @@ import { planWords, words } from "~/words";
 import { gateTold } from "./gate-told";
 import { oftenTold } from "./often-told";
 import type { Sheet, SheetItem } from "./sheet-shapes";
-import { stairsCorners } from "./small-stairs";
+import { stairsCorners, tempiTold } from "./small-stairs";
 
 export const PAPERS = ["a4", "letter"] as const;
 export type Paper = (typeof PAPERS)[number];
@@ -69,14 +69,14 @@ function drawStairs(doc: Doc, item: SheetItem, x: number, y: number): void {
   for (const [dx, dy] of rest) doc.lineTo(x + dx, y + dy);
   doc.lineWidth(1.2).stroke();
   doc.font("latin-plain").fontSize(SMALL);
-  const span = `${item.tempi[0]}–${item.target ?? item.tempi.at(-1)} bpm`;
+  const span = `${tempiTold(item.tempi, item.target)} bpm`;
   doc.text(span, x + STAIRS.width + 8, y + STAIRS.height / 2 - 5, { lineBreak: false });
 }
 
 function drawItem(doc: Doc, item: SheetItem, wide: number): void {
   const left = doc.page.margins.left;
   const width = wide - 12;
-  const needed = 58 + (item.tempi.length > 0 ? STAIRS.height + 8 : 0);
+  const needed = 58 + (item.tempi.length > 1 ? STAIRS.height + 8 : 0);
   if (doc.y + needed > doc.page.height - doc.page.margins.bottom) doc.addPage();
   const top = doc.y + 6;
   doc.x = left;
@@ -85,7 +85,7 @@ function drawItem(doc: Doc, item: SheetItem, wide: number): void {
   doc.x = left;
   write(doc, facts(item), { width, size: SMALL });
   let bottom = doc.y;
-  if (item.tempi.length > 0) {
+  if (item.tempi.length > 1) {
     drawStairs(doc, item, left, bottom + 4);
     bottom += STAIRS.height + 8;
   }

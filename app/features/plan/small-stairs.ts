@@ -3,6 +3,12 @@ export interface StairsFrame {
   readonly height: number;
 }
 
+/** From where to where a ladder goes: "60–96", or one number where it stays. */
+export const tempiTold = (tempi: readonly number[], target: number | null): string => {
+  const last = target ?? tempi.at(-1);
+  return tempi[0] === last ? `${last}` : `${tempi[0]}–${last}`;
+};
+
 /** The corners of a small staircase, each tempo a tread of the same length: [x, y] from the top left. */
 export function stairsCorners(
   tempi: readonly number[],

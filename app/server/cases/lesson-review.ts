@@ -111,6 +111,8 @@ const nextItem = (
   ...item,
   goalTempo: passage ? nextGoalTempo(passage, tempoOf(rows)) : item.goalTempo,
   keptLadderId: null,
+  // Another week, another key: the next one comes first.
+  keys: [...item.keys.slice(1), ...item.keys.slice(0, 1)],
   origin: "carried",
   decision: "open",
 });
