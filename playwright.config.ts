@@ -6,7 +6,7 @@ export default defineConfig({
   testMatch: "*.spec.ts",
   fullyParallel: true,
   // Most of a journey is waiting while something is played in real time.
-  workers: 4,
+  workers: 3,
   timeout: 120_000,
   expect: { timeout: 20_000 },
   reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],

@@ -35,9 +35,11 @@ test.beforeEach(async ({ page, server }) => {
 });
 
 for (const tempo of [60, 138, 300]) {
-  test(`a minute at ${tempo} with 1 to 8 clicks a beat: each within a sample`, async ({ page }) => {
+  test(`a minute at ${tempo} with 1, 3, 4, 7, 8 clicks a beat: each within a sample`, async ({
+    page,
+  }) => {
     test.setTimeout(180_000);
-    for (let perBeat = 1; perBeat <= 8; perBeat++) {
+    for (const perBeat of [1, 3, 4, 7, 8]) {
       await check(page, { tempo, perBeat, seconds: 60 });
       const { clicks, worst, counts } = await report(page, 60_000);
       expect(clicks).toBeGreaterThan(59 * (tempo / 60) * perBeat);

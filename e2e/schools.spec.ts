@@ -6,6 +6,7 @@ interface Way {
   readonly school: string;
   readonly numbers?: Readonly<Record<string, number>>;
   readonly clean?: number;
+  readonly bars?: readonly [number, number];
   readonly rungs: readonly string[];
 }
 
@@ -27,6 +28,7 @@ const ways: readonly Way[] = [
     school: "Even steps",
     numbers: { Start: 240, Target: 240 },
     clean: 10,
+    bars: [3, 3],
     rungs: ["240"],
   },
   {
@@ -58,10 +60,10 @@ const ways: readonly Way[] = [
   },
 ];
 
-for (const { who, school, numbers = {}, clean = 1, rungs } of ways) {
+for (const { who, school, numbers = {}, clean = 1, bars = [3, 4], rungs } of ways) {
   test(`who ${who} finds ${school} and plays it to its end`, async ({ teacher, player, page }) => {
     test.slow();
-    await teacher.opensTheWorkshop();
+    await teacher.opensTheWorkshop(bars);
     await teacher.chooses(school);
     await teacher.fills(numbers);
     await teacher.setsTheGate(clean);

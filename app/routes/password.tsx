@@ -1,8 +1,9 @@
 import { redirect } from "react-router";
 import { PasswordPage } from "~/features/access/password-page";
-import { callerOf } from "~/server/access/door";
+import { callerOf, goWith } from "~/server/access/door";
 import { answering, refused } from "~/server/boundary";
 import { choosePassword, passwordFormSchema } from "~/server/cases/passwords";
+import { beginSignIn, signOut } from "~/server/cases/sign-in";
 import { servicesOf } from "~/server/context";
 import { readForm, withoutPassword } from "~/server/form";
 import { accessWords, words } from "~/words";
@@ -34,7 +35,11 @@ export const action = (asked: Route.ActionArgs) =>
     }
     const done = await choosePassword(servicesOf(asked.context), who, form.value);
     if (!done.ok) return refused({ errors: done.error, values: { signIn: form.value.signIn } });
-    throw redirect("/");
+    // Whoever came in with the old password, or by the way in that is replaced, is out.
+    const services = servicesOf(asked.context);
+    await signOut(services, who, true);
+    const begun = await beginSignIn(services, { id: who.personId, studio_id: who.studioId });
+    throw await goWith(callerOf(asked.context).door, begun, "/");
   });
 
 export default function Password({ actionData }: Route.ComponentProps) {

@@ -55,7 +55,7 @@ export const accessWords = {
   },
   password: {
     title: "Your password",
-    lead: "With this name and password you come into your room.",
+    lead: "With this name and password you come into your room. A new one ends every other sign-in.",
     submit: "Set it",
   },
 } as const;

@@ -66,6 +66,7 @@ export const desk = {
     concertOn: "On",
     concertSave: "Keep the date",
     none: "Nobody with that name.",
+    password: "Your sign-in and password",
     concert: (name: string, days: number, day: string) =>
       days >= 0
         ? `${name} in ${days} ${plural(days, "day", "days")}, on ${day}.`
@@ -185,6 +186,7 @@ export const desk = {
   log: {
     title: "Log",
     sessions: "Sessions, newest first",
+    byHand: "Practised without Fidus",
     empty: "Nothing played yet. The log writes itself at the stand.",
     pain: "stopped for pain",
     open: "not ended",

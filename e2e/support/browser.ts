@@ -27,6 +27,7 @@ export const contextOptions = {
 
 export const browserSettings: NonNullable<PlaywrightTestConfig["use"]> = {
   ...contextOptions,
-  trace: "retain-on-failure",
+  // Recording every step costs a third of the time: only when somebody looks for a fault.
+  trace: process.env.FIDUS_TRACE ? "retain-on-failure" : "off",
   launchOptions,
 };

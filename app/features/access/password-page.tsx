@@ -1,5 +1,5 @@
 import Typography from "@mui/material/Typography";
-import { Form } from "react-router";
+import { Form, Link } from "react-router";
 import { Field, type Refused } from "~/components/field";
 import { SubmitButton } from "~/components/submit-button";
 import { accessWords, words } from "~/words";
@@ -31,6 +31,13 @@ export function PasswordPage({ refused }: { refused: Refused | undefined }) {
         />
         <SubmitButton variant="contained">{password.submit}</SubmitButton>
       </Form>
+      <Form method="post" action="/sign-out" className={styles.form}>
+        <input type="hidden" name="everywhere" value="yes" />
+        <SubmitButton variant="outlined">{accessWords.page.everywhere}</SubmitButton>
+      </Form>
+      <p>
+        <Link to="/">{words.trouble.home}</Link>
+      </p>
     </main>
   );
 }

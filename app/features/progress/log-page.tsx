@@ -1,19 +1,32 @@
+import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
 import type { LogEntry } from "~/features/shapes";
+import type { Day } from "~/core/units";
 import { words } from "~/words";
 import { SessionList } from "./session-list";
+import styles from "./session-list.module.css";
 
 export interface LogPageProps {
   readonly studioId: string;
   readonly person: { readonly id: string; readonly name: string };
   readonly log: readonly LogEntry[];
+  readonly byHand: readonly {
+    readonly id: string;
+    readonly day: Day;
+    readonly minutes: number;
+    readonly note: string;
+  }[];
 }
 
-const minutesOf = ({ blocks }: LogEntry) => blocks.reduce((sum, { minutes }) => sum + minutes, 0);
+const minutesOf = ({ blocks, tasks }: LogEntry) =>
+  blocks.reduce((sum, { minutes }) => sum + minutes, 0) +
+  tasks.reduce((sum, { seconds }) => sum + seconds / 60, 0);
 
-export function LogPage({ studioId, person, log }: LogPageProps) {
-  const minutes = Math.round(log.reduce((sum, entry) => sum + minutesOf(entry), 0));
-  const days = new Set(log.map(({ day }) => day)).size;
+export function LogPage({ studioId, person, log, byHand }: LogPageProps) {
+  const formats = useFormats();
+  const sum = [...log.map(minutesOf), ...byHand.map(({ minutes }) => minutes)];
+  const minutes = Math.round(sum.reduce((all, each) => all + each, 0));
+  const days = new Set([...log, ...byHand].map(({ day }) => day)).size;
   return (
     <Page
       title={words.log.title}
@@ -25,6 +38,17 @@ export function LogPage({ studioId, person, log }: LogPageProps) {
       ) : (
         <Section title={words.log.sessions}>
           <SessionList studioId={studioId} entries={log} />
+        </Section>
+      )}
+      {byHand.length > 0 && (
+        <Section title={words.log.byHand}>
+          <ul className={styles.byHand}>
+            {byHand.map(({ id, day, minutes: long, note }) => (
+              <li key={id}>
+                <strong>{formats.shortDay(day)}</strong> {words.minutes(long)} {note}
+              </li>
+            ))}
+          </ul>
         </Section>
       )}
     </Page>

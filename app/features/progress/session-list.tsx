@@ -13,13 +13,18 @@ export function SessionList(props: { studioId: string; entries: readonly LogEntr
   const formats = useFormats();
   return (
     <ul className={styles.sessions}>
-      {props.entries.map(({ session_id, day, ended, notes, blocks }) => (
+      {props.entries.map(({ session_id, day, ended, notes, blocks, tasks }) => (
         <li key={session_id}>
           <div className={styles.when}>
             <Link to={`/studio/${props.studioId}/sessions/${session_id}`}>
               {formats.shortDay(day)}
             </Link>
-            <span>{words.minutes(blocks.reduce((sum, { minutes }) => sum + minutes, 0))}</span>
+            <span>
+              {words.minutes(
+                blocks.reduce((sum, { minutes }) => sum + minutes, 0) +
+                  tasks.reduce((sum, { seconds }) => sum + seconds / 60, 0),
+              )}
+            </span>
             {ended === null && <span className={styles.soft}>{words.log.open}</span>}
             {ended === "pain" && <span className={styles.pain}>{words.log.pain}</span>}
           </div>

@@ -112,6 +112,9 @@ export function WeekBoard({ studioId, today, lines, concert, refused }: WeekBoar
         </div>
       )}
       <ConcertForm concert={concert} refused={refused} />
+      <p>
+        <Link to="/password">{words.week.password}</Link>
+      </p>
     </Page>
   );
 }

@@ -1,9 +1,17 @@
-import { logOf, passagesOfPerson, piecesOfPerson, studentById, studioById } from "~/db/queries";
+import {
+  logOf,
+  passagesOfPerson,
+  piecesOfPerson,
+  practiceByHand,
+  studentById,
+  studioById,
+} from "~/db/queries";
 import { todayIn, type Services } from "../services";
 import { passageLine } from "./passage-line";
 
 const LATEST = 4;
 const WHOLE_LOG = 1000;
+const FIRST_DAY = "2000-01-01";
 
 /** A student with their pieces, passages and latest sessions. */
 export async function studentPage(services: Services, studioId: string, personId: string) {
@@ -27,9 +35,12 @@ export async function studentPage(services: Services, studioId: string, personId
 
 /** Every session, newest first. */
 export async function logPage(services: Services, studioId: string, personId: string) {
-  const [person, log] = await Promise.all([
-    studentById(services.db, studioId, personId),
-    logOf(services.db, studioId, personId, WHOLE_LOG),
+  const { db } = services;
+  const today = todayIn(services, await studioById(db, studioId));
+  const [person, log, byHand] = await Promise.all([
+    studentById(db, studioId, personId),
+    logOf(db, studioId, personId, WHOLE_LOG),
+    practiceByHand(db, studioId, personId, FIRST_DAY, today),
   ]);
-  return { person, log };
+  return { person, log, byHand: byHand.toReversed() };
 }
