@@ -60,7 +60,7 @@ const ways: readonly Way[] = [
   },
 ];
 
-for (const { who, school, numbers = {}, clean = 1, bars = [3, 4], rungs } of ways) {
+for (const { who, school, numbers = {}, clean = 1, bars = [3, 4] as const, rungs } of ways) {
   test(`who ${who} finds ${school} and plays it to its end`, async ({ teacher, player, page }) => {
     test.slow();
     await teacher.opensTheWorkshop(bars);

@@ -129,7 +129,7 @@ test("two passages one after the other, and the slow play at the end", async ({
   await player.playsClean();
   await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
   await expect(page.getByText("200 bpm held")).toBeVisible();
-  await expect(page.getByText("180 → 190 bpm")).toBeVisible();
+  await expect(page.getByText("180 →")).toContainText("= 190");
 });
 
 test("the screen is kept awake while the stand runs", async ({ teacher, player, page }) => {

@@ -3,7 +3,8 @@ import { forStudent } from "~/server/access/guard";
 import { refused } from "~/server/boundary";
 import { accessActSchema, accessPage, actOnAccess, qrOf } from "~/server/cases/access";
 import { readForm } from "~/server/form";
-import { accessWords, words } from "~/words";
+import { words } from "~/words";
+import { accessWords } from "~/words/access";
 import type { Route } from "./+types/access";
 
 export const meta = ({ loaderData }: Route.MetaArgs) => [

@@ -1,6 +1,6 @@
 import { forStudent } from "~/server/access/guard";
 import { weekCalendar } from "~/server/cases/calendar";
-import { calendarWords } from "~/words";
+import { calendarWords } from "~/words/calendar";
 import type { Route } from "./+types/calendar-file";
 
 export const loader = (asked: Route.LoaderArgs) =>

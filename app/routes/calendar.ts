@@ -2,7 +2,7 @@ import { callerOf } from "~/server/access/door";
 import { answering } from "~/server/boundary";
 import { calendarOf, weekCalendar } from "~/server/cases/calendar";
 import { servicesOf } from "~/server/context";
-import { calendarWords } from "~/words";
+import { calendarWords } from "~/words/calendar";
 import type { Route } from "./+types/calendar";
 
 const say = (status: number, sentence: string) =>

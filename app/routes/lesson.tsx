@@ -3,7 +3,8 @@ import { LessonPage } from "~/features/lesson/lesson-page";
 import { forStudent } from "~/server/access/guard";
 import { keepWeek, lessonPage, previewWeek, readLesson, setWeek } from "~/server/cases/lesson";
 import { roomToday } from "~/server/cases/rooms";
-import { planWords, words } from "~/words";
+import { words } from "~/words";
+import { planWords } from "~/words/plan";
 import type { Route } from "./+types/lesson";
 
 export const meta = ({ loaderData }: Route.MetaArgs) => [

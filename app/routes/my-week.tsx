@@ -4,7 +4,8 @@ import { refused } from "~/server/boundary";
 import { addByHand } from "~/server/cases/by-hand";
 import { markStands } from "~/server/cases/memory";
 import { weekPage } from "~/server/cases/student-week";
-import { planWords, words } from "~/words";
+import { words } from "~/words";
+import { planWords } from "~/words/plan";
 import type { Route } from "./+types/my-week";
 
 export const meta = ({ loaderData }: Route.MetaArgs) => [

@@ -1,5 +1,6 @@
 import { Empty } from "~/components/page";
-import { accessWords, words } from "~/words";
+import { words } from "~/words";
+import { accessWords } from "~/words/access";
 
 export const meta = () => [{ title: words.name }];
 

@@ -6,7 +6,8 @@ import { choosePassword, passwordFormSchema } from "~/server/cases/passwords";
 import { beginSignIn, signOut } from "~/server/cases/sign-in";
 import { servicesOf } from "~/server/context";
 import { readForm, withoutPassword } from "~/server/form";
-import { accessWords, words } from "~/words";
+import { words } from "~/words";
+import { accessWords } from "~/words/access";
 import type { Route } from "./+types/password";
 
 export const meta = () => [{ title: words.title(accessWords.password.title) }];

@@ -3,7 +3,8 @@ import { callerOf, goWith, ownPath } from "~/server/access/door";
 import { answering, notFound, refused } from "~/server/boundary";
 import { linkOpens, signInWithLink } from "~/server/cases/sign-in";
 import { servicesOf } from "~/server/context";
-import { accessWords, words } from "~/words";
+import { words } from "~/words";
+import { accessWords } from "~/words/access";
 import type { Route } from "./+types/personal-link";
 
 export const meta = () => [{ title: words.title(accessWords.link.title) }];

@@ -3,7 +3,7 @@ import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
 import ICAL from "ical.js";
 import type { AssignmentItem } from "~/core/week";
 import { addDays } from "~/core/units";
-import { calendarWords } from "~/words";
+import { calendarWords } from "~/words/calendar";
 import { sheetPdf } from "~/features/plan/sheet-pdf.server";
 import { EventWriter, furnishedRoom, NOON } from "~/server/test/room";
 import { appendEvents } from "~/server/cases/append-events";

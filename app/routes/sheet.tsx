@@ -2,7 +2,8 @@ import { SheetPage } from "~/features/plan/sheet-page";
 import { forStudent } from "~/server/access/guard";
 import { idsOf } from "~/server/boundary";
 import { sheetPage } from "~/server/cases/sheet";
-import { planWords, words } from "~/words";
+import { words } from "~/words";
+import { planWords } from "~/words/plan";
 import type { Route } from "./+types/sheet";
 
 export const meta = ({ loaderData }: Route.MetaArgs) => [

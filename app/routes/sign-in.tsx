@@ -10,7 +10,8 @@ import {
 } from "~/server/cases/sign-in";
 import { servicesOf } from "~/server/context";
 import { readForm, withoutPassword } from "~/server/form";
-import { accessWords, words } from "~/words";
+import { words } from "~/words";
+import { accessWords } from "~/words/access";
 import type { Route } from "./+types/sign-in";
 
 export const meta = () => [{ title: words.title(accessWords.signIn.title) }];

@@ -3,7 +3,8 @@ import { TimesPage } from "~/features/plan/times-page";
 import { forStudent } from "~/server/access/guard";
 import { refused } from "~/server/boundary";
 import { chooseTimes, timesPage } from "~/server/cases/times";
-import { planWords, words } from "~/words";
+import { words } from "~/words";
+import { planWords } from "~/words/plan";
 import type { Route } from "./+types/times";
 
 export const meta = ({ loaderData }: Route.MetaArgs) => [

@@ -5,7 +5,7 @@ import { Field, type Refused } from "~/components/field";
 import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
-import { accessWords } from "~/words";
+import { accessWords } from "~/words/access";
 import styles from "./access.module.css";
 
 interface Access {

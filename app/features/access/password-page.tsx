@@ -2,7 +2,8 @@ import Typography from "@mui/material/Typography";
 import { Form, Link } from "react-router";
 import { Field, type Refused } from "~/components/field";
 import { SubmitButton } from "~/components/submit-button";
-import { accessWords, words } from "~/words";
+import { words } from "~/words";
+import { accessWords } from "~/words/access";
 import styles from "./access.module.css";
 
 /** A teacher's sign-in name and password. */

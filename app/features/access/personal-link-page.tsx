@@ -2,7 +2,7 @@ import Typography from "@mui/material/Typography";
 import { Form } from "react-router";
 import type { Refused } from "~/components/field";
 import { SubmitButton } from "~/components/submit-button";
-import { accessWords } from "~/words";
+import { accessWords } from "~/words/access";
 import styles from "./access.module.css";
 
 /** One press between the link and the practice: what only looks ahead comes no further. */

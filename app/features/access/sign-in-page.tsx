@@ -2,7 +2,7 @@ import Typography from "@mui/material/Typography";
 import { Form, Link } from "react-router";
 import { Field, type Refused } from "~/components/field";
 import { SubmitButton } from "~/components/submit-button";
-import { accessWords } from "~/words";
+import { accessWords } from "~/words/access";
 import styles from "./access.module.css";
 
 interface DemoPerson {

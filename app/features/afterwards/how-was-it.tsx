@@ -3,7 +3,7 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useFetcher } from "react-router";
 import { Care } from "~/components/care";
 import { FEELINGS, RATED, RATINGS, type Feeling, type Rated, type Rating } from "~/core/session";
-import { planWords } from "~/words";
+import { planWords } from "~/words/plan";
 import styles from "./afterwards.module.css";
 
 const { ratings: said, today } = planWords;

@@ -6,7 +6,7 @@ import { X } from "lucide-react";
 import { useState } from "react";
 import { BRINGS, CIRCLE_OF_FIFTHS, type AssignmentItem, type Often } from "~/core/week";
 import { oftenTold } from "~/features/plan/often-told";
-import { planWords } from "~/words";
+import { planWords } from "~/words/plan";
 import type { KeptLadderName } from "./lesson-shapes";
 import styles from "./lesson.module.css";
 

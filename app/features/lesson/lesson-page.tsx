@@ -8,7 +8,8 @@ import { ITEM_KINDS, MOST_ITEMS, type AssignmentItem, type GoalMove } from "~/co
 import { daysBetween, type Day } from "~/core/units";
 import { WeekGrid } from "~/features/plan/week-grid";
 import type { PassageLine } from "~/features/shapes";
-import { planWords, words } from "~/words";
+import { words } from "~/words";
+import { planWords } from "~/words/plan";
 import { ItemEditor } from "./item-editor";
 import type { KeptLadderName, LastWeek, LessonDraft } from "./lesson-shapes";
 import { ReviewRow } from "./review-row";

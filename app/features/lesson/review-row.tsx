@@ -2,7 +2,8 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import type { Decision } from "~/core/week";
 import { oftenTold } from "~/features/plan/often-told";
-import { planWords, words } from "~/words";
+import { words } from "~/words";
+import { planWords } from "~/words/plan";
 import type { Reviewed } from "./lesson-shapes";
 import styles from "./lesson.module.css";
 

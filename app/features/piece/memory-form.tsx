@@ -5,7 +5,7 @@ import { SubmitButton } from "~/components/submit-button";
 import { MEMORY_UNITS } from "~/core/week";
 import { addDays, type Day } from "~/core/units";
 import { MemoryLines, type MemoryLine } from "~/features/plan/memory-lines";
-import { planWords } from "~/words";
+import { planWords } from "~/words/plan";
 import styles from "./piece.module.css";
 
 interface MemoryFormProps {

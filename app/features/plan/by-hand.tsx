@@ -4,7 +4,7 @@ import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
 import { useSubmit, useNavigation } from "react-router";
 import type { Refused } from "~/components/field";
-import { planWords } from "~/words";
+import { planWords } from "~/words/plan";
 import type { WeekItem } from "./week-shapes";
 import styles from "./week-page.module.css";
 

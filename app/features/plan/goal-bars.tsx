@@ -1,5 +1,5 @@
 import type { NestedGoals, WeekGoal } from "~/core/week";
-import { planWords } from "~/words";
+import { planWords } from "~/words/plan";
 import styles from "./week-page.module.css";
 
 const { week: said } = planWords;

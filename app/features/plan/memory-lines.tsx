@@ -4,7 +4,7 @@ import { Form } from "react-router";
 import { useFormats } from "~/components/locale";
 import type { MemoryPlan } from "~/core/week";
 import type { Day } from "~/core/units";
-import { planWords } from "~/words";
+import { planWords } from "~/words/plan";
 import styles from "./week-page.module.css";
 
 export interface MemoryLine {

@@ -1,5 +1,5 @@
 import type { Often } from "~/core/week";
-import { planWords } from "~/words";
+import { planWords } from "~/words/plan";
 
 /** How often something is asked, in words. */
 export const oftenTold = (often: Often): string =>

@@ -1,7 +1,8 @@
 import { createRequire } from "node:module";
 import PDFDocument from "pdfkit";
 import { addDays } from "~/core/units";
-import { planWords, words } from "~/words";
+import { words } from "~/words";
+import { planWords } from "~/words/plan";
 import { gateTold } from "./gate-told";
 import { oftenTold } from "./often-told";
 import type { Sheet, SheetItem } from "./sheet-shapes";

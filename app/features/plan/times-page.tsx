@@ -10,7 +10,7 @@ import { Page, Section } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import type { TimeWindow, WeekTimes } from "~/core/week";
 import { addDays } from "~/core/units";
-import { planWords } from "~/words";
+import { planWords } from "~/words/plan";
 import styles from "./times-page.module.css";
 
 interface TimesPageProps {

@@ -1,6 +1,6 @@
 import { useFormats } from "~/components/locale";
 import type { Day } from "~/core/units";
-import { planWords } from "~/words";
+import { planWords } from "~/words/plan";
 import type { StudentWeek, WeekDay, WeekItem } from "./week-shapes";
 import styles from "./week-grid.module.css";
 

@@ -3,7 +3,6 @@ import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
-import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { words } from "~/words";
 import styles from "./sheets.module.css";
@@ -36,13 +35,16 @@ export function NoteSheet({ open, onClose, onKeep }: NoteSheetProps) {
             keep();
           }}
         >
-          <TextField
-            label={words.stand.noteLabel}
-            value={text}
-            onChange={(event) => setText(event.target.value)}
-            slotProps={{ htmlInput: { maxLength: LONGEST_NOTE } }}
-            autoFocus
-          />
+          {/* A plain field: the stand need not carry the weight of a larger one. */}
+          <label className={styles.line}>
+            {words.stand.noteLabel}
+            <input
+              value={text}
+              onChange={(event) => setText(event.target.value)}
+              maxLength={LONGEST_NOTE}
+              autoFocus
+            />
+          </label>
         </form>
       </DialogContent>
       <DialogActions>

@@ -5,7 +5,8 @@ import { Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
 import type { FittedBlock, LeftOut } from "~/core/session";
 import type { PassageLine } from "~/features/shapes";
-import { planWords, words } from "~/words";
+import { words } from "~/words";
+import { planWords } from "~/words/plan";
 import styles from "./part-list.module.css";
 
 interface PartListProps {

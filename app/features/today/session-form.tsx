@@ -14,7 +14,8 @@ import {
   type Feeling,
   type FittedBlock,
 } from "~/core/session";
-import { planWords, words } from "~/words";
+import { words } from "~/words";
+import { planWords } from "~/words/plan";
 import { LeftOutList, PartList } from "./part-list";
 import { SessionRibbon } from "./session-ribbon";
 import { ShapeKeeper } from "./shape-keeper";

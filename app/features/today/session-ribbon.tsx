@@ -10,7 +10,7 @@ import { horizontalListSortingStrategy, SortableContext, useSortable } from "@dn
 import { CSS } from "@dnd-kit/utilities";
 import { useId, useRef, useState, type CSSProperties, type KeyboardEvent } from "react";
 import { endsQuietly, isPassageKind, type FittedBlock } from "~/core/session";
-import { planWords } from "~/words";
+import { planWords } from "~/words/plan";
 import styles from "./session-ribbon.module.css";
 
 export interface RibbonActs {

@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import { useFetcher } from "react-router";
 import { Field, type Refused } from "~/components/field";
 import { isPassageKind, type BlockKind, type FittedBlock, type ShapeBlock } from "~/core/session";
-import { planWords } from "~/words";
+import { planWords } from "~/words/plan";
 import type { KeptShape } from "./use-session";
 import styles from "./today.module.css";
 
