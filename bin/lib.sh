@@ -26,14 +26,16 @@ install_packages() {
 }
 
 build_application() {
-  local stamp=build/.fidus-built want
+  local stamp=build/.fidus-built want log
+  # Not in the folder: what reads it beside must not come upon a file that goes away.
+  log=$(mktemp)
   want=$(find app demo public -type f -print0 | sort -z | xargs -0 cat package-lock.json vite.config.ts react-router.config.ts | cksum)
   [ -f "$stamp" ] && [ "$(cat "$stamp")" = "$want" ] && return
-  npm run --silent build >build.log 2>&1 || {
-    cat build.log >&2
-    rm -f build.log
+  npm run --silent build >"$log" 2>&1 || {
+    cat "$log" >&2
+    rm -f "$log"
     exit 1
   }
-  rm -f build.log
+  rm -f "$log"
   echo "$want" >"$stamp"
 }

@@ -1,4 +1,4 @@
-import { data, redirect } from "react-router";
+import { data } from "react-router";
 import { LessonPage } from "~/features/lesson/lesson-page";
 import { forStudent } from "~/server/access/guard";
 import { keepWeek, lessonPage, previewWeek, readLesson, setWeek } from "~/server/cases/lesson";
@@ -33,7 +33,7 @@ export const action = (asked: Route.ActionArgs) =>
       return data(written.error, { status: written.error.theirs ? CONFLICT : REFUSED });
     }
     if (act === "keep") return { kept: { version: week.version + 1 } };
-    throw redirect(`/studio/${studioId}/students/${personId}/weeks/${written.value.id}`);
+    return { set: written.value.id };
   });
 
 /** What is being put together on the page is not overwritten by an older answer. */

@@ -68,6 +68,8 @@ export interface HttpOptions {
   readonly services: Services;
   readonly door: Door;
   readonly build: ServerBuild | (() => Promise<ServerBuild>);
+  /** A proxy on this machine speaks https for us, and tells who asks. */
+  readonly behindProxy?: boolean;
   /** The folder with the built client; absent in development. */
   readonly clientFolder?: string;
   /** Serves client modules in development. */
@@ -79,11 +81,13 @@ export function createHttp({
   services,
   door,
   build,
+  behindProxy = false,
   clientFolder,
   development,
 }: HttpOptions): Express {
   const app = express();
   app.disable("x-powered-by");
+  if (behindProxy) app.set("trust proxy", "loopback");
   app.use(commonHeaders, sameOriginOnly, smallEnough, compression());
   if (development) app.use(development);
   if (clientFolder) {
@@ -106,7 +110,7 @@ export function createHttp({
         const context = new RouterContextProvider();
         context.set(servicesContext, services);
         const { cookie } = request.headers;
-        const address = request.socket.remoteAddress ?? "";
+        const address = request.ip ?? "";
         context.set(callerContext, caller(door, services, { cookie, address }));
         context.set(nonceContext, nonces.get(request)!);
         return context;

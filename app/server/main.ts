@@ -48,6 +48,7 @@ export async function start({ root, variables, development }: StartOptions): Pro
     const cookie = signInCookie(await cookieSecret(dataDir, secret), https);
     const app = createHttp({
       services,
+      behindProxy: https,
       door: { cookie, throttle: new Throttle(Date.now), demo },
       ...(development
         ? { build: development.build, development: development.middleware }

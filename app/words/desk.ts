@@ -56,6 +56,7 @@ export const desk = {
       asked > 0 ? `${day} ${played} of ${asked} min` : `${day} ${played} min`,
     lessonToday: (at: string) => `Lesson today, ${at}`,
     nextLesson: (day: string) => `next lesson ${day}`,
+    lessonDue: (day: string) => `lesson was due ${day}`,
     noWeek: "no week set",
     openLesson: "Lesson",
     planned: "outline: asked; filled: practised",

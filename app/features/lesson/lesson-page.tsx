@@ -56,8 +56,8 @@ const passageTitle = ({ title, name, fromBar, toBar }: PassageLine): string =>
 export function LessonPage(props: LessonPageProps) {
   const { studioId, person, passages, draft } = props;
   const formats = useFormats();
-  const it = useLesson(draft, props.last?.items ?? []);
   const home = `/studio/${studioId}/students/${person.id}`;
+  const it = useLesson(home, draft, props.last?.items ?? []);
   const free = passages.filter(({ id }) => !it.items.some(({ passageId }) => passageId === id));
   const addPassage = (id: string) => {
     const passage = passages.find((each) => each.id === id)!;

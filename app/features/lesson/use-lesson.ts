@@ -12,7 +12,10 @@ interface Refusal {
   readonly theirs?: { readonly version: number; readonly text: AssignmentText };
 }
 type Answer =
-  Refusal | { readonly preview: StudentWeek } | { readonly kept: { readonly version: number } };
+  | Refusal
+  | { readonly preview: StudentWeek }
+  | { readonly kept: { readonly version: number } }
+  | { readonly set: string };
 
 export interface LessonState {
   readonly items: readonly AssignmentItem[];
@@ -23,7 +26,7 @@ export interface LessonState {
 }
 
 /** Next week as it is put together: previewed as one types, kept, set; typing is never lost. */
-export function useLesson(draft: LessonDraft, last: readonly Reviewed[]) {
+export function useLesson(home: string, draft: LessonDraft, last: readonly Reviewed[]) {
   const [state, setState] = useState<LessonState>({ ...draft.text, ...draft });
   const [version, setVersion] = useState(draft.version);
   const [changed, setChanged] = useState(!draft.kept);
@@ -62,6 +65,12 @@ export function useLesson(draft: LessonDraft, last: readonly Reviewed[]) {
     setVersion(keptVersion);
     setChanged(false);
   }, [keptVersion]);
+
+  const setId = answer && "set" in answer ? answer.set : undefined;
+  useEffect(() => {
+    // A page of its own: a preview that is still on its way must not hold up the going there.
+    if (setId !== undefined) window.location.assign(`${home}/weeks/${setId}`);
+  }, [setId, home]);
 
   const change = (part: Partial<LessonState>) => {
     setChanged(true);
@@ -104,7 +113,7 @@ export function useLesson(draft: LessonDraft, last: readonly Reviewed[]) {
       setChanged(false);
     },
     changed,
-    busy: write.state !== "idle",
+    busy: write.state !== "idle" || setId !== undefined,
   };
 }
 

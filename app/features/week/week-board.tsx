@@ -134,7 +134,9 @@ function BoardLine({ line, studioId, today, most }: BoardLineProps) {
       ? words.week.noWeek
       : line.until === today
         ? undefined
-        : words.week.nextLesson(formats.weekday(line.until));
+        : line.until < today
+          ? words.week.lessonDue(formats.shortDay(line.until))
+          : words.week.nextLesson(formats.weekday(line.until));
   return (
     <li className={`${styles.line} ${line.lessonToday === undefined ? "" : styles.lesson}`}>
       <div>

@@ -14,6 +14,7 @@ import {
   type Assignment,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
+import { weekOn } from "./today";
 import { daysOf, planWeek } from "../plan/week-plan";
 
 /** Without a week of its own, a line shows the last seven days. */
@@ -89,13 +90,26 @@ function lineDays(
   today: Day,
   played: ReadonlyMap<Day, number>,
 ): LineDay[] {
-  const running = week && today < addDays(week.until_day, 1) ? week : undefined;
+  // On the day of the lesson the line shows the week that ends; later, that it goes on.
+  const running = week && today > week.until_day ? weekOn([week], today) : week;
   const from = running ? running.from_day : addDays(today, 1 - DAYS_SHOWN);
   const until = running ? running.until_day : addDays(today, 1);
   const asked = askedByDay(running, student);
   return daysOf(from, until)
     .slice(0, LONGEST_LINE)
     .map((day) => ({ day, asked: asked.get(day) ?? 0, played: played.get(day) ?? 0 }));
+}
+
+/** The time of a lesson that is still to come today; empty when only its day is known. */
+function lessonToday(
+  week: Assignment | undefined,
+  { times }: Student,
+  today: Day,
+): string | undefined {
+  if (week?.from_day === today) return undefined;
+  const { lesson } = times;
+  if (week?.until_day === today) return lesson?.from ?? "";
+  return lesson?.weekday === weekdayOf(today) ? lesson.from : undefined;
 }
 
 const isTired = (feeling: string | null): feeling is "tight" | "tired" =>
@@ -127,21 +141,20 @@ export async function weekOf(services: Services, studioId: string) {
     byPerson(memory),
   ];
   const lines = students.map((student): WeekLine => {
-    const { id, times } = student;
+    const { id } = student;
     const [week] = weekFor(id);
     const [last] = latestFor(id);
     const played = new Map(minutesFor(id).map((row) => [row.day, row.minutes]));
     const days = [...played.keys()].toSorted();
     const answers = saidFor(id).filter(({ day }) => !week || day >= week.from_day);
     const felt = saidFor(id).findLast(({ feeling }) => feeling !== null);
-    const lesson = times.lesson?.weekday === weekdayOf(today) ? times.lesson.from : undefined;
     return {
       id,
       name: student.name,
       instrument: student.instrument,
       days: lineDays(week, student, today, played),
       until: week?.until_day,
-      lessonToday: week?.until_day === today ? (times.lesson?.from ?? "") : lesson,
+      lessonToday: lessonToday(week, student, today),
       last: last && { day: last.day, what: [...new Set(last.blocks.map(({ title }) => title))] },
       looks: needsALook({
         today,
