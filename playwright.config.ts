@@ -7,6 +7,8 @@ export default defineConfig({
   fullyParallel: true,
   // Most of a journey is waiting while something is played in real time.
   workers: 3,
+  // A journey that fails once on a busy machine is told as flaky, not hidden.
+  retries: 1,
   timeout: 120_000,
   expect: { timeout: 20_000 },
   reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],
