@@ -100,6 +100,7 @@ export class DemoLessons {
     if (items.length === 0) return;
     const week = {
       version: page.draft.version,
+      after: page.draft.after,
       from: page.draft.from,
       until: page.draft.until,
       text: v.parse(assignmentSchema, { ...page.draft.text, items, word: student.word }),

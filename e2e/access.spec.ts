@@ -250,6 +250,7 @@ test("a lesson refuses what can't be, and two who set the same week lose nothing
     new Date(Date.now() + ahead * 86_400_000).toISOString().slice(0, 10);
   const week = (change: object = {}, items: object[] = [item()]) => ({
     version: 0,
+    after: null,
     from: day(0),
     until: day(7),
     text: { items, word: "", goal: { minutes: 60, days: 4 } },

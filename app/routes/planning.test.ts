@@ -43,8 +43,9 @@ const item = (change: Partial<AssignmentItem> = {}): AssignmentItem => ({
   ...change,
 });
 
-const sent = (items: AssignmentItem[], version = 0, from = TODAY) => ({
+const sent = (items: AssignmentItem[], version = 0, after: string | null = null, from = TODAY) => ({
   version,
+  after,
   from,
   until: addDays(from, 7),
   text: { items, word: "", goal: { minutes: 60, days: 4 } },
@@ -104,6 +105,12 @@ describe("from lesson to lesson", () => {
     const over = await setWeek(services, studioId, personId, sent([item({ title: "Mine" })], 1));
     expect(over.ok).toBe(true);
     expect((await weekPage(services, studioId, personId)).week?.items[0]?.title).toBe("Mine");
+    // The draft is gone because the week is set: whoever opened before that is told as well.
+    const last = await setWeek(services, studioId, personId, sent([item({ title: "Later" })]));
+    expect(last).toMatchObject({
+      ok: false,
+      error: { theirs: { version: 0, text: { items: [{ title: "Mine" }] } } },
+    });
   });
 
   test("today asks what the week asks; until the next lesson the week goes on", async () => {

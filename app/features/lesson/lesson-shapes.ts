@@ -33,6 +33,8 @@ export interface LastWeek {
 
 export interface LessonDraft {
   readonly version: number;
+  /** The newest week that was set when the page was opened. */
+  readonly after: string | null;
   readonly from: Day;
   readonly until: Day;
   readonly text: AssignmentText;

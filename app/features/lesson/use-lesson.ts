@@ -7,9 +7,12 @@ import type { LessonDraft, Reviewed } from "./lesson-shapes";
 
 const PREVIEW_AFTER_MS = 400;
 
+/** What was there when it was read: whoever writes over anything else is told. */
+type Read = Pick<LessonDraft, "version" | "after">;
+
 interface Refusal {
   readonly errors: Readonly<Record<string, string>>;
-  readonly theirs?: { readonly version: number; readonly text: AssignmentText };
+  readonly theirs?: Read & { readonly text: AssignmentText };
 }
 type Answer =
   | Refusal
@@ -28,7 +31,7 @@ export interface LessonState {
 /** Next week as it is put together: previewed as one types, kept, set; typing is never lost. */
 export function useLesson(home: string, draft: LessonDraft, last: readonly Reviewed[]) {
   const [state, setState] = useState<LessonState>({ ...draft.text, ...draft });
-  const [version, setVersion] = useState(draft.version);
+  const [read, setRead] = useState<Read>(draft);
   const [changed, setChanged] = useState(!draft.kept);
   const [decisions, setDecisions] = useState<Readonly<Record<string, Decision>>>(() =>
     Object.fromEntries(
@@ -40,9 +43,10 @@ export function useLesson(home: string, draft: LessonDraft, last: readonly Revie
   );
   const preview = useFetcher<Answer>();
   const write = useFetcher<Answer>();
-  const sent = (asVersion = version) =>
+  const sent = ({ version, after }: Read = read) =>
     JSON.stringify({
-      version: asVersion,
+      version,
+      after,
       from: state.from,
       until: state.until,
       text: { items: state.items, word: state.word, goal: state.goal },
@@ -62,7 +66,7 @@ export function useLesson(home: string, draft: LessonDraft, last: readonly Revie
   const keptVersion = answer && "kept" in answer ? answer.kept.version : undefined;
   useEffect(() => {
     if (keptVersion === undefined) return;
-    setVersion(keptVersion);
+    setRead((before) => ({ ...before, version: keptVersion }));
     setChanged(false);
   }, [keptVersion]);
 
@@ -74,10 +78,12 @@ export function useLesson(home: string, draft: LessonDraft, last: readonly Revie
 
   const change = (part: Partial<LessonState>) => {
     setChanged(true);
+    // A field that was refused is being put right; what somebody else wrote stays told.
+    if (refusal && !refusal.theirs) write.reset();
     setState((before) => ({ ...before, ...part }));
   };
-  const send = (act: "keep" | "set", asVersion = version) =>
-    void write.submit({ act, week: sent(asVersion) }, { method: "post" });
+  const send = (act: "keep" | "set", over = read) =>
+    void write.submit({ act, week: sent(over) }, { method: "post" });
   return {
     ...state,
     change,
@@ -100,15 +106,15 @@ export function useLesson(home: string, draft: LessonDraft, last: readonly Revie
     set: () => send("set"),
     /** Writes over what somebody else has written. */
     keepMine: () => {
-      const over = refusal?.theirs?.version ?? 0;
-      setVersion(over);
-      send("keep", over);
+      if (!refusal?.theirs) return;
+      setRead(refusal.theirs);
+      send("keep", refusal.theirs);
     },
     takeTheirs: () => {
       const theirs = refusal?.theirs;
       if (!theirs) return;
       setState((before) => ({ ...before, ...theirs.text }));
-      setVersion(theirs.version);
+      setRead(theirs);
       write.reset();
       setChanged(false);
     },

@@ -134,6 +134,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
     goalMove: move,
     draft: {
       version: draft?.version ?? 0,
+      after: last?.id ?? null,
       from: draft && draft.from_day > today ? draft.from_day : today,
       until: draft && draft.until_day > today ? draft.until_day : until,
       text: draft?.text ?? text,
@@ -153,6 +154,8 @@ const decisionsSchema = v.record(
 
 const sentSchema = v.object({
   version: v.pipe(v.number(), v.integer(), v.minValue(0)),
+  /** The newest week that was set when the page was opened. */
+  after: v.nullable(v.pipe(v.string(), v.uuid())),
   from: day,
   until: day,
   text: assignmentSchema,
@@ -169,7 +172,11 @@ type Sent = v.InferOutput<typeof sentSchema>;
 export interface NotWritten {
   readonly errors: Readonly<Record<string, string>>;
   /** What somebody else has written meanwhile. */
-  readonly theirs?: { readonly version: number; readonly text: AssignmentText };
+  readonly theirs?: {
+    readonly version: number;
+    readonly after: string | null;
+    readonly text: AssignmentText;
+  };
 }
 
 function impossible({ from, until }: Sent, today: Day): Record<string, string> | undefined {
@@ -223,34 +230,38 @@ export async function previewWeek(
   return studentWeek({ week, times: person.times, passages, happened, today });
 }
 
+const CHANGED =
+  "Somebody else has changed this week since you opened it. Nothing of yours is lost: keep yours, or look at theirs.";
+const ALREADY_SET =
+  "Somebody else has set a week since you opened this one. Nothing of yours is lost: keep yours as a new one, or look at theirs.";
+
 /** Writes the draft over the version that was read, or tells what somebody else has written. */
 async function keepDraft(
   { newId, now }: Services,
   tx: Queries,
   studioId: string,
   personId: string,
-  { version, from, until, text }: Sent,
+  { version, after, from, until, text }: Sent,
 ): Promise<Result<{ id: string; version: number }, NotWritten>> {
   const draft = await draftOf(tx, studioId, personId);
+  const [newest] = await assignmentsOf(tx, studioId, personId, 1);
+  const newestId = newest?.id ?? null;
+  const theirs = { version: draft?.version ?? 0, after: newestId };
+  if (newest && newestId !== after) {
+    const { text: other } = draft ?? newest;
+    return err({ errors: { form: ALREADY_SET }, theirs: { ...theirs, text: other } });
+  }
   const at = new Date(now());
-  if (!draft && version === 0) {
+  if (!draft) {
     const id = newId();
     await insertDraft(tx, studioId, { id, personId, from, until, text, at });
     return ok({ id, version: 1 });
   }
-  const written =
-    draft?.version === version &&
-    (await saveDraft(tx, studioId, { id: draft.id, version, from, until, text, at })) === 1;
-  if (draft && written) return ok({ id: draft.id, version: version + 1 });
-  const theirs = draft && { version: draft.version, text: draft.text };
-  return err({
-    errors: {
-      form: theirs
-        ? "Somebody else has changed this week since you opened it. Nothing of yours is lost: keep yours, or look at theirs."
-        : "Somebody else has set this week already. Nothing of yours is lost: keep yours as a new one, or look at theirs.",
-    },
-    theirs: theirs ?? { version: 0, text: { items: [], word: "", goal: { minutes: 0, days: 0 } } },
-  });
+  if (draft.version !== version) {
+    return err({ errors: { form: CHANGED }, theirs: { ...theirs, text: draft.text } });
+  }
+  await saveDraft(tx, studioId, { id: draft.id, version, from, until, text, at });
+  return ok({ id: draft.id, version: version + 1 });
 }
 
 /** Keeps the draft; the student sees nothing of it yet. */
