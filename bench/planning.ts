@@ -3,7 +3,7 @@ import { tmpdir } from "node:os";
 import path from "node:path";
 import { mkdtemp, rm } from "node:fs/promises";
 import { fitSession, USUAL_SHAPE, type Candidate } from "~/core/session";
-import { layOutWeek, type LayoutItem, type Often } from "~/core/week";
+import { layOutWeek, newItem, type LayoutItem, type Often } from "~/core/week";
 import { addDays, dayOf } from "~/core/units";
 import { openDatabase, type Database } from "~/db/client";
 import { refreshStatistics, setTimes } from "~/db/queries";
@@ -13,6 +13,7 @@ import { cutPassage } from "~/server/cases/passages";
 import { weekOf } from "~/server/cases/week";
 import { todayPage } from "~/server/cases/today";
 import type { Services } from "~/server/services";
+import { pieceForm } from "../demo/seed";
 import { median, ms, type Figure } from "./core";
 
 const MONDAY = "2026-05-04";
@@ -83,22 +84,16 @@ async function playAYear(db: Database, studioId: string, personId: string, passa
   );
 }
 
-const pieceForm = () => {
-  const form = new FormData();
-  const fields = {
-    title: "The Ferry at Low Water",
-    origin: "",
-    kind: "piece",
-    bars: "16",
-    metre: "3/4",
-    changes: "",
-    pickupBeats: "0",
-    markBpm: "96",
-    markUnit: "quarter",
-  };
-  for (const [key, value] of Object.entries(fields)) form.set(key, value);
-  return form;
-};
+const PIECE = {
+  title: "The Ferry at Low Water",
+  origin: "",
+  kind: "piece",
+  bars: 16,
+  metre: "3/4",
+  markBpm: 96,
+  markUnit: "quarter",
+  passages: [],
+} as const;
 
 async function fullRoom(services: Services & { db: Database }) {
   const names = { room: "Full", teacher: "Odile", self: false, name: "First", instrument: "" };
@@ -111,29 +106,14 @@ async function fullRoom(services: Services & { db: Database }) {
       n === 0
         ? studentId
         : await addStudent(services, studioId, { name: `Student ${n}`, instrument: "oboe" });
-    const form = readPieceForm(pieceForm());
+    const form = readPieceForm(pieceForm(PIECE));
     if (!form.ok) throw new Error("The piece was refused.");
     const pieceId = await addPiece(services, studioId, personId, form.value);
     const range = { fromBar: 1, toBar: 8, pickupBeats: 0, endBeats: 0, name: "", focus: "" };
     const passageId = await cutPassage(services, studioId, { personId, pieceId }, range);
     const windows = [0, 1, 2, 3, 4].map((weekday) => ({ weekday, from: "17:00", minutes: 30 }));
     await setTimes(services.db, studioId, personId, { windows, lesson: null });
-    const item = {
-      id: randomUUID(),
-      kind: "piece",
-      passageId,
-      title: "The Ferry at Low Water",
-      focus: "",
-      often: { kind: "daily" },
-      minutes: 10,
-      goalTempo: 96,
-      note: "",
-      bring: "nothing",
-      keptLadderId: null,
-      keys: [],
-      origin: "new",
-      decision: "open",
-    };
+    const item = newItem(randomUUID(), { passageId, title: "The Ferry at Low Water" });
     const text = {
       items: [item, { ...item, id: randomUUID() }],
       word: "",

@@ -65,7 +65,8 @@ function ladderOf({ ladder }: Pick<DemoPassage, "ladder">) {
   });
 }
 
-function pieceForm(piece: DemoPiece): FormData {
+/** A piece as its form sends it. */
+export function pieceForm(piece: DemoPiece): FormData {
   const form = new FormData();
   const { title, origin, kind, bars, metre, changes, pickupBeats, markBpm, markUnit } = piece;
   const fields = { title, origin, kind, bars, metre, changes, pickupBeats, markBpm, markUnit };

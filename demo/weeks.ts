@@ -1,4 +1,4 @@
-import { assignmentSchema, weekdayOf, type AssignmentItem } from "~/core/week";
+import { assignmentSchema, newItem, weekdayOf, type AssignmentItem } from "~/core/week";
 import { addDays, type Day } from "~/core/units";
 import { studioById, logOf } from "~/db/queries";
 import { actOnAccess } from "~/server/cases/access";
@@ -58,23 +58,12 @@ export class DemoLessons {
     const { services, studioId, personId, student } = this;
     const page = await lessonPage(services, studioId, personId);
     const items = [...page.draft.text.items];
-    const blank = {
-      focus: "",
-      note: "",
-      bring: "nothing",
-      keptLadderId: null,
-      keys: [] as string[],
-      origin: "new",
-      decision: "open",
-    } as const;
     for (const passage of page.passages) {
       if (passage.state === "safe" || items.some((item) => item.passageId === passage.id)) continue;
       const often =
         passage.state === "raw" ? { kind: "daily" as const } : { kind: "every-other" as const };
       const technique = passage.name === "" && passage.fromBar === 1;
-      items.push({
-        ...blank,
-        id: services.newId(),
+      const item = newItem(services.newId(), {
         kind: technique ? "technique" : "piece",
         passageId: passage.id,
         title: `${passage.title}, ${passage.name || `bars ${passage.fromBar}–${passage.toBar}`}`,
@@ -83,12 +72,12 @@ export class DemoLessons {
         minutes: Math.max(4, passage.minutes ?? 8),
         goalTempo: passage.target,
       });
+      items.push(item);
     }
     const { besides } = student;
     if (besides && !items.some(({ title }) => title === besides.title)) {
       const often = { kind: "times" as const, times: 2 };
-      const id = services.newId();
-      items.push({ ...blank, ...besides, id, passageId: null, often, minutes: 5, goalTempo: null });
+      items.push(newItem(services.newId(), { ...besides, often, minutes: 5 }));
     }
     return { items, page };
   }

@@ -1,5 +1,6 @@
 import { readFileSync } from "node:fs";
 import type { APIRequestContext, Page } from "@playwright/test";
+import { newItem } from "~/core/week";
 import { contextOptions } from "./support/browser";
 import { expect, test } from "./support/fixtures";
 import { newName, PASSWORD, Teacher } from "./support/teacher";
@@ -229,23 +230,8 @@ test("a lesson refuses what can't be, and two who set the same week lose nothing
   const { address } = server;
   await teacher.preparesToday();
   const { home, studio } = roomOf(page);
-  const item = (change: object = {}) => ({
-    id: crypto.randomUUID(),
-    kind: "piece",
-    passageId: null,
-    title: "Scales",
-    focus: "",
-    often: { kind: "daily" },
-    minutes: 10,
-    goalTempo: null,
-    note: "",
-    bring: "nothing",
-    keptLadderId: null,
-    keys: [],
-    origin: "new",
-    decision: "open",
-    ...change,
-  });
+  const item = (change: object = {}) =>
+    newItem(crypto.randomUUID(), { title: "Scales", ...change });
   const day = (ahead: number) =>
     new Date(Date.now() + ahead * 86_400_000).toISOString().slice(0, 10);
   const week = (change: object = {}, items: object[] = [item()]) => ({

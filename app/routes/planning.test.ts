@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
 import ICAL from "ical.js";
-import type { AssignmentItem } from "~/core/week";
+import { newItem, type AssignmentItem } from "~/core/week";
 import { addDays } from "~/core/units";
 import { calendarWords } from "~/words/calendar";
 import { sheetPdf } from "~/features/plan/sheet-pdf.server";
@@ -25,23 +25,13 @@ beforeEach(async () => {
 }, 60_000);
 afterEach(() => room.services.db.close());
 
-const item = (change: Partial<AssignmentItem> = {}): AssignmentItem => ({
-  id: randomUUID(),
-  kind: "piece",
-  passageId: room.passageId,
-  title: "The Ferry at Low Water",
-  focus: "",
-  often: { kind: "daily" },
-  minutes: 10,
-  goalTempo: 70,
-  note: "",
-  bring: "nothing",
-  keptLadderId: null,
-  keys: [],
-  origin: "new",
-  decision: "open",
-  ...change,
-});
+const item = (change: Partial<AssignmentItem> = {}): AssignmentItem =>
+  newItem(randomUUID(), {
+    passageId: room.passageId,
+    title: "The Ferry at Low Water",
+    goalTempo: 70,
+    ...change,
+  });
 
 const sent = (items: AssignmentItem[], version = 0, after: string | null = null, from = TODAY) => ({
   version,

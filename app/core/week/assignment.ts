@@ -73,6 +73,25 @@ export const itemSchema = v.object({
 });
 export type AssignmentItem = v.InferOutput<typeof itemSchema>;
 
+/** An item as it begins: ten minutes every day, everything else unsaid. */
+export const newItem = (id: string, change: Partial<AssignmentItem>): AssignmentItem => ({
+  id,
+  kind: "piece",
+  passageId: null,
+  title: "",
+  focus: "",
+  often: { kind: "daily" },
+  minutes: 10,
+  goalTempo: null,
+  note: "",
+  bring: "nothing",
+  keptLadderId: null,
+  keys: [],
+  origin: "new",
+  decision: "open",
+  ...change,
+});
+
 /** More than anyone practises in a week. */
 export const MOST_ITEMS = 60;
 

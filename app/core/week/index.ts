@@ -12,6 +12,7 @@ export {
   BRINGS,
   ITEM_KINDS,
   MOST_ITEMS,
+  newItem,
   type AssignmentItem,
   type AssignmentText,
   type Bring,
@@ -39,3 +40,4 @@ export {
 } from "./memorise";
 export { nestedGoals, nextGoal, type GoalMove, type NestedGoals, type WeekDone } from "./goals";
 export { reviewIn, type ReviewDay } from "./review";
+export type { ReviewedItem, SheetItem, StudentWeek, WeekDay, WeekItem } from "./told";

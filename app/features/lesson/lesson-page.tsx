@@ -4,7 +4,7 @@ import TextField from "@mui/material/TextField";
 import { Link } from "react-router";
 import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
-import { ITEM_KINDS, MOST_ITEMS, type AssignmentItem, type GoalMove } from "~/core/week";
+import { ITEM_KINDS, MOST_ITEMS, newItem, type AssignmentItem, type GoalMove } from "~/core/week";
 import { daysBetween, type Day } from "~/core/units";
 import { WeekGrid } from "~/features/plan/week-grid";
 import type { PassageLine } from "~/features/shapes";
@@ -31,24 +31,6 @@ interface LessonPageProps {
 const { lesson } = planWords;
 const USUAL_MINUTES = 10;
 
-const blank = (change: Partial<AssignmentItem>): AssignmentItem => ({
-  id: crypto.randomUUID(),
-  kind: "piece",
-  passageId: null,
-  title: "",
-  focus: "",
-  often: { kind: "daily" },
-  minutes: USUAL_MINUTES,
-  goalTempo: null,
-  note: "",
-  bring: "nothing",
-  keptLadderId: null,
-  keys: [],
-  origin: "new",
-  decision: "open",
-  ...change,
-});
-
 const passageTitle = ({ title, name, fromBar, toBar }: PassageLine): string =>
   `${title}, ${name || words.bars(fromBar, toBar)}`;
 
@@ -64,7 +46,15 @@ export function LessonPage(props: LessonPageProps) {
     const minutes = passage.minutes ?? USUAL_MINUTES;
     const title = passageTitle(passage).slice(0, 120);
     const goalTempo = passage.target;
-    it.add(blank({ passageId: id, title, focus: passage.focus, minutes, goalTempo }));
+    it.add(
+      newItem(crypto.randomUUID(), {
+        passageId: id,
+        title,
+        focus: passage.focus,
+        minutes,
+        goalTempo,
+      }),
+    );
   };
   return (
     <Page
@@ -166,7 +156,7 @@ export function LessonPage(props: LessonPageProps) {
             helperText={it.items.length >= MOST_ITEMS ? lesson.tooMany(MOST_ITEMS) : undefined}
             onChange={({ target }) => {
               const kind = target.value as AssignmentItem["kind"];
-              it.add(blank({ kind, title: planWords.item.kinds[kind] }));
+              it.add(newItem(crypto.randomUUID(), { kind, title: planWords.item.kinds[kind] }));
             }}
           >
             {ITEM_KINDS.map((kind) => (

@@ -1,17 +1,6 @@
 import type { Feeling } from "~/core/session";
-import type { AssignmentItem, AssignmentText, WeekGoal } from "~/core/week";
+import type { AssignmentText, ReviewedItem, WeekGoal } from "~/core/week";
 import type { Day } from "~/core/units";
-
-/** What came of one item between two lessons. */
-export interface Reviewed extends AssignmentItem {
-  readonly days: number;
-  readonly done: number;
-  readonly tempo: { readonly from: number; readonly to: number } | undefined;
-  readonly clean: { readonly clean: number; readonly plays: number } | undefined;
-  readonly flawedBars: readonly { readonly bar: number; readonly flawed: number }[];
-  readonly suggested: "finished" | "carried";
-  readonly next: AssignmentItem | undefined;
-}
 
 export interface LastWeek {
   readonly id: string;
@@ -19,7 +8,7 @@ export interface LastWeek {
   readonly until: Day;
   readonly goal: WeekGoal;
   readonly done: { readonly minutes: number; readonly days: number };
-  readonly items: readonly Reviewed[];
+  readonly items: readonly ReviewedItem[];
   readonly notes: readonly { readonly day: Day; readonly text: string }[];
   readonly questions: readonly { readonly day: Day; readonly text: string }[];
   readonly feelings: readonly { readonly day: Day; readonly feeling: Feeling }[];

@@ -1,16 +1,15 @@
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import type { Decision } from "~/core/week";
+import type { Decision, ReviewedItem } from "~/core/week";
 import { oftenTold } from "~/features/plan/often-told";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
-import type { Reviewed } from "./lesson-shapes";
 import styles from "./lesson.module.css";
 
 const { lesson } = planWords;
 
 interface ReviewRowProps {
-  readonly item: Reviewed;
+  readonly item: ReviewedItem;
   readonly decision: Decision;
   readonly onDecide: (decision: Decision) => void;
 }

@@ -1,9 +1,14 @@
 import { useEffect, useState } from "react";
 import { useFetcher } from "react-router";
-import type { AssignmentItem, AssignmentText, Decision } from "~/core/week";
 import type { Day } from "~/core/units";
-import type { StudentWeek } from "~/features/plan/week-shapes";
-import type { LessonDraft, Reviewed } from "./lesson-shapes";
+import type {
+  AssignmentItem,
+  AssignmentText,
+  Decision,
+  ReviewedItem,
+  StudentWeek,
+} from "~/core/week";
+import type { LessonDraft } from "./lesson-shapes";
 
 const PREVIEW_AFTER_MS = 400;
 
@@ -29,7 +34,7 @@ export interface LessonState {
 }
 
 /** Next week as it is put together: previewed as one types, kept, set; typing is never lost. */
-export function useLesson(home: string, draft: LessonDraft, last: readonly Reviewed[]) {
+export function useLesson(home: string, draft: LessonDraft, last: readonly ReviewedItem[]) {
   const [state, setState] = useState<LessonState>({ ...draft.text, ...draft });
   const [read, setRead] = useState<Read>(draft);
   const [changed, setChanged] = useState(!draft.kept);
@@ -92,7 +97,7 @@ export function useLesson(home: string, draft: LessonDraft, last: readonly Revie
     add: (item: AssignmentItem) => change({ items: [...state.items, item] }),
     remove: (id: string) => change({ items: state.items.filter((item) => item.id !== id) }),
     decisions,
-    decide: (item: Reviewed, decision: Decision) => {
+    decide: (item: ReviewedItem, decision: Decision) => {
       setDecisions((before) => ({ ...before, [item.id]: decision }));
       const others = state.items.filter(({ id }) => id !== item.id);
       const there = state.items.find(({ id }) => id === item.id);

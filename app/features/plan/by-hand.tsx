@@ -5,7 +5,7 @@ import { useState } from "react";
 import { useSubmit, useNavigation } from "react-router";
 import type { Refused } from "~/components/field";
 import { planWords } from "~/words/plan";
-import type { WeekItem } from "./week-shapes";
+import type { WeekItem } from "~/core/week";
 import styles from "./week-page.module.css";
 
 const { week: said } = planWords;

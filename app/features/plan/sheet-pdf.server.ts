@@ -5,7 +5,8 @@ import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { gateTold } from "./gate-told";
 import { oftenTold } from "./often-told";
-import type { Sheet, SheetItem } from "./sheet-shapes";
+import type { SheetItem } from "~/core/week";
+import type { Sheet } from "./sheet-shapes";
 import { stairsCorners, tempiTold } from "./small-stairs";
 
 export const PAPERS = ["a4", "letter"] as const;

@@ -1,17 +1,5 @@
-import type { Gate } from "~/core/gate";
-import type { AssignmentItem, WeekGoal } from "~/core/week";
-import type { BeatUnit, Day } from "~/core/units";
-
-export interface SheetItem extends AssignmentItem {
-  readonly bars: { readonly from: number; readonly to: number } | null;
-  readonly beatUnit: BeatUnit | null;
-  readonly key: string | undefined;
-  readonly gate: Gate | null;
-  readonly tempi: readonly number[];
-  readonly target: number | null;
-  readonly asked: readonly number[];
-  readonly doneOn: readonly Day[];
-}
+import type { SheetItem, WeekGoal } from "~/core/week";
+import type { Day } from "~/core/units";
 
 /** A week for the stand or the notebook. */
 export interface Sheet {

@@ -1,7 +1,7 @@
 import { useFormats } from "~/components/locale";
 import type { Day } from "~/core/units";
 import { planWords } from "~/words/plan";
-import type { StudentWeek, WeekDay, WeekItem } from "./week-shapes";
+import type { StudentWeek, WeekDay, WeekItem } from "~/core/week";
 import styles from "./week-grid.module.css";
 
 const { week: said } = planWords;

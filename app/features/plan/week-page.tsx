@@ -13,7 +13,7 @@ import { GoalBars } from "./goal-bars";
 import { MemoryLines, type MemoryLine } from "./memory-lines";
 import { oftenTold } from "./often-told";
 import { WeekGrid } from "./week-grid";
-import type { StudentWeek, WeekItem } from "./week-shapes";
+import type { StudentWeek, WeekItem } from "~/core/week";
 import styles from "./week-page.module.css";
 
 interface WeekPageProps {

@@ -6,6 +6,7 @@ import { Form } from "react-router";
 import { Field, type Refused } from "~/components/field";
 import { Staircase, type Step } from "~/components/staircase";
 import { SubmitButton } from "~/components/submit-button";
+import { CredentialFields } from "~/features/access/credential-fields";
 import { words } from "~/words";
 import styles from "./room.module.css";
 
@@ -52,21 +53,7 @@ export function OpenRoomForm({ refused }: { refused: Refused | undefined }) {
             helper={openRoom.optional}
             refused={refused}
           />
-          <Field
-            name="signIn"
-            label={openRoom.signIn}
-            helper={openRoom.signInHelp}
-            refused={refused}
-            autoComplete="username"
-          />
-          <Field
-            name="password"
-            type="password"
-            label={openRoom.password}
-            helper={openRoom.passwordHelp}
-            refused={refused}
-            autoComplete="new-password"
-          />
+          <CredentialFields refused={refused} />
           <SubmitButton variant="contained" size="large">
             {openRoom.submit}
           </SubmitButton>

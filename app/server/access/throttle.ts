@@ -6,6 +6,8 @@ const LONGEST_WAIT_MS = 15 * 60_000;
 const FORGOTTEN_AFTER_MS = 60 * 60_000;
 const MOST_KEYS = 10_000;
 
+const fromAddress = (key: string): boolean => key.includes("from ");
+
 interface Failures {
   count: number;
   last: number;
@@ -27,7 +29,7 @@ export class Throttle {
 
   private waitFor(key: string): number {
     const known = this.failures.get(key);
-    const free = key.includes("from ") ? FREE_FROM_ONE_ADDRESS : FREE_TRIES;
+    const free = fromAddress(key) ? FREE_FROM_ONE_ADDRESS : FREE_TRIES;
     if (!known || known.count < free) return 0;
     const pause = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** (known.count - free));
     return Math.max(0, Math.ceil((known.last + pause - this.now()) / 1000));
@@ -48,7 +50,12 @@ export class Throttle {
     }
   }
 
+  /** The name is known again; of an address only this one try is taken back. */
   succeeded(keys: readonly string[]): void {
-    for (const key of keys) this.failures.delete(key);
+    for (const key of keys) {
+      const known = this.failures.get(key);
+      if (known && fromAddress(key)) known.count--;
+      else this.failures.delete(key);
+    }
   }
 }

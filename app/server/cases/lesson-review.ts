@@ -1,4 +1,4 @@
-import type { AssignmentItem } from "~/core/week";
+import type { AssignmentItem, ReviewedItem } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Assignment, Passage } from "~/db/queries";
 import { minutesOfItem, type Happened } from "../plan/week-plan";
@@ -7,19 +7,6 @@ import { stateOf } from "./passage-line";
 const MOST_FLAWED_BARS = 3;
 /** What a week gains when nothing is known: a twentieth. */
 const USUAL_GAIN = 1.05;
-
-/** What came of one item between two lessons; every figure from the log. */
-export interface ReviewedItem extends AssignmentItem {
-  readonly days: number;
-  readonly done: number;
-  readonly tempo: { readonly from: number; readonly to: number } | undefined;
-  readonly clean: { readonly clean: number; readonly plays: number } | undefined;
-  readonly flawedBars: readonly { readonly bar: number; readonly flawed: number }[];
-  /** What its record suggests. */
-  readonly suggested: "finished" | "carried";
-  /** The item as it would go on, with its next numbers; undefined when its passage was put away. */
-  readonly next: AssignmentItem | undefined;
-}
 
 interface Inputs {
   readonly week: Assignment;

@@ -1,9 +1,7 @@
 import { staircase, type Ladder } from "~/core/ladder";
 import { barsOf } from "~/core/score";
-import type { Gate } from "~/core/gate";
-import type { AssignmentItem } from "~/core/week";
-import type { BeatUnit, Day } from "~/core/units";
-import { addDays } from "~/core/units";
+import type { SheetItem } from "~/core/week";
+import { addDays, type Day } from "~/core/units";
 import {
   assignmentById,
   passagesOfPerson,
@@ -25,19 +23,6 @@ import { partOf, wayInto } from "./way-into";
 import { stateOf } from "./passage-line";
 
 const MOST_STEPS = 60;
-
-export interface SheetItem extends AssignmentItem {
-  readonly bars: { readonly from: number; readonly to: number } | null;
-  readonly beatUnit: BeatUnit | null;
-  readonly key: string | undefined;
-  readonly gate: Gate | null;
-  /** The tempi of the ladder from this week's start, each once in its order. */
-  readonly tempi: readonly number[];
-  readonly target: number | null;
-  /** Minutes asked by day of the week, 0 where it rests. */
-  readonly asked: readonly number[];
-  readonly doneOn: readonly Day[];
-}
 
 function stepsOf(passage: Passage, ladder: Ladder, day: Day): number[] {
   const { start, place } = wayInto({ ...passage, ladder }, day);

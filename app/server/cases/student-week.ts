@@ -1,5 +1,5 @@
-import { nestedGoals, windowsOn, type AssignmentItem, type LayoutNote } from "~/core/week";
-import { addDays, type BeatUnit, type Day } from "~/core/units";
+import { nestedGoals, windowsOn, type StudentWeek, type WeekDay, type WeekItem } from "~/core/week";
+import { addDays, type Day } from "~/core/units";
 import {
   assignmentById,
   assignmentsOf,
@@ -26,34 +26,6 @@ import { stateOf } from "./passage-line";
 import { weekOn } from "./today";
 
 const WEEKS_LISTED = 60;
-
-export interface WeekItem extends AssignmentItem {
-  readonly bars: { readonly from: number; readonly to: number } | null;
-  readonly beatUnit: BeatUnit | null;
-  readonly key: string | undefined;
-  /** Minutes by day on which it was practised. */
-  readonly done: readonly { readonly day: Day; readonly minutes: number }[];
-}
-
-export interface WeekDay {
-  readonly day: Day;
-  /** Minutes that there are. */
-  readonly minutes: number;
-  readonly times: readonly { readonly from: string; readonly minutes: number }[];
-  readonly asked: readonly { readonly itemId: string; readonly minutes: number }[];
-  readonly played: number;
-}
-
-export interface StudentWeek {
-  readonly id: string | null;
-  readonly from: Day;
-  readonly until: Day;
-  readonly text: Assignment["text"];
-  readonly items: readonly WeekItem[];
-  readonly days: readonly WeekDay[];
-  readonly notes: readonly LayoutNote[];
-  readonly played: { readonly minutes: number; readonly days: number };
-}
 
 interface WeekInputs {
   readonly week: Pick<Assignment, "from_day" | "until_day" | "text"> & { readonly id?: string };

@@ -1,0 +1,62 @@
+import type { Block } from "~/core/session";
+import type { BeatUnit, Day } from "~/core/units";
+import type { AssignmentItem, AssignmentText } from "./assignment";
+import type { LayoutNote } from "./layout";
+
+/** An item with the passage that it is about. */
+interface PlacedItem extends AssignmentItem {
+  readonly bars: { readonly from: number; readonly to: number } | null;
+  readonly beatUnit: BeatUnit | null;
+  /** Where keys go round: this week's. */
+  readonly key: string | undefined;
+}
+
+export interface WeekItem extends PlacedItem {
+  /** Minutes by day on which it was practised. */
+  readonly done: readonly { readonly day: Day; readonly minutes: number }[];
+}
+
+export interface WeekDay {
+  readonly day: Day;
+  /** Minutes that there are. */
+  readonly minutes: number;
+  readonly times: readonly { readonly from: string; readonly minutes: number }[];
+  readonly asked: readonly { readonly itemId: string; readonly minutes: number }[];
+  readonly played: number;
+}
+
+/** A week as it is laid out from today on, with what has happened in it. */
+export interface StudentWeek {
+  readonly id: string | null;
+  readonly from: Day;
+  readonly until: Day;
+  readonly text: AssignmentText;
+  readonly items: readonly WeekItem[];
+  readonly days: readonly WeekDay[];
+  readonly notes: readonly LayoutNote[];
+  readonly played: { readonly minutes: number; readonly days: number };
+}
+
+/** An item on the printed sheet. */
+export interface SheetItem extends PlacedItem {
+  readonly gate: Block["ladder"]["gate"] | null;
+  /** The tempi of the ladder from this week's start, each once in its order. */
+  readonly tempi: readonly number[];
+  readonly target: number | null;
+  /** Minutes asked by day of the week, 0 where it rests. */
+  readonly asked: readonly number[];
+  readonly doneOn: readonly Day[];
+}
+
+/** What came of one item between two lessons; every figure from the log. */
+export interface ReviewedItem extends AssignmentItem {
+  readonly days: number;
+  readonly done: number;
+  readonly tempo: { readonly from: number; readonly to: number } | undefined;
+  readonly clean: { readonly clean: number; readonly plays: number } | undefined;
+  readonly flawedBars: readonly { readonly bar: number; readonly flawed: number }[];
+  /** What its record suggests. */
+  readonly suggested: "finished" | "carried";
+  /** The item as it would go on, with its next numbers; undefined when its passage was put away. */
+  readonly next: AssignmentItem | undefined;
+}
