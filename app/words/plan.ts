@@ -31,9 +31,10 @@ export const planWords = {
     ribbon: (total: number) => `The session, ${total} minutes`,
     how: "Drag a block to another place; drag its right edge to make it longer. With the keyboard: ←\u00a0→ moves, ↑\u00a0↓ changes the minutes, Delete leaves it out.",
     blockLabel: (name: string, count: number, place: number, of: number) =>
-      `${name}, ${count} minutes, ${place} of ${of}`,
+      `${name}, ${count} ${plural(count, "minute", "minutes")}, ${place} of ${of}`,
     movedTo: (name: string, place: number) => `${name} is now in place ${place}.`,
-    nowMinutes: (name: string, count: number) => `${name}: ${count} minutes.`,
+    nowMinutes: (name: string, count: number) =>
+      `${name}: ${count} ${plural(count, "minute", "minutes")}.`,
     longer: (name: string) => `${name}: a minute more`,
     shorter: (name: string) => `${name}: a minute less`,
     leaveOut: (name: string) => `Leave out ${name}`,

@@ -43,7 +43,7 @@ export function DeskHeader({ room, name, teaches, mine, looksOnly }: DeskHeaderP
         )}
         {own && !teaches && (
           <>
-            <NavLink to={`${own}/week`}>{words.desk.myWeek}</NavLink>
+            <NavLink to={`${own}/week`}>{looksOnly ? words.desk.week : words.desk.myWeek}</NavLink>
             <NavLink end to={own}>
               {words.desk.pieces}
             </NavLink>

@@ -132,7 +132,7 @@ function WindowFields({ window, labels, remove, onChange, onRemove }: WindowFiel
         value={window.from}
         slotProps={{ htmlInput: { "aria-label": labels[0] } }}
         onChange={({ target }) => onChange({ from: target.value })}
-        sx={{ width: 120 }}
+        sx={{ width: 156 }}
       />
       <TextField
         type="number"

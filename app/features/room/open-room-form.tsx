@@ -43,6 +43,7 @@ export function OpenRoomForm({ refused }: { refused: Refused | undefined }) {
           <Field name="room" label={openRoom.room} refused={refused} autoFocus />
           <Field name="teacher" label={openRoom.teacher} refused={refused} autoComplete="name" />
           <FormControlLabel
+            className={styles.wide!}
             control={<Checkbox name="self" checked={self} onChange={(_, on) => setSelf(on)} />}
             label={openRoom.self}
           />
@@ -54,7 +55,7 @@ export function OpenRoomForm({ refused }: { refused: Refused | undefined }) {
             refused={refused}
           />
           <CredentialFields refused={refused} />
-          <SubmitButton variant="contained" size="large">
+          <SubmitButton variant="contained" size="large" className={styles.wide!}>
             {openRoom.submit}
           </SubmitButton>
         </Form>
