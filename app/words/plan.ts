@@ -44,6 +44,8 @@ export const planWords = {
     fastEnd: "It would end on a fast attempt.",
     slowLast: "Put a slow finish last",
     notToday: "Not in this session",
+    takeIn: (name: string) => `Take in ${name}`,
+    takeInShort: "Take it in",
     word: "From the lesson",
     keepShape: "Keep this shape",
     shapeName: "Name of the shape",
@@ -61,6 +63,10 @@ export const planWords = {
         return "can't be played yet: every day";
       case "forming":
         return "nearly: every day, with less";
+      case "wanted":
+        return "because you want it in";
+      case "more":
+        return "nothing is asked any more today; this would do most good";
       case "review":
         return reason.overdue > 0
           ? `safe: its review is ${days(reason.overdue)} late`

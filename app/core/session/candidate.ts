@@ -16,12 +16,14 @@ export interface Candidate {
   readonly asked: { readonly minutes: number } | "not-today" | "not-asked" | undefined;
   /** Only for what is safe: days until its review, 0 or less when it is due. */
   readonly reviewIn: number | undefined;
+  /** The player wants it in, whatever speaks against it. */
+  readonly wanted?: boolean;
 }
 
 /** Why a passage is in a session. */
 export type ChosenFor =
   | { readonly why: "asked"; readonly minutes: number }
-  | { readonly why: "raw" | "forming" }
+  | { readonly why: "raw" | "forming" | "wanted" | "more" }
   | { readonly why: "review"; readonly overdue: number }
   | { readonly why: "gains-most"; readonly gain: number };
 
@@ -45,7 +47,8 @@ export function weightOf({ state, daysLeft, daysSince, gain }: Candidate): numbe
 }
 
 /** Whether a passage is for today: what the week asks first, else by its state. */
-export function forToday({ state, asked, reviewIn }: Candidate): ChosenFor | LeftFor {
+export function forToday({ state, asked, reviewIn, wanted }: Candidate): ChosenFor | LeftFor {
+  if (wanted) return { why: "wanted" };
   if (typeof asked === "object") return { why: "asked", minutes: asked.minutes };
   const due = state === "safe" && reviewIn !== undefined && reviewIn <= 0;
   if (due) return { why: "review", overdue: -reviewIn };
@@ -55,4 +58,4 @@ export function forToday({ state, asked, reviewIn }: Candidate): ChosenFor | Lef
 }
 
 export const isChosen = (reason: ChosenFor | LeftFor): reason is ChosenFor =>
-  ["asked", "raw", "forming", "review", "gains-most"].includes(reason.why);
+  ["asked", "raw", "forming", "wanted", "more", "review", "gains-most"].includes(reason.why);

@@ -79,7 +79,8 @@ describe("a session fitted to its time", () => {
     fc.assert(
       fc.property(request, (asked) => {
         const { blocks } = fitSession(asked);
-        if (!blocks.some(({ passageId }) => passageId)) return;
+        if (asked.candidates.length === 0) return;
+        expect(blocks.some(({ passageId }) => passageId)).toBe(true);
         expect(endsQuietly(blocks.at(-1)!.kind)).toBe(true);
         expect(blocks[0]!.kind).not.toBe("break");
       }),
@@ -153,6 +154,24 @@ describe("a session fitted to its time", () => {
     expect(leftOut.map(({ reason }) => reason)).toEqual(
       expect.arrayContaining([{ why: "review-later", days: 4 }, { why: "not-today" }]),
     );
+  });
+
+  test("when nothing is asked any more, what would do most good is in; what is wanted always", () => {
+    const waiting = [
+      passage(1, { state: "safe", reviewIn: 9 }),
+      passage(2, { asked: "not-today", state: "raw" }),
+      passage(3, { asked: "not-today" }),
+      passage(4, { asked: "not-asked" }),
+    ];
+    const reasons = (candidates: Candidate[]) => {
+      const { blocks } = fitSession({ minutes: 60, shape: USUAL_SHAPE, candidates });
+      return Object.fromEntries(
+        blocks.flatMap(({ passageId, reason }) => (passageId ? [[passageId, reason.why]] : [])),
+      );
+    };
+    expect(reasons(waiting)).toEqual({ [uuid(2)]: "more", [uuid(3)]: "more", [uuid(4)]: "more" });
+    const wanted = waiting.map((each, n) => (n === 0 ? { ...each, wanted: true } : each));
+    expect(reasons(wanted)).toEqual({ [uuid(1)]: "wanted" });
   });
 
   test("tired: more warm-up and less of the hardest", () => {

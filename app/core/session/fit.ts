@@ -51,8 +51,11 @@ function hardestOf(chosen: readonly Chosen[]): Chosen | undefined {
   const worked = chosen.filter(
     ({ candidate }) => !candidate.technique && candidate.state !== "safe",
   );
-  return worked.toSorted((a, b) => weightOf(b.candidate) - weightOf(a.candidate))[0];
+  return byWeight(worked)[0];
 }
+
+const byWeight = (chosen: readonly Chosen[]): readonly Chosen[] =>
+  chosen.toSorted((a, b) => weightOf(b.candidate) - weightOf(a.candidate));
 
 /** The most of a session that one passage may take, unless more is asked: technique about a sixth. */
 const MOST_SHARE = { technique: 1 / 6, other: 1 / 3 } as const;
@@ -137,12 +140,14 @@ const askedWishes = (shape: Shape, tasks: readonly AskedTask[]): Wish[] =>
   });
 
 /** Tight or tired: more warm-up, and less of what is hard (craft, 8). */
-function gentler(wishes: readonly Wish[], feeling: Feeling): Wish[] {
+function gentler(wishes: readonly Wish[], feeling: Feeling, total: number): Wish[] {
   if (feeling === "fine") return [...wishes];
   return wishes.map((wish) => {
     if (wish.kind === "warm-up") {
       const { maximum, ideal } = wish.span;
-      const span = { minimum: Math.min(5, maximum), ideal: Math.min(maximum, ideal * 2), maximum };
+      // Five minutes at least, a quarter of a short session.
+      const minimum = Math.min(5, maximum, Math.ceil(total / 4));
+      const span = { minimum, ideal: Math.min(maximum, ideal * 2), maximum };
       return { ...wish, span, always: true, priority: 1, reason: { why: "gentler", feeling } };
     }
     if (wish.kind !== "hard" && wish.kind !== "learning") return wish;
@@ -161,6 +166,27 @@ const withMinutes = ({ id, kind, passageId, text, span, reason }: Wish, minutes:
   reason,
   minutes,
 });
+
+/** So many passages are offered when nothing is asked any more. */
+const MORE = 3;
+
+/**
+ * Each with its reason. When nothing is for today any more, those that speak most for themselves
+ * are in all the same: whoever comes to practise finds something to play.
+ */
+function judgedForToday(candidates: readonly Candidate[]) {
+  const judged = candidates.map((candidate) => ({ candidate, reason: forToday(candidate) }));
+  if (judged.some(({ reason }) => isChosen(reason))) return judged;
+  const asked = (each: Candidate) => Number(each.asked === "not-today");
+  const more = candidates
+    .toSorted((a, b) => asked(b) - asked(a) || weightOf(b) - weightOf(a))
+    .slice(0, MORE);
+  return judged.map(({ candidate, reason }) =>
+    more.includes(candidate)
+      ? { candidate, reason: { why: "more" } as const }
+      : { candidate, reason },
+  );
+}
 
 /** Five minutes: the passage that gains most, and its slow finish. */
 function oneThing(
@@ -217,7 +243,7 @@ export function fitSession({
   feeling = "fine",
 }: FitRequest): FittedSession {
   const shape = quietEnd(wanted);
-  const judged = candidates.map((candidate) => ({ candidate, reason: forToday(candidate) }));
+  const judged = judgedForToday(candidates);
   const chosen = judged.filter((each): each is Chosen => isChosen(each.reason));
   const notToday = judged.flatMap(({ candidate, reason }): LeftOut[] =>
     isChosen(reason) ? [] : [{ kind: slotOf(candidate), passageId: candidate.passageId, reason }],
@@ -227,14 +253,18 @@ export function fitSession({
     if (one) return { ...one, leftOut: [...one.leftOut, ...notToday] };
   }
   const hardest = hardestOf(chosen);
+  const kept = hardest ?? byWeight(chosen)[0];
   const passages = chosen.map((each) => {
     const first = each === hardest && shape.some((slot) => slot.kind === "hard");
-    return passageWish({ shape, minutes }, each, first ? "hard" : slotOf(each.candidate));
+    const kind = first ? "hard" : slotOf(each.candidate);
+    const wish = passageWish({ shape, minutes }, each, kind);
+    // Whatever else is dropped, one passage is played.
+    return each === kept ? { ...wish, always: true, priority: 0 } : wish;
   });
   const needed = passages.length > 0 ? taskWishes(shape) : taskWishes(shape).filter(needsNoPassage);
   const every = feeling === "fine" ? BREAK.every : BREAK.everyWhenTired;
   const asked = askedWishes(shape, tasks);
-  const wishes = gentler([...passages, ...asked, ...needed], feeling);
+  const wishes = gentler([...passages, ...asked, ...needed], feeling, minutes);
   const breaks = Math.max(0, Math.floor((minutes - BREAK.minutes) / every));
   const { blocks, dropped } = withBreaks(wishes, minutes, every, breaks);
   const used = blocks.reduce((sum, each) => sum + each.minutes, 0);

@@ -1,3 +1,4 @@
+import Button from "@mui/material/Button";
 import IconButton from "@mui/material/IconButton";
 import { Minus, Plus, X } from "lucide-react";
 import { TempoText } from "~/components/beat-unit";
@@ -82,12 +83,13 @@ export function PartList({ blocks, nameOf, passageOf, onStretch, onLeave }: Part
 }
 
 interface LeftOutListProps {
+  readonly onTakeIn: (passageId: string) => void;
   readonly leftOut: readonly LeftOut[];
   readonly passageOf: (id: string | undefined) => PassageLine | undefined;
 }
 
 /** What is not in the session, and why. */
-export function LeftOutList({ leftOut, passageOf }: LeftOutListProps) {
+export function LeftOutList({ leftOut, passageOf, onTakeIn }: LeftOutListProps) {
   if (leftOut.length === 0) return null;
   return (
     <Section title={today.notToday}>
@@ -99,6 +101,15 @@ export function LeftOutList({ leftOut, passageOf }: LeftOutListProps) {
               <strong>{passage?.title ?? words.block[kind].name}</strong>
               {passage && <>, {passage.name || words.bars(passage.fromBar, passage.toBar)}</>}
               <span className={styles.soft}>: {planWords.left(reason)}</span>
+              {passage && reason.why !== "no-room" && (
+                <Button
+                  size="small"
+                  aria-label={today.takeIn(passage.title)}
+                  onClick={() => onTakeIn(passage.id)}
+                >
+                  {today.takeInShort}
+                </Button>
+              )}
             </li>
           );
         })}

@@ -174,7 +174,7 @@ export function SessionForm(props: TodayPageProps) {
           />
         </>
       )}
-      <LeftOutList leftOut={session.leftOut} passageOf={passageOf} />
+      <LeftOutList leftOut={session.leftOut} passageOf={passageOf} onTakeIn={session.takeIn} />
       {!hurts && <ShapeKeeper blocks={blocks} shapes={props.shapes} refused={refused} />}
     </>
   );

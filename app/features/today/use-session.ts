@@ -44,11 +44,15 @@ export function useSession(inputs: SessionInputs) {
     shape: "usual",
   });
   const [byHand, setByHand] = useState<readonly FittedBlock[] | undefined>(undefined);
+  const [wanted, setWanted] = useState<readonly string[]>([]);
   const shape = shapeOf(asked.shape, shapes);
-  const fitted = useMemo(
-    () => fitSession({ minutes: asked.minutes, feeling: asked.feeling, shape, candidates, tasks }),
-    [asked, shape, candidates, tasks],
-  );
+  const fitted = useMemo(() => {
+    const { minutes, feeling } = asked;
+    const all = candidates.map((each) =>
+      wanted.includes(each.passageId) ? { ...each, wanted: true } : each,
+    );
+    return fitSession({ minutes, feeling, shape, candidates: all, tasks });
+  }, [asked, shape, candidates, tasks, wanted]);
   const blocks = byHand ?? fitted.blocks;
   const last = blocks.at(-1);
   return {
@@ -64,6 +68,10 @@ export function useSession(inputs: SessionInputs) {
     changed: byHand !== undefined,
     playable: blocks.some(({ passageId }) => passageId !== undefined),
     endsFast: last !== undefined && !endsQuietly(last.kind),
+    takeIn: (passageId: string) => {
+      setWanted((before) => [...before, passageId]);
+      setByHand(undefined);
+    },
     refit: () => setByHand(undefined),
     move: (id: string, to: number) => setByHand(moved(blocks, id, to)),
     stretch: (id: string, minutes: number) => setByHand(stretched(blocks, id, minutes)),
