@@ -14,5 +14,7 @@ export default {
       },
     ],
   },
+  globalSetup: "<rootDir>/bin/seed.mjs",
+  setupFiles: ["<rootDir>/bin/use-seed.mjs"],
   maxWorkers: 2,
 };

@@ -5,10 +5,8 @@ export default defineConfig({
   testDir: "e2e",
   testMatch: "*.spec.ts",
   fullyParallel: true,
-  // Most of a journey is waiting while something is played in real time.
+  // Journeys wait for each other less than for the browser, but some of them play in real time.
   workers: 3,
-  // A journey that fails once on a busy machine is told as flaky, not hidden.
-  retries: 1,
   timeout: 120_000,
   expect: { timeout: 20_000 },
   reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],

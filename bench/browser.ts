@@ -1,11 +1,10 @@
 import { chromium, type Page } from "@playwright/test";
-import { gzipSync } from "node:zlib";
 import { contextOptions, launchOptions } from "../e2e/support/browser";
-import { Player } from "../e2e/support/player";
 import { FidusServer, throwAwayDirectory } from "../e2e/support/server";
 import { Teacher } from "../e2e/support/teacher";
 import { views } from "../e2e/support/views";
 import type { Figure } from "./core";
+import { standFigures } from "./stand";
 
 const SERVER_RUNS = 15;
 
@@ -70,51 +69,6 @@ async function redrawFigures(page: Page, address: string): Promise<Figure[]> {
   return [{ what: `workshop redrawn, ${rungs} rungs`, value: `${times[7]!.toFixed(1)} ms` }];
 }
 
-/** From the key to the count on the screen, the processor slowed six times. */
-async function verdictFigures(page: Page, address: string): Promise<Figure[]> {
-  const player = new Player(page);
-  await new Teacher(page, address).preparesToday({ clean: 9 });
-  await player.goesToTheStand();
-  await player.starts();
-  const devtools = await page.context().newCDPSession(page);
-  await devtools.send("Emulation.setCPUThrottlingRate", { rate: 6 });
-  const times: number[] = [];
-  for (let n = 1; n <= 7; n++) {
-    await player.playsThrough();
-    times.push(
-      await page.evaluate(async (count) => {
-        const begun = performance.now();
-        window.dispatchEvent(new KeyboardEvent("keydown", { key: "PageDown" }));
-        const seen = () =>
-          document.querySelector("[data-testid=count]")?.textContent === `${count} of 9`;
-        while (!seen()) await new Promise(requestAnimationFrame);
-        return performance.now() - begun;
-      }, n),
-    );
-  }
-  times.sort((a, b) => a - b);
-  const told = `median ${times[3]!.toFixed(0)} ms, slowest ${times[6]!.toFixed(0)} ms`;
-  return [{ what: "verdict to count on screen, CPU slowed 6×", value: told }];
-}
-
-async function standWeight(page: Page): Promise<Figure> {
-  await page.reload();
-  await page.waitForLoadState("networkidle");
-  const scripts = await page.evaluate(() =>
-    performance
-      .getEntriesByType("resource")
-      .map(({ name }) => name)
-      .filter((name) => name.endsWith(".js") && !name.includes("worklet")),
-  );
-  let bytes = 0;
-  for (const url of new Set(scripts)) {
-    const text = await (await page.request.get(url)).body();
-    bytes += gzipSync(text).length;
-  }
-  const value = `${(bytes / 1000).toFixed(0)} kB in ${new Set(scripts).size} files`;
-  return { what: "script of the stand's first load, gzip", value };
-}
-
 async function serverFigures(page: Page, address: string): Promise<Figure[]> {
   const figures: Figure[] = [];
   for (const { name, open } of views) {
@@ -143,8 +97,7 @@ export async function browserFigures(): Promise<Figure[]> {
   const figures = [
     ...(await serverFigures(page, server.address)),
     ...(await clickFigures(page, server.address)),
-    ...(await verdictFigures(page, server.address)),
-    await standWeight(page),
+    ...(await standFigures(page, server.address)),
     // A page of its own: the one before has its processor slowed.
     ...(await redrawFigures(await newPage(), server.address)),
   ];

@@ -1,6 +1,8 @@
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/fixtures";
 
+test.use({ rate: 1 });
+
 interface Check {
   readonly tempo: number;
   readonly then?: number;

@@ -52,21 +52,6 @@ test("a line written at the desk while the stand is open: both are kept, in orde
   await desk.close();
 });
 
-test("a verdict given twice by a nervous foot is one verdict", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  await teacher.preparesToday({ clean: 6 });
-  await player.goesToTheStand();
-  await player.starts();
-  await player.playsThrough();
-  await page.keyboard.press("PageDown");
-  await page.keyboard.press("PageDown");
-  await page.keyboard.press("PageUp");
-  await player.sees("1 of 6");
-});
-
 test("a whole session with the pedal alone", async ({ teacher, player, page }) => {
   await teacher.preparesToday({ clean: 1, target: 210, offerAfter: 2 });
   await player.goesToTheStand();
@@ -85,25 +70,4 @@ test("a whole session with the pedal alone", async ({ teacher, player, page }) =
   await page.keyboard.press("PageDown");
   await player.playsClean();
   await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
-});
-
-test("clean pressed on the last note counts when the bar is over; flawed takes it back", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  await teacher.preparesToday({ clean: 6 }, [1, 8]);
-  await player.goesToTheStand();
-  await player.starts();
-  await player.hears("play");
-  await page.keyboard.press("PageDown");
-  await expect(player.button(/Clean, when the bar is over/)).toBeVisible();
-  await player.sees("0 of 6");
-  await player.playsThrough();
-  await player.sees("1 of 6");
-  await player.hears("play");
-  await page.keyboard.press("PageDown");
-  await page.keyboard.press("PageUp");
-  await player.playsThrough();
-  await player.sees("0 of 6");
 });

@@ -1,5 +1,7 @@
 import { expect, test } from "./support/fixtures";
 
+test.use({ rate: 1 });
+
 test("from nothing to a played and logged session", async ({ teacher, player, page }) => {
   await teacher.opensARoom();
   await teacher.addsAPiece();

@@ -1,6 +1,7 @@
 import AxeBuilder from "@axe-core/playwright";
 import { expect, test as base, type Page } from "@playwright/test";
 import { listen } from "./support/fixtures";
+import { demoClock } from "./support/fast-clock";
 import { FidusServer, throwAwayDirectory } from "./support/server";
 import { comesIn, views } from "./support/views";
 
@@ -10,7 +11,11 @@ const test = base.extend<object, { demo: FidusServer }>({
     // eslint-disable-next-line no-empty-pattern
     async ({}, provide) => {
       const { directory, remove } = await throwAwayDirectory();
-      const server = await FidusServer.start({ dataDir: directory, demo: true });
+      const server = await FidusServer.start({
+        dataDir: directory,
+        demo: true,
+        clock: demoClock(),
+      });
       await provide(server);
       await server.stop();
       await remove();

@@ -74,7 +74,7 @@ for (const { who, school, numbers = {}, clean = 1, bars = [3, 4] as const, rungs
     expect(await player.climbs(clean)).toEqual(rungs);
     await player.button(/^End well: one slow/).click();
     await player.playsClean();
-    await page.waitForURL(/\/sessions\//);
+    await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
     await expect(page.getByRole("link", { name: "Back to today" })).toBeVisible();
   });
 }
@@ -86,7 +86,7 @@ test("a chain that is left in the middle goes on at its link", async ({
 }) => {
   await teacher.opensTheWorkshop([2, 4]);
   await teacher.chooses("Woven chain");
-  await teacher.fills({ Start: 230, Target: 240, Step: 10 });
+  await teacher.fills({ Start: 12, Target: 22, Step: 10 });
   await teacher.setsTheGate(1);
   await teacher.setsIt();
   await player.goesToTheStand();
@@ -96,7 +96,7 @@ test("a chain that is left in the middle goes on at its link", async ({
   await player.playsClean(1);
   await player.button("End well").click();
   await player.playsClean();
-  await page.waitForURL(/\/sessions\//);
+  await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
   await page.getByRole("link", { name: "Back to today" }).click();
   await player.goesToTheStand();
   await expect(page.getByTestId("links")).toHaveText("Links 1–2 of 3");
@@ -147,32 +147,4 @@ test("the ladder can go lower by itself, and asks for the bars around before it 
   await expect(page.getByRole("list", { name: "bars 2–5" })).toBeVisible();
   await player.playsClean();
   await expect(page.getByRole("heading", { name: "The target is reached." })).toBeVisible();
-});
-
-test("a tempo is tapped at the stand, and the click follows the player", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  await teacher.preparesToday();
-  await player.goesToTheStand();
-  await player.button("Tap").click();
-  await expect(page.getByRole("dialog")).toBeVisible();
-  const pad = page.getByRole("button", { name: /Tap here|bpm/ }).first();
-  await pad.focus();
-  const session = await page.context().newCDPSession(page);
-  const begun = Date.now() / 1000;
-  for (let n = 0; n < 10; n++) {
-    // One tap is missed; the time stamps are those of exactly 150 bpm.
-    if (n === 4) continue;
-    const timestamp = begun + (n * 60) / 150;
-    const key = { key: "a", code: "KeyA", text: "a", timestamp };
-    await session.send("Input.dispatchKeyEvent", { type: "keyDown", ...key });
-    await session.send("Input.dispatchKeyEvent", { type: "keyUp", ...key });
-  }
-  await expect(page.getByTestId("tapped")).toHaveText("150 bpm");
-  await expect(page.getByText("Very steady.")).toBeVisible();
-  await expect(page.getByText("One was left out.")).toBeVisible();
-  await page.getByRole("button", { name: "Start at 150 bpm" }).click();
-  await player.seesTempo(150);
 });

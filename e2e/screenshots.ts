@@ -1,5 +1,6 @@
 import { test, type Page } from "@playwright/test";
 import { Player } from "./support/player";
+import { demoClock } from "./support/fast-clock";
 import { FidusServer, throwAwayDirectory } from "./support/server";
 import { comesIn, views } from "./support/views";
 
@@ -72,7 +73,7 @@ async function shootAChain(page: Page, address: string): Promise<void> {
 
 test("pictures of every main view", async ({ page }) => {
   const { directory, remove } = await throwAwayDirectory();
-  const server = await FidusServer.start({ dataDir: directory, demo: true });
+  const server = await FidusServer.start({ dataDir: directory, demo: true, clock: demoClock() });
   await page.emulateMedia({ reducedMotion: "reduce" });
   for (const { name, open } of views.filter((view) => !NOT_SHOWN.has(view.name))) {
     await page.setViewportSize(DESK);

@@ -1,31 +1,16 @@
 import { expect, test as base, type Browser, type Page } from "@playwright/test";
 import { contextOptions } from "./support/browser";
+import { clockFromNoon, DAYS_AHEAD, onFastClock, RATE } from "./support/fast-clock";
 import { Player } from "./support/player";
 import { FidusServer, throwAwayDirectory } from "./support/server";
 import { Teacher } from "./support/teacher";
 
-const DAYS = "days-ahead";
+const clock = clockFromNoon(RATE);
 
-/** A browser of its own, whose clock runs ahead like the room's. */
+/** A browser of its own, whose clock runs like the room's. */
 async function browserOf(browser: Browser): Promise<Page> {
   const context = await browser.newContext(contextOptions);
-  await context.addInitScript((key) => {
-    const ahead = () => {
-      try {
-        return Number(localStorage.getItem(key) ?? 0) * 86_400_000;
-      } catch {
-        return 0;
-      }
-    };
-    const Real = Date;
-    const offset = ahead();
-    const shifted = function (this: unknown, ...given: unknown[]) {
-      return Reflect.construct(Real, given.length === 0 ? [Real.now() + offset] : given, Real);
-    };
-    Object.assign(shifted, { UTC: Real.UTC, parse: Real.parse, now: () => Real.now() + offset });
-    shifted.prototype = Real.prototype;
-    Object.assign(window, { Date: shifted });
-  }, DAYS);
+  await onFastClock(context, clock);
   return context.newPage();
 }
 
@@ -55,7 +40,7 @@ test("one teacher and two students go through two weeks, and every number comes 
   dataDir,
 }) => {
   test.setTimeout(300_000);
-  let server = await FidusServer.start({ dataDir });
+  let server = await FidusServer.start({ dataDir, clock });
   const { address, port } = server;
   const [desk, ada, ben] = [
     await browserOf(browser),
@@ -65,10 +50,13 @@ test("one teacher and two students go through two weeks, and every number comes 
   const everyone = [desk, ada, ben];
   const onDay = async (day: number) => {
     await server.stop();
-    server = await FidusServer.start({ dataDir, port, daysAhead: day });
+    server = await FidusServer.start({ dataDir, port, daysAhead: day, clock });
     for (const page of everyone) {
       await page.goto(`${address}/sound`);
-      await page.evaluate(([key, value]) => localStorage.setItem(key!, value!), [DAYS, `${day}`]);
+      await page.evaluate(
+        ([key, value]) => localStorage.setItem(key!, value!),
+        [DAYS_AHEAD, `${day}`],
+      );
     }
   };
 

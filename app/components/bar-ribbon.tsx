@@ -1,7 +1,7 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from "react";
 import { metreAt, type MetreRegion, type PassageState } from "~/core/score";
 import { barLength, formatMetre } from "~/core/units";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import { lanesOf } from "./bar-lanes";
 import styles from "./bar-ribbon.module.css";
 

@@ -1,5 +1,5 @@
 import type { BeatUnit } from "~/core/units";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 
 interface Glyph {
   readonly open: boolean;

@@ -1,4 +1,4 @@
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import styles from "./care.module.css";
 
 /** The usual cautions; shown where playing begins, and when it hurts. */

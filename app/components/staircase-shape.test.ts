@@ -39,6 +39,7 @@ describe("the shape of a staircase", () => {
           }
         });
       }),
+      { examples: [[[0]], [[0, 0, 0]]] },
     );
   });
 

@@ -58,11 +58,13 @@ function spansOf(steps: readonly Step[], { left, right }: Frame) {
   const known = steps.map(({ minutes }) =>
     Number.isFinite(minutes) ? Math.min(minutes, MOST_MINUTES) : MOST_MINUTES,
   );
-  const total = known.reduce((sum, m) => sum + m, 0) || 1;
+  const sum = known.reduce((total, m) => total + m, 0);
+  // No minutes at all are shared evenly.
+  const shares = sum > 0 ? known.map((m) => m / sum) : known.map(() => 1 / steps.length);
   const free = width - least * steps.length;
   let x = left;
-  return known.map((minutes) => {
-    const length = least + (free * minutes) / total;
+  return shares.map((share) => {
+    const length = least + free * share;
     const span = { x: near(x), length: near(length) };
     x += length;
     return span;

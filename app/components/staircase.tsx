@@ -1,5 +1,5 @@
-import { useMemo, type PointerEvent } from "react";
-import { words } from "~/words";
+import { memo, useMemo, type PointerEvent } from "react";
+import { words } from "~/words/stand-words";
 import { labelledTempi, STEP_STATUSES, staircaseShape, type Step } from "./staircase-shape";
 import styles from "./staircase.module.css";
 
@@ -61,7 +61,7 @@ function scaleOf({ steps, target, comfortable, ceiling, hidden, small }: Stairca
  * take, the lane under it what is played. What has passed and what is now are solid in their
  * colours; what lies ahead is bare wood.
  */
-export function Staircase(props: StaircaseProps) {
+export const Staircase = memo(function Staircase(props: StaircaseProps) {
   const { steps, target, comfortable, ceiling, selected } = props;
   const { hidden = false, height = 300, large = false, small = false } = props;
   const frame = frameOf(props);
@@ -164,7 +164,7 @@ export function Staircase(props: StaircaseProps) {
       ))}
     </svg>
   );
-}
+});
 
 /** A point of the screen in the drawing's own units. */
 function alongX(svg: SVGSVGElement, clientX: number): number {

@@ -1,5 +1,5 @@
 import type { PassageState } from "~/core/score";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import styles from "./state-mark.module.css";
 
 /** Raw, forming, safe: a notehead that fills, with its word. */

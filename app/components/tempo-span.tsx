@@ -1,4 +1,4 @@
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import styles from "./tempo-span.module.css";
 
 interface TempoSpanProps {

@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { isRouteErrorResponse } from "react-router";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import styles from "./trouble.module.css";
 
 function told(error: unknown): { title: string; sentence: string } {

@@ -7,7 +7,7 @@ import { forSession } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/afterwards";
 
-export const meta = () => [{ title: words.title(words.afterwards.title) }];
+export const meta = () => [{ title: words.title(words.afterwardsTitle) }];
 
 export const loader = (asked: Route.LoaderArgs) =>
   forSession(asked, "see", async ({ services, studioId, sessionId, who }) => {

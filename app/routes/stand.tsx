@@ -1,7 +1,7 @@
 import { Stand } from "~/features/stand/stand";
 import { standPage } from "~/server/cases/stand";
 import { forSession } from "~/server/access/guard";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import type { Route } from "./+types/stand";
 
 export const meta = ({ loaderData }: Route.MetaArgs) => [

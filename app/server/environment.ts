@@ -7,6 +7,13 @@ const flag = v.pipe(
   v.transform((value) => value === "1"),
 );
 
+/** How the room's clock runs: at real time `real` it shows `virtual`, and goes on at `rate`. */
+export interface ClockSetting {
+  readonly real: number;
+  readonly virtual: number;
+  readonly rate: number;
+}
+
 const environmentSchema = v.object({
   /** Where the data lives. Default: .fidus below the application's folder. */
   FIDUS_DATA: v.optional(v.pipe(v.string(), v.minLength(1))),
@@ -34,6 +41,15 @@ const environmentSchema = v.object({
     v.minValue(0, "FIDUS_DAYS_AHEAD is 0–3650."),
     v.maxValue(3650, "FIDUS_DAYS_AHEAD is 0–3650."),
   ),
+  /** For journeys on the fast clock: "real,virtual,rate", two moments in milliseconds. */
+  FIDUS_CLOCK: v.pipe(
+    v.optional(v.string(), "0,0,1"),
+    v.regex(/^\d+,\d+,\d+$/, 'FIDUS_CLOCK is "real,virtual,rate" in whole numbers.'),
+    v.transform((text): ClockSetting => {
+      const [real, virtual, rate] = text.split(",").map(Number);
+      return { real: real!, virtual: virtual!, rate: rate! };
+    }),
+  ),
 });
 
 export interface Environment {
@@ -44,6 +60,7 @@ export interface Environment {
   readonly secret: string | undefined;
   readonly https: boolean;
   readonly daysAhead: number;
+  readonly clock: ClockSetting;
 }
 
 /** Reads the environment once, at the start; throws a sentence that names the variable. */
@@ -62,5 +79,6 @@ export function readEnvironment(root: string, variables: NodeJS.ProcessEnv): Env
     secret: rest.FIDUS_SECRET,
     https: rest.FIDUS_HTTPS,
     daysAhead: rest.FIDUS_DAYS_AHEAD,
+    clock: rest.FIDUS_CLOCK,
   };
 }

@@ -9,7 +9,7 @@ import { seedDemo } from "../../demo/seed";
 import { cookieSecret, signInCookie } from "./access/cookie";
 import { Throttle } from "./access/throttle";
 import { linksForTeachers } from "./cases/passwords";
-import { readEnvironment } from "./environment";
+import { readEnvironment, type Environment } from "./environment";
 import { createHttp, type HttpOptions } from "./http";
 import type { Services } from "./services";
 
@@ -36,11 +36,17 @@ export interface Running {
 const listening = (server: Server): Promise<void> =>
   new Promise((resolve, reject) => server.once("listening", resolve).once("error", reject));
 
+/** The room's clock, in milliseconds since 1970. */
+const clockOf =
+  ({ daysAhead, clock: { real, virtual, rate } }: Pick<Environment, "daysAhead" | "clock">) =>
+  () =>
+    virtual + (Date.now() - real) * rate + daysAhead * DAY_MS;
+
 /** Opens the data, fills the demo when asked to, and listens. */
 export async function start({ root, variables, development }: StartOptions): Promise<Running> {
-  const { dataDir, host, port, demo, secret, https, daysAhead } = readEnvironment(root, variables);
+  const { dataDir, host, port, demo, secret, https, ...time } = readEnvironment(root, variables);
   const db = await openDatabase(root, dataDir);
-  const now = () => Date.now() + daysAhead * DAY_MS;
+  const now = clockOf(time);
   const services: Services = { db, now, newId: randomUUID };
   try {
     if (demo && (await allStudios(db)).length === 0) await seedDemo(services);

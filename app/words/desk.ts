@@ -3,21 +3,6 @@ import type { NoVerdict } from "~/core/session";
 const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
 
 export const desk = {
-  name: "Fidus",
-  title: (...parts: readonly (string | undefined)[]) =>
-    [...parts, "Fidus"].filter(Boolean).join(" · "),
-  cancel: "Cancel",
-  capital: (text: string) => text.charAt(0).toUpperCase() + text.slice(1),
-  ago: (days: number) => {
-    if (days <= 0) return "today";
-    return days === 1 ? "yesterday" : `${days} days ago`;
-  },
-  trouble: {
-    title: (status: number) => (status === 404 ? "Not here" : "That went wrong"),
-    nothingHere: "There is nothing at this address.",
-    unknown: "Something went wrong. What was played is safe in this browser.",
-    home: "To the week",
-  },
   desk: {
     skip: "To the content",
     nav: "Desk",
@@ -29,8 +14,6 @@ export const desk = {
     log: "Log",
     me: "My practice",
     signOut: (name: string) => `Sign out ${name}`,
-    light: "Light",
-    dark: "Dark",
   },
   openRoom: {
     title: "Open your music room",
@@ -171,19 +154,6 @@ export const desk = {
       again: "play again, uncounted",
     } satisfies Record<NoVerdict, string>,
   },
-  care: {
-    title: "Take care of your hands, your breath and your ears",
-    points: [
-      "Stop at pain, numbness or tingling. Not later: now.",
-      "Warm up slowly before anything fast.",
-      "Take about five minutes off in every thirty.",
-      "A cramp or a grip means too fast. Go slower, do not push through.",
-      "Keep the click and headphones at a moderate level.",
-      "For children, short sessions.",
-    ],
-    noDiagnosis:
-      "Fidus can't tell what is wrong. Trouble that stays belongs to your teacher, a doctor or a physiotherapist who knows musicians.",
-  },
   log: {
     title: "Log",
     sessions: "Sessions, newest first",
@@ -216,16 +186,7 @@ export const desk = {
     explain:
       "Comfortable: a clean play is nearly certain, nine in ten. Ceiling: it breaks every other time. Both are estimated from every play, recent ones counting more.",
   },
-  tempoSpan: (comfortable: number | undefined, now: number | undefined, target: number) =>
-    [
-      comfortable === undefined ? undefined : `comfortable ${comfortable}`,
-      now === undefined ? undefined : `reached ${now}`,
-      `target ${target} bpm`,
-    ]
-      .filter(Boolean)
-      .join(", "),
   afterwards: {
-    title: "Afterwards",
     moved: "What moved",
     reached: (from: number, to: number) => (to > from ? `${from} → ${to} bpm` : `${to} bpm held`),
     noGate: (at: number) => `worked at ${at} bpm`,

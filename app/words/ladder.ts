@@ -1,5 +1,6 @@
 import type { AfterFlawed, Family, SchoolName, StartRule } from "~/core/ladder";
 import type { Rule, RuleKind } from "~/core/gate";
+import { noteValues, withdrawals } from "./rung";
 
 const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
 
@@ -146,27 +147,8 @@ export const ladder = {
       rungs: "rungs",
       chosen: "",
     },
-    noteValues: {
-      whole: "whole notes",
-      half: "half notes",
-      quarter: "quarters",
-      eighth: "eighths",
-      triplet: "triplets",
-      sixteenth: "sixteenths",
-      sextuplet: "sextuplets",
-      arpeggio: "arpeggio in sixteenths",
-    } as Readonly<Record<string, string>>,
-    withdrawals: {
-      subdivided: "beats, each divided in two",
-      beats: "every beat",
-      "off-beats": "only the off-beats",
-      "every-two-beats": "every second beat",
-      "one-a-bar": "one click a bar",
-      "one-per-two-bars": "one click every two bars",
-      "silent-bars": "some bars silent",
-      none: "no click",
-    } as Readonly<Record<string, string>>,
-    pace: { slow: "slow", fast: "at tempo" } as Readonly<Record<string, string>>,
+    noteValues,
+    withdrawals,
     families: {
       wind: "wind",
       bowed: "bowed",
@@ -238,7 +220,6 @@ export const ladder = {
     afterFlawed: "A flawed play",
     reset: "returns the count to zero",
     minusOne: "takes one away",
-    and: "and",
     add: "And also …",
     remove: "Take this rule out",
     /** A rule in a few words. */

@@ -23,6 +23,7 @@ export const stand = {
     cleanKey: "→ or PageDown",
     flawedKey: "← or PageUp",
     earlyClean: "Clean, when the bar is over",
+    counting: "Counting …",
     stopHere: "Flawed: stop here",
     undo: "Undo",
     slower: "Slower",

@@ -1,7 +1,5 @@
 import type { OfferKind } from "~/core/cost";
 import type { ClickPattern, ClickProgramme, Drone, Silence } from "~/core/click";
-import type { Rung } from "~/core/ladder";
-import { ladder } from "./ladder";
 
 const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
 
@@ -33,30 +31,7 @@ const silenceTold = (silence: Silence): string => {
 
 const pitch = ({ pitch: name, octave }: Pick<Drone, "pitch" | "octave">) => `${name}${octave}`;
 
-const links = ({ from, to, of }: NonNullable<Rung["links"]>) =>
-  from === to
-    ? `link ${from} of ${of}`
-    : to - from + 1 === of
-      ? `all ${of} links`
-      : `links ${from}–${to} of ${of}`;
-
-/** A task in the words of its kind. */
-const taskTold = ({ kind, name }: NonNullable<Rung["task"]>): string => {
-  switch (kind) {
-    case "layer":
-      return name;
-    case "note-value":
-      return ladder.ladder.noteValues[name] ?? name;
-    case "click":
-      return ladder.ladder.withdrawals[name] ?? name;
-    case "pace":
-      return ladder.ladder.pace[name] ?? name;
-  }
-};
-
 export const workshop = {
-  task: taskTold,
-  links,
   click: {
     title: "The click",
     told: ({ pattern, silence, drone }: ClickProgramme) =>

@@ -1,9 +1,13 @@
 import { expect, test as base, type Page } from "@playwright/test";
+import { clockFromNoon, onFastClock, RATE, type ClockSetting } from "./fast-clock";
 import { Player } from "./player";
 import { FidusServer, throwAwayDirectory } from "./server";
 import { Teacher } from "./teacher";
 
 interface WorkerFixtures {
+  /** How many times as fast as real time journeys go; 1: real time, where sound is measured. */
+  readonly rate: number;
+  readonly clock: ClockSetting | undefined;
   /** A server with empty rooms, shared by the tests of a worker. */
   readonly server: FidusServer;
 }
@@ -16,7 +20,7 @@ interface Fixtures {
 }
 
 /** What the browser itself says when a request is refused or the network is gone. */
-const EXPECTED = /Failed to load resource|net::ERR/;
+const EXPECTED = /Failed to load resource|net::ERR|Failed to fetch manifest patches/;
 
 export function listen(page: Page): string[] {
   const complaints: string[] = [];
@@ -29,12 +33,19 @@ export function listen(page: Page): string[] {
 }
 
 export const test = base.extend<Fixtures, WorkerFixtures>({
+  rate: [RATE, { scope: "worker", option: true }],
+  clock: [
+    async ({ rate }, provide) => provide(rate === 1 ? undefined : clockFromNoon(rate)),
+    { scope: "worker" },
+  ],
+  context: async ({ context, clock }, provide) => {
+    if (clock) await onFastClock(context, clock);
+    await provide(context);
+  },
   server: [
-    // Playwright reads the names of the first argument.
-    // eslint-disable-next-line no-empty-pattern
-    async ({}, provide) => {
+    async ({ clock }, provide) => {
       const { directory, remove } = await throwAwayDirectory();
-      const server = await FidusServer.start({ dataDir: directory });
+      const server = await FidusServer.start({ dataDir: directory, clock });
       await provide(server);
       await server.stop();
       await remove();

@@ -41,9 +41,12 @@ export class Player {
   }
 
   async hears(transport: Transport): Promise<void> {
-    await expect(this.page.locator("main")).toHaveAttribute("data-transport", transport, {
-      timeout: 30_000,
-    });
+    // Looked for at every frame: on the fast clock a count-in is over in the wink of an eye.
+    await this.page.waitForFunction(
+      (wanted) => document.querySelector("main")?.getAttribute("data-transport") === wanted,
+      transport,
+      { polling: 5, timeout: 30_000 },
+    );
   }
 
   /** Until one more play has been written, however fast or slow this machine is. */

@@ -2,6 +2,7 @@ import { spawn, type ChildProcess } from "node:child_process";
 import { mkdtemp, rm } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import path from "node:path";
+import type { ClockSetting } from "./fast-clock";
 
 export interface ServerOptions {
   readonly dataDir: string;
@@ -9,6 +10,8 @@ export interface ServerOptions {
   readonly demo?: boolean;
   /** The room's clock runs ahead by so many days. */
   readonly daysAhead?: number;
+  /** The room's clock, where it is not the real one. */
+  readonly clock?: ClockSetting | undefined;
 }
 
 /** The built application as a process of its own, so that it can be killed like one. */
@@ -23,6 +26,7 @@ export class FidusServer {
     port = 0,
     demo = false,
     daysAhead = 0,
+    clock,
   }: ServerOptions): Promise<FidusServer> {
     const child = spawn(process.execPath, ["bin/serve.mjs"], {
       env: {
@@ -31,6 +35,7 @@ export class FidusServer {
         FIDUS_PORT: String(port),
         FIDUS_DEMO: demo ? "1" : "0",
         FIDUS_DAYS_AHEAD: String(daysAhead),
+        ...(clock ? { FIDUS_CLOCK: `${clock.real},${clock.virtual},${clock.rate}` } : {}),
       },
       stdio: ["ignore", "pipe", "pipe"],
     });

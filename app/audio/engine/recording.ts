@@ -29,30 +29,34 @@ export async function recordOffline(maps: readonly BeatMap[]): Promise<Recording
   };
 }
 
+interface Chunk {
+  readonly frame: number;
+  readonly samples: Float32Array;
+}
+
 /** The maps as they are played here and now, recorded inside the audio graph. */
 export async function recordLive(maps: readonly BeatMap[], volume: number): Promise<Recording> {
   const context = new AudioContext({ sampleRate: SAMPLE_RATE });
   await context.resume();
   await context.audioWorklet.addModule(recorderWorklet);
   const recorder = new AudioWorkletNode(context, "fidus-recorder", { numberOfOutputs: 0 });
-  const chunks: { frame: number; samples: Float32Array }[] = [];
-  recorder.port.onmessage = ({ data }: MessageEvent<(typeof chunks)[number]>) => {
+  const chunks: Chunk[] = [];
+  // What the recorder has heard waits in its queue while the page is blocked: the maps may be told
+  // as ended long before their last samples are here.
+  let endFrame = Infinity;
+  let allHere: () => void = () => undefined;
+  const here = new Promise<void>((resolve) => (allHere = resolve));
+  recorder.port.onmessage = ({ data }: MessageEvent<Chunk>) => {
     chunks.push(data);
+    if (data.frame + data.samples.length >= endFrame) allHere();
   };
-  let left = maps.length;
-  let allEnded: () => void = () => undefined;
-  const ended = new Promise<void>((resolve) => (allEnded = resolve));
-  const engine = await ClickEngine.create(context, {
-    volume,
-    onMarker: ({ name }) => {
-      if (name === "map-ended" && --left === 0) allEnded();
-    },
-  });
+  const engine = await ClickEngine.create(context, { volume });
   engine.connect(recorder);
   engine.connect(context.destination);
   const start = context.currentTime + START_SECONDS;
+  endFrame = (start + maps.reduce((sum, { duration }) => sum + duration, 0)) * SAMPLE_RATE;
   for (const { map, start: at } of oneAfterTheOther(maps, start)) engine.schedule(map, at);
-  await ended;
+  await here;
   engine.dispose();
   await context.close();
 

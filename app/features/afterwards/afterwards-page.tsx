@@ -43,7 +43,7 @@ export function AfterwardsPage({
   const taskMinutes = entry.tasks.reduce((total, { seconds }) => total + seconds / 60, 0);
   return (
     <Page
-      title={words.afterwards.title}
+      title={words.afterwardsTitle}
       lead={`${formats.longDay(entry.day)}: ${words.afterwards.total(
         words.minutes(sum(({ minutes }) => minutes) + taskMinutes),
         words.plays(sum(({ plays }) => plays)),

@@ -53,7 +53,7 @@ export function DeskHeader({ room, name, teaches, mine, looksOnly }: DeskHeaderP
         {!looksOnly && <NavLink to="/sound">{words.desk.sound}</NavLink>}
       </nav>
       <div className={styles.self}>
-        <IconButton onClick={toggle} aria-label={dark ? words.desk.light : words.desk.dark}>
+        <IconButton onClick={toggle} aria-label={dark ? words.scheme.light : words.scheme.dark}>
           {dark ? <Sun size={20} /> : <Moon size={20} />}
         </IconButton>
         <Form method="post" action="/sign-out" className={styles.out}>

@@ -51,7 +51,7 @@ function Kept({ id, name, ladder }: LibraryPageProps["kept"][number]) {
         <h2>{name}</h2>
         <p>{schools.join(" → ")}</p>
         <p>
-          {ladder.gate.map(words.gate.told).join(` ${words.gate.and} `)};{" "}
+          {ladder.gate.map(words.gate.told).join(` ${words.and} `)};{" "}
           {words.click.told(ladder.click)}
         </p>
         <Form method="post">

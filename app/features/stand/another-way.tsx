@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { barsWhereItFailed, currentBlock } from "~/core/session";
 import { rungBefore } from "~/core/ladder";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
 import styles from "./bottom-fields.module.css";

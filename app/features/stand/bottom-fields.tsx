@@ -1,6 +1,6 @@
 import type { MapBar } from "~/core/click";
 import { currentBlock, rungNow, type StandState } from "~/core/session";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import { AnotherWay } from "./another-way";
 import { BeatLight } from "./beat-light";
 import { RestClock } from "./rest-clock";
@@ -8,6 +8,7 @@ import { LeftForToday, TopReached } from "./top-reached";
 import type { StandRunner } from "./runner";
 import { questionOf, type StandView } from "./view";
 import type { Position } from "./use-stand";
+import { VerdictField } from "./verdict-field";
 import styles from "./bottom-fields.module.css";
 
 export interface BottomFieldsProps {
@@ -35,16 +36,13 @@ export function BottomFields(props: BottomFieldsProps) {
   const canStart = transport === "stopped";
   return (
     <section className={styles.fields}>
-      <button
-        type="button"
-        className={`${styles.field} ${styles.flawed} ${asked ? styles.asked : ""}`}
-        disabled={!usable || !(asked || playing)}
-        onClick={() => void runner?.judge("flawed")}
-      >
-        <Notehead open />
-        <strong>{playing ? words.stand.stopHere : words.stand.flawed}</strong>
-        <kbd>{words.stand.flawedKey}</kbd>
-      </button>
+      <VerdictField
+        verdict="flawed"
+        runner={runner}
+        asked={asked}
+        usable={usable && (asked || playing)}
+        says={playing ? words.stand.stopHere : words.stand.flawed}
+      />
       {canStart ? (
         <button
           type="button"
@@ -73,16 +71,13 @@ export function BottomFields(props: BottomFieldsProps) {
           )}
         </div>
       )}
-      <button
-        type="button"
-        className={`${styles.field} ${styles.clean} ${asked ? styles.asked : ""}`}
-        disabled={!usable || !(asked || playing)}
-        onClick={() => void runner?.judge("clean")}
-      >
-        <Notehead />
-        <strong>{view.early ? words.stand.earlyClean : words.stand.clean}</strong>
-        <kbd>{words.stand.cleanKey}</kbd>
-      </button>
+      <VerdictField
+        verdict="clean"
+        runner={runner}
+        asked={asked}
+        usable={usable && (asked || playing)}
+        says={view.early ? words.stand.earlyClean : words.stand.clean}
+      />
     </section>
   );
 }
@@ -113,22 +108,4 @@ function playWord(state: StandState, { part, number, pace, tempo, then }: MapBar
   const { hidden } = currentBlock(state).plan.ladder;
   const now = hidden ? stand.pace[pace]! : stand.paceNow(stand.pace[pace]!, tempo);
   return then && then !== pace ? stand.paceNext(stand.pace[then]!) : now;
-}
-
-function Notehead({ open = false }: { open?: boolean }) {
-  return (
-    <svg viewBox="0 0 40 30" className={styles.head} aria-hidden>
-      <ellipse
-        cx="20"
-        cy="15"
-        rx="15"
-        ry="10.5"
-        transform="rotate(-22 20 15)"
-        fill={open ? "none" : "currentColor"}
-        stroke="currentColor"
-        strokeWidth="4"
-      />
-      {open && <path d="M4 28L36 2" stroke="currentColor" strokeWidth="3.5" />}
-    </svg>
-  );
 }

@@ -3,7 +3,7 @@ import Typography from "@mui/material/Typography";
 import { Link } from "react-router";
 import { Care } from "~/components/care";
 import type { Ending } from "~/core/session";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import styles from "./stand.module.css";
 
 /** The session is over: with the caution when it hurt, and with where the plays are now. */
@@ -12,7 +12,7 @@ export function EndedNote({ how, kept, to }: { how: Ending; kept: boolean; to: s
   const pain = how === "pain";
   return (
     <main className={styles.ended}>
-      <Typography variant="h1">{pain ? stand.painTitle : words.afterwards.title}</Typography>
+      <Typography variant="h1">{pain ? stand.painTitle : words.afterwardsTitle}</Typography>
       <p className={styles.lead}>{pain ? stand.painLead : stand.ended}</p>
       {kept && <p role="status">{stand.endedKept}</p>}
       {pain && <Care open />}

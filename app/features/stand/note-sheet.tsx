@@ -4,7 +4,7 @@ import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
 import { useState } from "react";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import styles from "./sheets.module.css";
 
 interface NoteSheetProps {

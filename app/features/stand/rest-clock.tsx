@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
 import styles from "./bottom-fields.module.css";
 

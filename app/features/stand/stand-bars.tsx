@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import type { Segment } from "~/core/ladder";
 import { barsWithAround, currentBlock, FLAWS } from "~/core/session";
 import { barLength, formatMetre } from "~/core/units";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
 import type { Position } from "./use-stand";

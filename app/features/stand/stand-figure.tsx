@@ -14,7 +14,7 @@ import {
   type Block,
   type BlockState,
 } from "~/core/session";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import { StandBars } from "./stand-bars";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
@@ -164,7 +164,7 @@ function Count({ progress, also }: { progress: RuleProgress; also: boolean }) {
         </svg>
       )}
       <span>
-        {also && `${words.gate.and} `}
+        {also && `${words.and} `}
         <strong {...(also ? {} : { "data-testid": "count" })}>
           {words.stand.count(count, needed, rule.kind)}
         </strong>{" "}

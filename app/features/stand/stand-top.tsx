@@ -1,11 +1,10 @@
 import IconButton from "@mui/material/IconButton";
-import Slider from "@mui/material/Slider";
 import { CircleHelp, LogOut, Moon, Sun, Volume2 } from "lucide-react";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
 import { useScheme } from "~/components/scheme";
 import { currentBlock, partNow, partsOf, taskNow } from "~/core/session";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import type { StandView } from "./view";
 import styles from "./stand-top.module.css";
 
@@ -49,17 +48,18 @@ export function StandTop({ view, home, onHelp, onward, volume, onVolume }: Stand
       </p>
       <div className={styles.volume}>
         <Volume2 size={20} aria-hidden />
-        <Slider
+        {/* A plain slider: the stand need not carry the weight of a larger one. */}
+        <input
+          type="range"
           aria-label={words.stand.volume}
-          size="small"
           min={0}
           max={1}
           step={0.05}
           value={volume}
-          onChange={(_, next) => onVolume(next as number)}
+          onChange={(event) => onVolume(event.target.valueAsNumber)}
         />
       </div>
-      <IconButton onClick={toggle} aria-label={dark ? words.desk.light : words.desk.dark}>
+      <IconButton onClick={toggle} aria-label={dark ? words.scheme.light : words.scheme.dark}>
         {dark ? <Sun size={22} /> : <Moon size={22} />}
       </IconButton>
       <IconButton onClick={onHelp} aria-label={words.stand.help}>

@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import { currentBlock, taskNow, type SessionEvent, type SessionPlan } from "~/core/session";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import { BottomFields } from "./bottom-fields";
 import { EndedNote } from "./ended-note";
 import { HelpSheet } from "./help-sheet";

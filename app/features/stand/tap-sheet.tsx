@@ -6,7 +6,7 @@ import DialogTitle from "@mui/material/DialogTitle";
 import { useState, type KeyboardEvent } from "react";
 import { useFormats } from "~/components/locale";
 import { tappedTempo, type TappedTempo } from "~/core/listen";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import styles from "./sheets.module.css";
 
 interface TapSheetProps {

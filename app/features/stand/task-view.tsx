@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { isLastPart, partsOf, taskNow, type Part } from "~/core/session";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
 import styles from "./task-view.module.css";

@@ -13,7 +13,7 @@ import {
   Undo2,
 } from "lucide-react";
 import { lastUndoable, taskNow } from "~/core/session";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
 import styles from "./tools.module.css";

@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { currentBlock, partsOf } from "~/core/session";
-import { words } from "~/words";
+import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
 import styles from "./bottom-fields.module.css";

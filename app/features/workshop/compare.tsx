@@ -76,7 +76,7 @@ function Column(
   return (
     <>
       <p className={styles.what}>
-        {schools.join(" → ")}, {ladder.gate.map(words.gate.told).join(` ${words.gate.and} `)}
+        {schools.join(" → ")}, {ladder.gate.map(words.gate.told).join(` ${words.and} `)}
       </p>
       <Staircase steps={steps} target={highest} height={260} large />
       <CostFigures

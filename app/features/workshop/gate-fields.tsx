@@ -39,7 +39,7 @@ export function GateFields({ gate, errors, onChange }: GateFieldsProps) {
     <>
       {gate.map((rule, i) => (
         <div key={i} className={styles.rule}>
-          {i > 0 && <span className={styles.and}>{said.and}</span>}
+          {i > 0 && <span className={styles.and}>{words.and}</span>}
           <RuleFields
             rule={rule}
             kinds={[rule.kind, ...unused]}

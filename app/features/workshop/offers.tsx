@@ -20,7 +20,7 @@ function changeTold({ kind, ladder, rungs }: OfferTold): string {
     case "larger-step":
       return said.rungs(rungs);
     case "lighter-gate":
-      return ladder.gate.map(words.gate.told).join(` ${words.gate.and} `);
+      return ladder.gate.map(words.gate.told).join(` ${words.and} `);
     case "smaller":
       return ladder.part ? words.bars(ladder.part.fromBar, ladder.part.toBar) : "";
     case "higher":

@@ -118,7 +118,7 @@ function rungTold(rung: Rung, of: number): string[] {
     ...(task ? [words.task(task)] : []),
     ...(cycle ? [workshop.cycle(cycle.slow, cycle.fast, cycle.fastTempo)] : []),
     ...(task?.kind === "click" ? [] : [words.click.told(click)]),
-    gate.map(words.gate.told).join(` ${words.gate.and} `),
+    gate.map(words.gate.told).join(` ${words.and} `),
     ...(rung.rest > 0 ? [workshop.restAfter(rung.rest)] : []),
   ];
 }

@@ -225,7 +225,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
           </Fold>
           <Fold
             title={words.gate.title}
-            told={draft.gate.map(words.gate.told).join(` ${words.gate.and} `)}
+            told={draft.gate.map(words.gate.told).join(` ${words.and} `)}
             wrong={hasError(errors, "gate")}
           >
             {() => (

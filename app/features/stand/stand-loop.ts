@@ -1,0 +1,250 @@
+import {
+  currentBlock,
+  nextLoop,
+  nextTempo,
+  type EventKind,
+  type Payload,
+  type StandState,
+} from "~/core/session";
+import type { Verdict } from "~/core/gate";
+import type { MarkerPassed, Scheduled } from "~/audio/engine";
+import { Ledger } from "./ledger";
+import { Marks } from "./marks";
+import { LoopSound } from "./loop-sound";
+import { TappedAlong } from "./tapped-along";
+import { RESTART_SECONDS, type RunnerOptions } from "./runner-options";
+import { canPlayOn, questionOf, type StandView, type Transport } from "./view";
+
+/**
+ * Runs the loop of the stand: sends each loop's beat map ahead, writes what was played, asks for
+ * the verdict, moves on. It decides nothing about when a click sounds.
+ */
+export class StandLoop {
+  protected readonly ledger: Ledger;
+  protected turn: Promise<unknown> = Promise.resolve();
+  protected readonly listeners = new Set<() => void>();
+  protected view: StandView;
+  protected transport: Transport = "stopped";
+  protected early = false;
+  protected judgedAt = 0;
+  protected ready = false;
+  protected readonly sound = new LoopSound();
+  protected readonly taps = new TappedAlong();
+  /** What was pressed and is not counted yet. */
+  readonly marks = new Marks();
+  protected restTimer: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(protected readonly options: RunnerOptions) {
+    this.ledger = new Ledger({ ...options, onChange: () => this.changed() });
+    this.view = this.currentView();
+  }
+
+  protected get state(): StandState {
+    return this.ledger.state;
+  }
+
+  protected currentView(): StandView {
+    const { transport, early, ready } = this;
+    const { state, events, sending } = this.ledger;
+    return { state, events, transport, early, sending, ready };
+  }
+
+  protected changed(): void {
+    this.view = this.currentView();
+    for (const listener of this.listeners) listener();
+  }
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  readonly snapshot = (): StandView => this.view;
+
+  protected go(transport: Transport): void {
+    this.transport = transport;
+    this.changed();
+  }
+
+  async open(): Promise<void> {
+    await this.ledger.open();
+    this.ready = true;
+    this.changed();
+  }
+
+  protected write<K extends EventKind>(kind: K, payload: Payload<K>): Promise<string> {
+    return this.ledger.append(kind, payload);
+  }
+
+  /**
+   * One thing after the other: what the engine reports and what the player presses is dealt with
+   * in the order in which it came, each on the state that the one before has left.
+   */
+  protected inOrder(work: () => unknown): Promise<void> {
+    const done = this.turn.then(async () => void (await work()));
+    this.turn = done.catch(() => undefined);
+    return done;
+  }
+
+  /** Start, or go on after a pause or a reload. */
+  start = () => this.inOrder(() => this.startNow());
+
+  protected async startNow(): Promise<void> {
+    // A second press finds the loop running and must not lay another one over it.
+    if (!this.ready || this.state.ended || this.transport !== "stopped") return;
+    await this.sound.open(
+      this.options.volume,
+      (passed) => void this.inOrder(() => this.onMarker(passed)),
+    );
+    if (this.ledger.events.length === 0) await this.write("opened", {});
+    if (this.state.resting) await this.write("rest-ended", {});
+    if (questionOf(this.state, this.transport) === "task") return;
+    if (this.state.pending) return this.go("asking");
+    this.playFrom(0);
+  }
+
+  pause(): void {
+    this.silence();
+    this.go(this.state.pending ? "asking" : "stopped");
+  }
+
+  protected silence(): void {
+    clearTimeout(this.restTimer);
+    this.sound.stop();
+    this.early = false;
+  }
+
+  /** Sends the next loop ahead, to begin at a time of the audio context. */
+  protected playFrom(at: number): void {
+    const request = nextLoop(this.state, this.sound.tempoHeard);
+    const scheduled = this.sound.send(request, at);
+    if (!scheduled) return;
+    this.sound.drone(request.click.drone);
+    if (this.transport === "breather") this.sound.next = scheduled;
+    else this.begin(scheduled);
+  }
+
+  protected begin(scheduled: Scheduled): void {
+    this.sound.begin(scheduled);
+    this.taps.clear();
+    this.go("count-in");
+  }
+
+  protected async onMarker({ scheduled, name }: MarkerPassed): Promise<void> {
+    if (scheduled.mapId !== this.sound.heard?.mapId) return;
+    if (name === "play-began") this.go("play");
+    if (name === "play-ended") await this.playEnded(true);
+    if (name === "map-ended") this.mapEnded();
+  }
+
+  protected async playEnded(complete: boolean): Promise<void> {
+    const { fromBar, toBar } = currentBlock(this.state).state.segment;
+    const tempo = nextTempo(this.state);
+    const { heard, gone } = this.sound;
+    const whole = heard?.map.duration ?? 0;
+    const seconds = complete ? whole : Math.min(whole, gone);
+    const spread = heard && complete ? this.taps.spread(heard.map) : undefined;
+    const measured = spread === undefined ? {} : { spread };
+    const early = this.early;
+    this.early = false;
+    this.transport = "breather";
+    await this.write("played", { tempo, seconds, fromBar, toBar, complete, ...measured });
+    if (early) await this.judgeNow("clean");
+  }
+
+  protected mapEnded(): void {
+    if (this.sound.next) return this.begin(this.sound.next);
+    if (this.transport !== "breather") return;
+    const { pending } = this.state;
+    if (canPlayOn(this.state) && !pending) return this.playFrom(0);
+    if (pending && this.options.plan.noVerdict === "again") {
+      this.transport = "stopped";
+      return this.playFrom(0);
+    }
+    this.sound.drone(null);
+    this.go(this.state.pending ? "asking" : "stopped");
+  }
+
+  protected async judgeNow(verdict: Verdict): Promise<void> {
+    if (this.transport === "play") return this.judgeWhilePlaying(verdict);
+    const play = this.state.pending;
+    if (!play) return;
+    const wasEndingWell = this.state.endingWell !== undefined;
+    const late = this.transport === "count-in";
+    this.judgedAt = Date.now();
+    await this.write("judged", { play, verdict });
+    if (wasEndingWell) return this.endNow("ended-well");
+    // A verdict that comes in the next count-in lets it go on, unless it moved the tempo.
+    if (late && canPlayOn(this.state) && nextTempo(this.state) === this.sound.tempoHeard) return;
+    this.settle();
+  }
+
+  protected async judgeWhilePlaying(verdict: Verdict): Promise<void> {
+    if (verdict === "clean") {
+      this.early = true;
+      return this.changed();
+    }
+    this.sound.hush();
+    this.early = false;
+    await this.playEnded(false);
+    this.sound.stop();
+    this.transport = "asking";
+    await this.judgeNow("flawed");
+  }
+
+  /** Brings what sounds into line with the state after a decision. */
+  protected settle(): void {
+    if (this.state.resting) return this.rest();
+    const restart = () => {
+      this.silence();
+      this.transport = "stopped";
+      if (this.sound.isOpen && canPlayOn(this.state))
+        this.playFrom(this.sound.now() + RESTART_SECONDS);
+      else this.changed();
+    };
+    switch (this.transport) {
+      case "breather":
+        this.sound.dropNext();
+        if (this.sound.heard && !this.state.pending && canPlayOn(this.state)) {
+          this.playFrom(this.sound.endsAt);
+        }
+        return this.changed();
+      case "asking":
+        return this.state.pending ? this.changed() : restart();
+      case "count-in":
+      case "play":
+        return restart();
+      case "resting":
+      case "stopped":
+        return this.changed();
+    }
+  }
+
+  protected rest(): void {
+    this.silence();
+    this.go("resting");
+    const { since, seconds } = this.state.resting!;
+    const left = Math.max(0, since + seconds * 1000 - Date.now());
+    this.restTimer = setTimeout(() => void this.inOrder(() => this.endRestNow()), left);
+  }
+
+  protected async endRestNow(): Promise<void> {
+    if (!this.state.resting) return;
+    clearTimeout(this.restTimer);
+    await this.write("rest-ended", {});
+    this.go("stopped");
+    this.playFrom(this.sound.now() + RESTART_SECONDS);
+  }
+
+  /** Writes a decision that changes what is played, and plays that. */
+  protected async decide<K extends EventKind>(kind: K, payload: Payload<K>): Promise<void> {
+    await this.write(kind, payload);
+    this.settle();
+  }
+
+  protected async endNow(how: Payload<"ended">["how"]): Promise<void> {
+    this.silence();
+    this.transport = "stopped";
+    await this.write("ended", { how });
+  }
+}

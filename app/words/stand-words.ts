@@ -1,0 +1,8 @@
+import { common } from "./common";
+import { music } from "./music";
+import { rung } from "./rung";
+import { session } from "./session";
+import { stand } from "./stand";
+
+/** What is said at the stand and by the parts that it shares with the desk; it carries no more. */
+export const words = { ...music, ...common, ...rung, ...session, ...stand } as const;

@@ -1,0 +1,91 @@
+import { expect, test } from "./support/fixtures";
+
+// What is pressed or seen within a beat: in real time.
+test.use({ rate: 1 });
+
+test("the metre, the pickup and the beats are shown as they are heard", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.opensARoom();
+  await teacher.addsAPiece({ Metre: "2+3/8", "Tempo at performance": "200" });
+  await teacher.dragsOverBars(3, 4);
+  await page.getByLabel("Pickup beats").fill("2");
+  await teacher.cuts();
+  await teacher.drawsTheLadder({ start: 120, target: 200 });
+  await teacher.setsIt();
+  await player.goesToTheStand();
+  await player.starts();
+  const middle = page.getByRole("status").last();
+  await expect(middle).toHaveText("Count-in 1 of 2");
+  await expect(middle).toHaveText("Count-in 2 of 2");
+  await expect(middle).toHaveText("Pickup");
+  await expect(middle).toHaveText("Bar 3");
+  await expect(middle).toHaveText("Bar 4");
+  await expect(middle).toHaveText("How was it?");
+});
+
+test("a verdict given twice by a nervous foot is one verdict", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.preparesToday({ clean: 6 });
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsThrough();
+  await page.keyboard.press("PageDown");
+  await page.keyboard.press("PageDown");
+  await page.keyboard.press("PageUp");
+  await player.sees("1 of 6");
+});
+
+test("clean pressed on the last note counts when the bar is over; flawed takes it back", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.preparesToday({ clean: 6 }, [1, 8]);
+  await player.goesToTheStand();
+  await player.starts();
+  await player.hears("play");
+  await page.keyboard.press("PageDown");
+  await expect(player.button(/Clean, when the bar is over/)).toBeVisible();
+  await player.sees("0 of 6");
+  await player.playsThrough();
+  await player.sees("1 of 6");
+  await player.hears("play");
+  await page.keyboard.press("PageDown");
+  await page.keyboard.press("PageUp");
+  await player.playsThrough();
+  await player.sees("0 of 6");
+});
+
+test("a tempo is tapped at the stand, and the click follows the player", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.preparesToday();
+  await player.goesToTheStand();
+  await player.button("Tap").click();
+  await expect(page.getByRole("dialog")).toBeVisible();
+  const pad = page.getByRole("button", { name: /Tap here|bpm/ }).first();
+  await pad.focus();
+  const session = await page.context().newCDPSession(page);
+  const begun = Date.now() / 1000;
+  for (let n = 0; n < 10; n++) {
+    // One tap is missed; the time stamps are those of exactly 150 bpm.
+    if (n === 4) continue;
+    const timestamp = begun + (n * 60) / 150;
+    const key = { key: "a", code: "KeyA", text: "a", timestamp };
+    await session.send("Input.dispatchKeyEvent", { type: "keyDown", ...key });
+    await session.send("Input.dispatchKeyEvent", { type: "keyUp", ...key });
+  }
+  await expect(page.getByTestId("tapped")).toHaveText("150 bpm");
+  await expect(page.getByText("Very steady.")).toBeVisible();
+  await expect(page.getByText("One was left out.")).toBeVisible();
+  await page.getByRole("button", { name: "Start at 150 bpm" }).click();
+  await player.seesTempo(150);
+});

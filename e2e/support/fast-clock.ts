@@ -1,0 +1,125 @@
+import type { BrowserContext } from "@playwright/test";
+
+/** A clock that runs at a rate from a moment on: `virtual` is what it shows at real time `real`. */
+export interface ClockSetting {
+  readonly real: number;
+  readonly virtual: number;
+  readonly rate: number;
+}
+
+export const RATE = 20;
+
+/** The demo room at one and the same moment, so that its journeys and pictures are the same every day. */
+export const demoClock = (): ClockSetting => ({
+  real: Date.now(),
+  virtual: Date.UTC(2026, 4, 4, 12),
+  rate: 1,
+});
+
+/** Where a page keeps how many days its clock runs ahead of that. */
+export const DAYS_AHEAD = "days-ahead";
+
+/** From noon of today on, so that no journey comes upon midnight. */
+export const clockFromNoon = (rate: number): ClockSetting => {
+  const real = Date.now();
+  return { real, virtual: new Date(real).setUTCHours(12, 0, 0, 0), rate };
+};
+
+/**
+ * Runs in the page before anything else: time passes `rate` times as fast, and nothing sounds.
+ * The click's worklet is stood in for by timers that tell its markers; everything else is the
+ * product's own code.
+ */
+function quicken({ real, virtual, rate, key }: ClockSetting & { readonly key: string }): void {
+  const page = window;
+  const RealDate = Date;
+  const realNow = performance.now.bind(performance);
+  const origin = realNow();
+  const daysAhead = () => {
+    try {
+      return Number(localStorage.getItem(key) ?? 0);
+    } catch {
+      return 0;
+    }
+  };
+  const dateOffset = virtual + (RealDate.now() - real) * rate + daysAhead() * 86_400_000;
+  const passed = () => (realNow() - origin) * rate;
+
+  performance.now = () => origin + passed();
+  class FastDate extends RealDate {
+    constructor(...given: [] | [number | string | Date]) {
+      if (given.length === 0) super(FastDate.now());
+      else super(...(given as [number]));
+    }
+    static override now = () => Math.round(dateOffset + passed());
+  }
+  page.Date = FastDate as DateConstructor;
+
+  const later = page.setTimeout.bind(page);
+  const every = page.setInterval.bind(page);
+  const soon = page.requestAnimationFrame.bind(page);
+  const sooner = (delay = 0) => Number(delay) / rate;
+  page.setTimeout = ((work: TimerHandler, delay?: number, ...rest: unknown[]) =>
+    later(work, sooner(delay), ...rest)) as typeof setTimeout;
+  page.setInterval = ((work: TimerHandler, delay?: number, ...rest: unknown[]) =>
+    every(work, sooner(delay), ...rest)) as typeof setInterval;
+  page.requestAnimationFrame = (work) => soon(() => work(performance.now()));
+  // A request on the same machine takes as long as ever: its limit stays in real time.
+
+  class FastContext {
+    readonly sampleRate = 44_100;
+    readonly destination = {};
+    readonly audioWorklet = { addModule: () => Promise.resolve() };
+    state = "running";
+    private readonly begun = passed();
+    get currentTime() {
+      return (passed() - this.begun) / 1000;
+    }
+    getOutputTimestamp() {
+      return { contextTime: this.currentTime, performanceTime: performance.now() };
+    }
+    resume = () => Promise.resolve();
+    close = () => Promise.resolve(void (this.state = "closed"));
+  }
+
+  interface Message {
+    readonly kind: string;
+    readonly mapId?: number;
+    readonly start?: number;
+    readonly markers?: readonly { readonly name: string; readonly at: number }[];
+  }
+
+  class FastNode {
+    private timers: { readonly mapId: number; readonly timer: number }[] = [];
+    readonly port: { onmessage?: (event: unknown) => void; postMessage(message: Message): void };
+
+    constructor(context: FastContext) {
+      const tell = (data: unknown) => this.port.onmessage?.({ data });
+      const forget = (goes: (mapId: number) => boolean) => {
+        for (const { mapId, timer } of this.timers) if (goes(mapId)) clearTimeout(timer);
+        this.timers = this.timers.filter(({ mapId }) => !goes(mapId));
+      };
+      this.port = {
+        postMessage: ({ kind, mapId = 0, start = 0, markers = [] }) => {
+          if (kind === "stop") forget(() => true);
+          if (kind === "withdraw") forget((each) => each === mapId);
+          if (kind !== "schedule") return;
+          for (const { name, at } of markers) {
+            const time = start + at;
+            const reached = () => tell({ kind: "marker", mapId, name, time });
+            const timer = page.setTimeout(reached, (time - context.currentTime) * 1000);
+            this.timers.push({ mapId, timer: timer as unknown as number });
+          }
+        },
+      };
+      later(() => tell({ kind: "ready" }));
+    }
+    connect = () => undefined;
+    disconnect = () => undefined;
+  }
+  Object.assign(page, { AudioContext: FastContext, AudioWorkletNode: FastNode });
+}
+
+/** Every page of this browser from now on lives on the fast clock. */
+export const onFastClock = (context: BrowserContext, setting: ClockSetting) =>
+  context.addInitScript(quicken, { ...setting, key: DAYS_AHEAD });
