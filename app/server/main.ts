@@ -9,6 +9,7 @@ import { seedDemo } from "../../demo/seed";
 import { cookieSecret, signInCookie } from "./access/cookie";
 import { Throttle } from "./access/throttle";
 import { linksForTeachers } from "./cases/passwords";
+import { recount } from "./cases/rebuild";
 import { readEnvironment, type Environment } from "./environment";
 import { createHttp, type HttpOptions } from "./http";
 import type { Services } from "./services";
@@ -50,6 +51,7 @@ export async function start({ root, variables, development }: StartOptions): Pro
   const services: Services = { db, now, newId: randomUUID };
   try {
     if (demo && (await allStudios(db)).length === 0) await seedDemo(services);
+    await recount(services);
     await refreshStatistics(db);
     const cookie = signInCookie(await cookieSecret(dataDir, secret), https);
     const app = createHttp({

@@ -171,6 +171,7 @@ export const ladder = {
     daily: "Each day",
     startRule: "Today starts",
     startRules: {
+      "as-set": "at the start that is set",
       "where-ended": "where it ended",
       "where-ended-less": "a little below where it ended",
       comfortable: "at the comfortable tempo",

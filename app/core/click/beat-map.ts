@@ -65,6 +65,20 @@ export function loopSeconds({ bars, beatUnit, plays, click }: LoopRequest): numb
   return plays.reduce((sum, play) => sum + lengthInSeconds(wholes, play.tempo, beatUnit), around);
 }
 
+/** Seconds of the playing in a loop: from where the playing begins to where it ends. */
+export function playingSeconds(request: LoopRequest): number {
+  const { bars, beatUnit, plays, leadBeats, endBeats } = request;
+  const [first, last] = [bars[0]!.metre, bars.at(-1)!.metre];
+  const wholes = bars.reduce((sum, { metre }) => sum + metre.beats / metre.unit, 0);
+  const left = endBeats > 0 ? (last.beats - endBeats) / last.unit : 0;
+  const all = plays.reduce((sum, { tempo }) => sum + lengthInSeconds(wholes, tempo, beatUnit), 0);
+  return (
+    all -
+    lengthInSeconds(leadBeats / first.unit, plays[0].tempo, beatUnit) -
+    lengthInSeconds(left, plays.at(-1)!.tempo, beatUnit)
+  );
+}
+
 /** A plain grid: so many bars of one metre with subdivisions, nothing before or after. */
 export function gridMap(
   metre: Metre,

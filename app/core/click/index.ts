@@ -18,6 +18,6 @@ export {
   type Pitch,
   type Transposition,
 } from "./drone";
-export { gridMap, loopMap, loopSeconds } from "./beat-map";
+export { gridMap, loopMap, loopSeconds, playingSeconds } from "./beat-map";
 export type { BeatMap, LoopPlay, LoopRequest, MapBar, MapClick, MapMarker, Pace } from "./map";
 export { clickTicks } from "./ticks";

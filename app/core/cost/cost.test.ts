@@ -27,6 +27,7 @@ const tolls = (clean: number, change: Partial<Toll> = {}, count = 4): Toll[] =>
   Array.from({ length: count }, (_, i) => ({
     clean,
     seconds: 12,
+    playing: 12,
     gate: row(3),
     rest: 0,
     context: null,

@@ -37,9 +37,9 @@ interface Moments extends RungCost {
 }
 
 function rungCost(toll: Toll, afterFlawed: Pick<AfterFlawed, "then">): Moments {
-  const { clean, seconds, gate, context } = toll;
-  const formula = gateCost(gate, clean, seconds);
-  const rough = roughPlays(gate, clean, seconds);
+  const { clean, seconds, playing, gate, context } = toll;
+  const formula = gateCost(gate, clean, playing);
+  const rough = roughPlays(gate, clean, playing);
   const own = formula ?? { mean: rough, variance: rough * rough };
   const around = context ? geometric(context.clean) : { mean: 0, variance: 0 };
   const contextSeconds = context?.seconds ?? 0;

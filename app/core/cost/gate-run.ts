@@ -1,6 +1,8 @@
 import type { Gate, Rule } from "~/core/gate";
 import { unreachable } from "~/core/result";
 
+const ALMOST = 1e-9;
+
 /** One rule's count while plays come in; no history is kept but what the rule looks at. */
 interface Counter {
   readonly play: (clean: boolean) => boolean;
@@ -36,11 +38,15 @@ function counterFor(rule: Rule, seconds: number): Counter {
       });
     }
     case "minutes": {
-      const plays = Math.ceil((rule.minutes * 60) / seconds);
+      // Only the latest plays that fill the minutes are looked at.
+      const plays = Math.max(1, Math.ceil((rule.minutes * 60) / seconds - ALMOST));
+      const latest = new Uint8Array(plays);
       return counter((clean) => {
-        all++;
-        count += clean ? 1 : 0;
-        return all >= plays && count * 100 >= rule.percent * all;
+        const at = all++ % plays;
+        // What is left of before a reset is overwritten before it is ever counted.
+        count += (clean ? 1 : 0) - (all > plays ? latest[at]! : 0);
+        latest[at] = clean ? 1 : 0;
+        return all >= plays && count * 100 >= rule.percent * plays - ALMOST;
       });
     }
     case "played":

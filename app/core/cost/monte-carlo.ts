@@ -43,7 +43,7 @@ function attemptClimb(table: Float64Array, lowers: boolean): RungClimb {
 
 /** Any other gate, through its own machine. */
 function machineClimb(toll: Toll, most: number, lowers: boolean, rests: boolean): RungClimb {
-  const run = gateRun(toll.gate, toll.seconds);
+  const run = gateRun(toll.gate, toll.playing);
   return (random, go) => {
     run.reset();
     let flawed = 0;
@@ -63,8 +63,9 @@ function machineClimb(toll: Toll, most: number, lowers: boolean, rests: boolean)
   };
 }
 
-function climbOf(toll: Toll, index: number, { afterFlawed }: ClimbRules): RungClimb {
-  const lowers = afterFlawed.then === "lower" && toll.below !== index;
+function climbOf(toll: Toll, { afterFlawed }: ClimbRules): RungClimb {
+  // On the first rung "lower" begins it again: its count returns to zero.
+  const lowers = afterFlawed.then === "lower";
   const rests = afterFlawed.then === "rest";
   const [rule] = toll.gate;
   const single = toll.gate.length === 1 && rule ? rule : undefined;
@@ -77,7 +78,9 @@ function climbOf(toll: Toll, index: number, { afterFlawed }: ClimbRules): RungCl
     };
   }
   const counted = single?.kind === "in-a-row" || single?.kind === "in-all";
-  if (counted && (lowers || rests)) {
+  // A rest leaves the count as it is; only where a flawed play has emptied it is it a new attempt.
+  const empties = single?.kind === "in-a-row" && single.afterFlawed === "reset";
+  if (counted && (lowers || (rests && empties))) {
     return attemptClimb(attemptTable(single, toll.clean, afterFlawed.plays), lowers);
   }
   return machineClimb(toll, afterFlawed.plays, lowers, rests);
@@ -99,7 +102,7 @@ export class Climbs {
     private readonly rules: ClimbRules,
     private readonly random: Random,
   ) {
-    this.climbers = tolls.map((toll, i) => climbOf(toll, i, rules));
+    this.climbers = tolls.map((toll) => climbOf(toll, rules));
     this.plays = new Float64Array(tolls.length);
     this.seconds = new Float64Array(tolls.length);
   }

@@ -1,6 +1,6 @@
 import type { Gate } from "~/core/gate";
 import { rungBefore, type Ladder, type Rung } from "~/core/ladder";
-import { contextShare, secondsOfRung, type Played } from "~/core/session";
+import { contextShare, playingSecondsOfRung, secondsOfRung, type Played } from "~/core/session";
 import type { Bpm } from "~/core/units";
 
 /** What one rung asks of a student: numbers only, so that it can be sent to a worker. */
@@ -9,6 +9,8 @@ export interface Toll {
   readonly clean: number;
   /** Seconds of one play, count-in and breather included. */
   readonly seconds: number;
+  /** Seconds of the playing in it: what a gate of minutes counts. */
+  readonly playing: number;
   readonly gate: Gate;
   /** Seconds of rest after it. */
   readonly rest: number;
@@ -38,22 +40,25 @@ export function chanceOf({ tempo, cycle, ease, share }: Rung, cleanAt: CleanAt):
 
 /** The tolls of a staircase, in the order of its rungs. */
 export function tollsOf({ block, rungs, cleanAt }: TollInputs): Toll[] {
-  const seconds = new Map<string, number>();
+  const known = new Map<string, Pick<Toll, "seconds" | "playing">>();
   const { afterFlawed } = block.ladder;
   return rungs.map((rung): Toll => {
     const key = `${rung.tempo} ${rung.links?.from} ${rung.links?.to} ${rung.cycle?.fast} ${rung.phase}`;
-    const known = seconds.get(key) ?? secondsOfRung(block, rung);
-    seconds.set(key, known);
+    const times = known.get(key) ?? {
+      seconds: secondsOfRung(block, rung),
+      playing: playingSecondsOfRung(block, rung),
+    };
+    known.set(key, times);
     const around = contextShare(block, rungs, rung);
     return {
       clean: chanceOf(rung, cleanAt),
-      seconds: known,
+      ...times,
       gate: rung.gate,
       rest: rung.rest,
       context:
         around === undefined
           ? null
-          : { clean: cleanAt(rung.tempo) ** around, seconds: known * around },
+          : { clean: cleanAt(rung.tempo) ** around, seconds: times.seconds * around },
       below:
         afterFlawed.then === "lower"
           ? (rungBefore(rungs, rung.index, rung.tempo, afterFlawed.steps)?.index ?? rung.index)

@@ -35,7 +35,9 @@ describe("a gate's progress", () => {
     const gate: Gate = [{ kind: "minutes", minutes: 1, percent: 75 }];
     expect(passed(gate, "cc")).toBe(false);
     expect(passed(gate, "ccf")).toBe(false);
-    expect(passed(gate, "ccfc")).toBe(true);
+    expect(passed(gate, "ccfc")).toBe(false);
+    // One early bad minute is forgotten: the last minute is looked at.
+    expect(passed(gate, "fffff" + "ccccc")).toBe(true);
     expect(count(gate, "ccccc")).toBe(1);
   });
 

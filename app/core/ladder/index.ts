@@ -20,6 +20,8 @@ export {
   type Rung,
   type Where,
 } from "./rungs";
+export { materialOf } from "./material";
+export { RULES, RULES_NOW, type Rules } from "./rules";
 export {
   type ChoiceField,
   type ListField,
@@ -30,5 +32,6 @@ export {
 } from "./school";
 export { dailyGainNeeded, practiceDaysGone } from "./schools/by-date";
 export { segmentLength, type Bar, type Segment } from "./segment";
+export { rungsFrom, storedRungs, storedRungSchema } from "./stored-rung";
 export { START_RULE_KINDS, todaysStart, type StartRule } from "./start-rule";
 export { rungAfter, rungBefore } from "./stepping";

@@ -210,14 +210,16 @@ describe("where today starts", () => {
     target: bpm(90),
     ended: bpm(78),
     comfortable: 66.7,
+    passed: 78,
     tempi: [54, 70, 62, 78, 86, 90].map(bpm),
   };
   const start = (rule: StartRule, change = {}) => todaysStart(rule, { ...evidence, ...change });
 
   test("each rule reads its own evidence", () => {
-    expect(start({ kind: "half-of-target" })).toBe(45);
-    expect(start({ kind: "percent-of-target", percent: 75 })).toBe(68);
-    expect(start({ kind: "comfortable" })).toBe(66);
+    expect(start({ kind: "as-set" })).toBe(54);
+    expect(start({ kind: "half-of-target" })).toBe(38);
+    expect(start({ kind: "percent-of-target", percent: 75 })).toBe(62);
+    expect(start({ kind: "comfortable" })).toBe(62);
     expect(start({ kind: "where-ended" })).toBe(78);
     expect(start({ kind: "measured" })).toBe(78);
     expect(start({ kind: "where-ended-less", steps: 2 })).toBe(62);
@@ -235,7 +237,21 @@ describe("where today starts", () => {
   });
 
   test("it never lies above the target or outside 10–400", () => {
-    expect(start({ kind: "where-ended" }, { ended: bpm(120) })).toBe(90);
+    const far = { ended: bpm(120), passed: 120 };
+    expect(start({ kind: "where-ended" }, far)).toBe(90);
     expect(start({ kind: "half-of-target" }, { target: bpm(12) })).toBe(10);
+  });
+
+  test("what is reckoned never lies above what was passed; what is set or planned may", () => {
+    const passed = { ended: bpm(86), comfortable: 88, passed: 70 };
+    for (const kind of ["where-ended", "comfortable", "measured"] as const) {
+      expect(start({ kind }, passed)).toBe(70);
+      expect(start({ kind }, { ...passed, passed: undefined })).toBe(54);
+    }
+    expect(start({ kind: "where-ended-less", steps: 1 }, passed)).toBe(62);
+    expect(start({ kind: "percent-of-target", percent: 100 }, passed)).toBe(70);
+    const untouched = { ended: undefined, passed: undefined };
+    expect(start({ kind: "percent-of-target", percent: 90 }, untouched)).toBe(78);
+    expect(start({ kind: "where-ended" }, { ...passed, planned: true })).toBe(86);
   });
 });

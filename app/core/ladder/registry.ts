@@ -86,4 +86,5 @@ export function stepsOf({ name, numbers }: ChosenSchool, path: Path): Generator<
 }
 
 /** How a school treats the tempo, and whether each of its stages is a day. */
-export const natureOf = (name: SchoolName): Pick<School<never>, "tempo" | "daily"> => SCHOOLS[name];
+export const natureOf = (name: SchoolName): Pick<School<never>, "tempo" | "daily" | "linked"> =>
+  SCHOOLS[name];

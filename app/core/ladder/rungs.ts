@@ -5,6 +5,7 @@ import { nearestPlayable, TEMPO_LIMITS, wholeBpm, type Bpm } from "~/core/units"
 import { tempoBeyond } from "./beyond";
 import { spanOf, type Ladder, type Phase } from "./ladder";
 import { natureOf, stepsOf } from "./registry";
+import type { Rules } from "./rules";
 import type { Cycle, Links, Step, Task } from "./school";
 import { segmentLength, type Bar, type Segment } from "./segment";
 
@@ -42,10 +43,16 @@ export interface Where {
   readonly start: Bpm;
   readonly bars: readonly Bar[];
   readonly place?: Place;
+  /** It was practised on an earlier day. */
+  readonly again?: boolean;
+  /** The rules to go by; today's without any. */
+  readonly rules?: Rules;
 }
 
 export const MOST_RUNGS = 5000;
 const WARM_UP_SHARE = 0.7;
+/** Of the target, where today's start says nothing slower. */
+const EASY_SHARE = 0.8;
 
 /** The easy rungs below the start, from 70 % of it, each played once. */
 function* warmUp(count: number, start: Bpm): Generator<Step> {
@@ -59,9 +66,12 @@ function* warmUp(count: number, start: Bpm): Generator<Step> {
 function* raw(ladder: Ladder, index: number, from: Bpm, where: Where): Generator<Step> {
   const { school } = ladder.phases[index]!;
   const { target } = spanOf(ladder, ladder.phases[index]!);
-  const { bars, place } = where;
+  const { bars, place, rules } = where;
   const kept = place?.phase === index ? place.stage : 0;
-  const path = { start: from, target, bars };
+  if (rules !== 1 && natureOf(school.name).linked) {
+    return yield* fromLink(ladder, index, from, where);
+  }
+  const path = { start: from, target, bars, ...(rules ? { rules } : {}) };
   if (kept === 0 || natureOf(school.name).daily) {
     return yield* stepsOf(school, { ...path, stage: kept });
   }
@@ -71,6 +81,28 @@ function* raw(ladder: Ladder, index: number, from: Bpm, where: Where): Generator
   yield* steps.filter(({ stage = 0 }) => stage >= furthest);
 }
 
+/**
+ * A chain goes on at its link, from a tempo; each new link begins at the ladder's own start. The
+ * furthest link there is, where a list has become shorter; its last rung, where all lie below.
+ */
+function* fromLink(ladder: Ladder, index: number, from: Bpm, where: Where): Generator<Step> {
+  const { school } = ladder.phases[index]!;
+  const { place, bars } = where;
+  const steps = [...stepsOf(school, { ...spanOf(ladder, ladder.phases[index]!), bars, stage: 0 })];
+  if (place?.phase !== undefined && place.phase !== index) return yield* steps;
+  const furthest = Math.min(place?.stage ?? 0, Math.max(...steps.map(({ stage = 0 }) => stage)));
+  const here = steps.filter(({ stage = 0 }) => stage === furthest);
+  const left = here.findIndex(({ tempo }) => tempo >= from);
+  yield* here.slice(left);
+  yield* steps.filter(({ stage = 0 }) => stage > furthest);
+}
+
+/** One easy play with the ladder's own click, before a school that stays at its tempo goes on. */
+function* easyRung(from: Bpm, target: Bpm): Generator<Step> {
+  const tempo = from < target ? from : nearestPlayable(wholeBpm(target * EASY_SHARE));
+  yield { tempo, gate: [{ kind: "in-all", plays: 1 }] };
+}
+
 function* stepsOfPhase(ladder: Ladder, index: number, where: Where): Generator<Step> {
   const phase = ladder.phases[index]!;
   const { start, target } = spanOf(ladder, phase);
@@ -78,6 +110,10 @@ function* stepsOfPhase(ladder: Ladder, index: number, where: Where): Generator<S
   const from = first ? (Math.min(where.start, target) as Bpm) : start;
   let stage = first ? (where.place?.stage ?? 0) : 0;
   if (first) for (const step of warmUp(ladder.warmUp, from)) yield { ...step, stage };
+  const stays = natureOf(phase.school.name).tempo === "stays";
+  if (first && stays && where.again) {
+    for (const step of easyRung(from, target)) yield { ...step, stage };
+  }
   for (const step of raw(ladder, index, from, where)) {
     stage = step.stage ?? stage;
     yield step;

@@ -3,6 +3,7 @@ import type { ClickProgramme } from "~/core/click";
 import type { Gate } from "~/core/gate";
 import type { Bpm } from "~/core/units";
 import type { Family } from "./families";
+import type { Rules } from "./rules";
 import type { Bar, Segment } from "./segment";
 
 /** The way from where today starts to where it should end; start ≤ target. */
@@ -13,6 +14,8 @@ export interface Path {
   readonly bars: readonly Bar[];
   /** How far an earlier day has come, in stages; 0 at the beginning. */
   readonly stage: number;
+  /** The rules to go by; today's without any. */
+  readonly rules?: Rules;
 }
 
 /** Links of a chain, both ends included, counted from 1. */
@@ -22,9 +25,11 @@ export interface Links {
   readonly of: number;
 }
 
+export const TASK_KINDS = ["layer", "note-value", "click", "pace"] as const;
+
 /** What is done on a rung, where it is not simply the playing itself. */
 export interface Task {
-  readonly kind: "layer" | "note-value" | "click" | "pace";
+  readonly kind: (typeof TASK_KINDS)[number];
   /** A layer's own words, or the name of a note value or a click. */
   readonly name: string;
   /** Whether this is the passage as it should be in the end. */
@@ -120,6 +125,8 @@ export interface School<Numbers> {
   readonly tempo: "rises" | "stays" | "centres";
   /** Each stage is a day of its own: today's rungs end with the stage. */
   readonly daily?: boolean;
+  /** Each stage is another link: a new one begins at the ladder's own start. */
+  readonly linked?: boolean;
   readonly steps: (numbers: Numbers, path: Path) => Generator<Step>;
 }
 

@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { unreachable } from "~/core/result";
-import { nearestPlayable, wholeBpm, type Bpm } from "~/core/units";
+import { nearestPlayable, TEMPO_LIMITS, wholeBpm, type Bpm } from "~/core/units";
 import { numberBetween } from "./number-schema";
 
 const MOST_STEPS_BACK = 20;
@@ -9,6 +9,8 @@ const MOST_STEPS_BACK = 20;
 export const startRuleSchema = v.variant(
   "kind",
   [
+    /** The start that is set with the ladder, every day. */
+    v.object({ kind: v.literal("as-set") }),
     v.object({ kind: v.literal("half-of-target") }),
     v.object({ kind: v.literal("percent-of-target"), percent: numberBetween(10, 100, "%") }),
     v.object({ kind: v.literal("comfortable") }),
@@ -30,6 +32,7 @@ export const startRuleSchema = v.variant(
 
 export type StartRule = v.InferOutput<typeof startRuleSchema>;
 export const START_RULE_KINDS = [
+  "as-set",
   "where-ended",
   "where-ended-less",
   "comfortable",
@@ -46,11 +49,29 @@ export interface StartEvidence {
   readonly ended?: Bpm | undefined;
   /** Estimated comfortable tempo, if anything was played. */
   readonly comfortable?: number | undefined;
+  /** The fastest tempo passed on the same material: never is a start that is reckoned above it. */
+  readonly passed?: number | undefined;
+  /** A plan by the date keeps its start, whatever was passed. */
+  readonly planned?: boolean;
   /** The tempi of the staircase from the first start, in any order. */
   readonly tempi: readonly Bpm[];
 }
 
-function stepsBelow(tempi: readonly Bpm[], from: Bpm, steps: number): Bpm | undefined {
+/**
+ * The nearest of the ladder's own steps at or below a tempo, so that the same tempi come again from
+ * day to day; below the first they go on down as they went up.
+ */
+function snapped(tempi: readonly Bpm[], first: Bpm, tempo: number): number {
+  const rising = [...new Set([...tempi, first])].sort((a, b) => a - b);
+  const below = rising.findLast((step) => step <= tempo);
+  if (below !== undefined) return below;
+  const [lowest, next] = rising as [Bpm, ...Bpm[]];
+  const step = next === undefined ? lowest - tempo : next - lowest;
+  const down = lowest - Math.ceil((lowest - tempo) / step) * step;
+  return down < TEMPO_LIMITS.lowest ? tempo : down;
+}
+
+function stepsBelow(tempi: readonly Bpm[], from: number, steps: number): number | undefined {
   const rising = [...new Set(tempi)].sort((a, b) => a - b);
   const index = rising.findLastIndex((tempo) => tempo <= from);
   return index === -1 ? undefined : rising[Math.max(0, index - steps)];
@@ -58,24 +79,32 @@ function stepsBelow(tempi: readonly Bpm[], from: Bpm, steps: number): Bpm | unde
 
 /** Today's start in whole bpm: never above the target, never outside 10–400. */
 export function todaysStart(rule: StartRule, evidence: StartEvidence): Bpm {
-  const { first, target, ended, comfortable, tempi } = evidence;
-  const chosen = (): number => {
-    switch (rule.kind) {
-      case "half-of-target":
-        return target / 2;
-      case "percent-of-target":
-        return (target * rule.percent) / 100;
-      case "comfortable":
-        return comfortable === undefined ? first : Math.floor(comfortable);
-      // Until it is measured, the stand shows where it ended.
-      case "measured":
-      case "where-ended":
-        return ended ?? first;
-      case "where-ended-less":
-        return ended === undefined ? first : (stepsBelow(tempi, ended, rule.steps) ?? first);
-      default:
-        return unreachable(rule);
+  const { first, target, ended, comfortable, passed, planned = false, tempi } = evidence;
+  const whole = (tempo: number): Bpm => nearestPlayable(Math.min(target, wholeBpm(tempo)));
+  const cap = planned ? target : (passed ?? first);
+  const reckoned = (tempo: number): Bpm =>
+    whole(planned ? tempo : snapped(tempi, first, Math.min(tempo, cap)));
+  // A share of the target is held back only once something was played.
+  const share = (tempo: number): Bpm =>
+    ended === undefined ? whole(snapped(tempi, first, tempo)) : reckoned(tempo);
+  switch (rule.kind) {
+    case "as-set":
+      return whole(first);
+    case "half-of-target":
+      return share(target / 2);
+    case "percent-of-target":
+      return share((target * rule.percent) / 100);
+    case "comfortable":
+      return comfortable === undefined ? whole(first) : reckoned(comfortable);
+    // Until it is measured, the stand shows where it ended.
+    case "measured":
+    case "where-ended":
+      return ended === undefined ? whole(first) : reckoned(ended);
+    case "where-ended-less": {
+      if (ended === undefined) return whole(first);
+      return reckoned(stepsBelow(tempi, Math.min(ended, cap), rule.steps) ?? first);
     }
-  };
-  return nearestPlayable(Math.min(target, wholeBpm(chosen())));
+    default:
+      return unreachable(rule);
+  }
 }

@@ -1,5 +1,5 @@
 import { gateProgress, type Gate, type JudgedPlay } from "~/core/gate";
-import { rungAfter, rungBefore, rungsToday, type Rung } from "~/core/ladder";
+import { rungAfter, rungBefore, rungsFrom, rungsToday, type Rules, type Rung } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
 import { inContext, narrowedTo, needsContext, segmentOf } from "./extent";
 import type { Block } from "./plan";
@@ -8,11 +8,14 @@ import { rungNow, type BlockState, type Extent } from "./state";
 const freshCount = { counted: [], easy: false, flawedOnRung: 0 } as const;
 
 /** A block before anything was played. */
-export function openBlock(plan: Block): BlockState {
-  const where = { start: plan.start, bars: plan.bars, place: plan.place };
-  const rungs = rungsToday(plan.ladder, where, plan.comfortable ?? undefined);
+export function openBlock(plan: Block, rules: Rules): BlockState {
+  const where = { start: plan.start, bars: plan.bars, place: plan.place, rules };
+  const rungs = plan.rungs
+    ? rungsFrom(plan.rungs, plan.ladder)
+    : rungsToday(plan.ladder, where, plan.comfortable ?? undefined);
   const first = rungs[0]!;
   return {
+    rules,
     rungs,
     rung: 0,
     tempo: first.tempo,
@@ -53,7 +56,7 @@ const gateNow = (block: BlockState): Gate =>
 
 /** How far the plays of the present rung have come towards its gate. */
 export const progressNow = (block: BlockState) =>
-  gateProgress(gateNow(block), block.counted, block.easy);
+  gateProgress(gateNow(block), block.counted, block.easy, block.rules);
 
 /**
  * The gate has passed: from fewer bars back to the rung's own, from those into context where the

@@ -42,6 +42,8 @@ const payloads = {
   played: v.object({
     tempo,
     seconds,
+    /** The playing in it, without count-in and breather. */
+    playing: v.optional(seconds),
     fromBar: bar,
     toBar: bar,
     complete: v.boolean(),

@@ -1,5 +1,6 @@
 export {
   NO_VERDICT_CHOICES,
+  planOf,
   sessionPlanSchema,
   type Block,
   type NoVerdict,
@@ -31,7 +32,14 @@ export {
 export { advance, initialState, lastUndoable, replay } from "./reducer";
 export { progressNow } from "./block";
 export { barsWithAround, contextShare } from "./extent";
-export { fastTempo, loopOfRung, nextLoop, secondsOfRung, type Played } from "./loop";
+export {
+  fastTempo,
+  loopOfRung,
+  nextLoop,
+  playingSecondsOfRung,
+  secondsOfRung,
+  type Played,
+} from "./loop";
 export { endWellTempo, summarise, tasksOf, type BlockSummary, type TaskSummary } from "./summary";
 export { mergeEvents } from "./merge";
 export {

@@ -1,4 +1,4 @@
-import { loopSeconds, type LoopPlay, type LoopRequest } from "~/core/click";
+import { loopSeconds, playingSeconds, type LoopPlay, type LoopRequest } from "~/core/click";
 import type { Rung, Segment } from "~/core/ladder";
 import { nearestPlayable, type Bpm } from "~/core/units";
 import { barsWithAround, segmentOf } from "./extent";
@@ -77,6 +77,10 @@ export function nextLoop(state: StandState, before: Bpm | undefined): LoopReques
 /** The loop of a rung by itself, as the stand would play it. */
 export const loopOfRung = (block: Played, rung: Rung): LoopRequest =>
   request(block, segmentOf(block, rung), rung, playsOf(rung, rung.tempo));
+
+/** Seconds of the playing in one loop of a rung. */
+export const playingSecondsOfRung = (block: Played, rung: Rung): number =>
+  playingSeconds(loopOfRung(block, rung));
 
 /** Seconds of one loop of a rung, count-in and breather included. */
 export const secondsOfRung = (block: Played, rung: Rung): number =>

@@ -1,5 +1,12 @@
 import * as v from "valibot";
-import { ladderSchema } from "~/core/ladder";
+import {
+  ladderSchema,
+  RULES,
+  RULES_NOW,
+  rungsToday,
+  storedRungs,
+  storedRungSchema,
+} from "~/core/ladder";
 import { BEAT_UNIT_NAMES, bpm, metreSchema, TEMPO_LIMITS } from "~/core/units";
 import { partsAreWhole, partSchema } from "./parts";
 
@@ -35,14 +42,22 @@ const blockSchema = v.object({
   ),
   /** Where in the row of phases and stages an earlier day has come to. */
   place: v.optional(v.object({ phase: wholeNumber, stage: wholeNumber }), { phase: 0, stage: 0 }),
+  /** It was practised on an earlier day. */
+  again: v.optional(v.boolean(), false),
+  /** Tempi that were passed on earlier days, on what today begins with. */
+  passedTempi: v.optional(v.array(v.number()), []),
   /** The estimated comfortable tempo when the session was opened. */
   comfortable: v.optional(v.nullable(v.number()), null),
+  /** The rungs that it was opened with; a plan of version 1 has none and unrolls its ladder. */
+  rungs: v.optional(v.pipe(v.array(storedRungSchema), v.minLength(1))),
 });
 
 /** What a session is going to be; fixed when it is opened, so that replaying it never changes. */
 export const sessionPlanSchema = v.pipe(
   v.object({
-    version: v.literal(1),
+    version: v.picklist([1, 2]),
+    /** The rules it was opened under; what was played never changes when rules do. */
+    rules: v.optional(v.picklist(RULES), 1),
     noVerdict: v.picklist(NO_VERDICT_CHOICES),
     blocks: v.pipe(v.array(blockSchema), v.minLength(1)),
     /** Blocks and tasks in their order; without it the blocks one after the other. */
@@ -52,7 +67,28 @@ export const sessionPlanSchema = v.pipe(
     (plan) => partsAreWhole(plan),
     "The parts of a session are its blocks, in their order, and tasks.",
   ),
+  v.check(
+    ({ version, blocks }) => version === 1 || blocks.every(({ rungs }) => rungs !== undefined),
+    "A plan keeps the rungs of its blocks.",
+  ),
 );
 
 export type SessionPlan = v.InferOutput<typeof sessionPlanSchema>;
 export type Block = SessionPlan["blocks"][number];
+
+/** Fixes what a session is going to be, by the rules of today. */
+export const planOf = ({
+  noVerdict,
+  blocks,
+  parts,
+}: Pick<SessionPlan, "noVerdict" | "blocks" | "parts">): SessionPlan => ({
+  version: 2,
+  rules: RULES_NOW,
+  noVerdict,
+  blocks: blocks.map((block) => {
+    const { ladder, start, bars, place, again, comfortable } = block;
+    const rungs = rungsToday(ladder, { start, bars, place, again }, comfortable ?? undefined);
+    return { ...block, rungs: storedRungs(rungs, ladder) };
+  }),
+  ...(parts ? { parts } : {}),
+});

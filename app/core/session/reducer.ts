@@ -35,7 +35,7 @@ export const initialState = (plan: SessionPlan): StandState => ({
   part: 0,
   blockIndex: 0,
   taskSeconds: {},
-  blocks: plan.blocks.map(openBlock),
+  blocks: plan.blocks.map((block) => openBlock(block, plan.rules)),
   plays: [],
   notes: [],
   questions: [],
@@ -139,8 +139,8 @@ function count(state: StandState, play: Play, verdict: Verdict): StandState {
     play.fromBar === segment.fromBar &&
     play.toBar === segment.toBar;
   if (!ofThisRung || block.toppedOut) return state;
-  const { seconds, spread } = play;
-  const counted = withBlock(state, counting(block, { verdict, seconds, spread }));
+  const { seconds, playing, spread } = play;
+  const counted = withBlock(state, counting(block, { verdict, seconds, playing, spread }));
   return progressNow(currentBlock(counted).state).passed ? moveOnUp(counted) : anotherWay(counted);
 }
 

@@ -1,5 +1,5 @@
 import type { JudgedPlay, Verdict } from "~/core/gate";
-import type { Rung, Segment } from "~/core/ladder";
+import type { Rules, Rung, Segment } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
 import type { Ending, Flaw, Rated, Rating } from "./events";
 import type { Feeling } from "./fitted";
@@ -20,6 +20,7 @@ export interface Play {
   /** What was done instead of the whole task, if anything. */
   readonly layer: string | undefined;
   readonly seconds: number;
+  readonly playing?: number | undefined;
   readonly fromBar: number;
   readonly toBar: number;
   readonly complete: boolean;
@@ -36,6 +37,7 @@ export type Extent = "rung" | "narrowed" | "context";
 
 /** Where one block stands. */
 export interface BlockState {
+  readonly rules: Rules;
   readonly rungs: readonly Rung[];
   /** Index of the rung that is played now. */
   readonly rung: number;

@@ -1,8 +1,8 @@
 import { wayOf, type Place } from "~/core/ladder";
-import { fastTempo } from "./loop";
 import { partsOf } from "./parts";
+import { passedRungs, type PassedRung } from "./passed";
 import type { BlockKind } from "./shape";
-import { currentBlock, rungNow, type BlockState, type StandState } from "./state";
+import { currentBlock, rungNow, type StandState } from "./state";
 
 /** What came of one block; everything that the desk counts is derived from this and the plays. */
 export interface BlockSummary {
@@ -20,16 +20,20 @@ export interface BlockSummary {
   /** The place in the ladder at which it ended, and the way in which that is a place. */
   readonly place: Place;
   readonly way: string;
+  /** What was passed, with at least one clean play; each material and tempo once. */
+  readonly passed: readonly Pick<PassedRung, "material" | "tempo">[];
 }
 
-/** The fastest tempo at which the whole passage, as it should be, passed its gate. */
-function fastest({ passed, rungs }: BlockState): number | undefined {
-  const tempi = passed.flatMap(({ rung: index, tempo }) => {
-    const rung = rungs[index]!;
-    const whole = rung.share === 1 && (rung.task?.full ?? true);
-    return whole ? fastTempo(rung, tempo) : [];
-  });
+/** The fastest tempo at which the whole, as it should be, was passed. */
+function fastest(passed: readonly PassedRung[]): number | undefined {
+  const tempi = passed.filter(({ whole }) => whole).map(({ top }) => top);
   return tempi.length ? Math.max(...tempi) : undefined;
+}
+
+/** Each material and tempo once. */
+function distinct(passed: readonly PassedRung[]): BlockSummary["passed"] {
+  const named = passed.map(({ material, tempo }) => [`${material} ${tempo}`, { material, tempo }]);
+  return [...new Map(named as [string, BlockSummary["passed"][number]][]).values()];
 }
 
 /** A line per block that was begun. */
@@ -38,12 +42,13 @@ export function summarise(state: StandState): BlockSummary[] {
     const block = state.blocks[index]!;
     const judged = state.plays.filter((play) => play.blockIndex === index && play.verdict);
     if (judged.length === 0 && block.activeSeconds === 0) return [];
+    const passed = passedRungs(state, index);
     return [
       {
         passageId: plan.passageId,
         startTempo: plan.start,
         endTempo: block.tempo,
-        reachedTempo: fastest(block),
+        reachedTempo: fastest(passed),
         targetTempo: plan.ladder.target,
         plays: judged.length,
         clean: judged.filter(({ verdict }) => verdict === "clean").length,
@@ -51,6 +56,7 @@ export function summarise(state: StandState): BlockSummary[] {
         toppedOut: block.toppedOut,
         place: { phase: rungNow(block).phase, stage: rungNow(block).stage },
         way: wayOf(plan.ladder),
+        passed: distinct(passed),
       },
     ];
   });

@@ -1,6 +1,6 @@
 import { spanOf, staircase, todaysStart, type Ladder } from "~/core/ladder";
 import { estimate, type RecordedRep } from "~/core/record";
-import { replay, summarise, type BlockSummary, type SessionPlan } from "~/core/session";
+import { replay, summarise, type BlockSummary, type SessionPlan, planOf } from "~/core/session";
 import type { Learner } from "./learner";
 import { simulateSitting } from "./player";
 import type { Random } from "./random";
@@ -35,7 +35,7 @@ interface SoFar {
 }
 
 /** The plan of one day, as the desk would make it: start by rule, place where it was left. */
-function planOf({ ladder, bars }: Course, { reps, ended }: SoFar, day: number): SessionPlan {
+function dayPlan({ ladder, bars }: Course, { reps, ended }: SoFar, day: number): SessionPlan {
   const recorded = reps.map(({ day: played, ...rep }) => ({ ...rep, daysAgo: day - played }));
   const known = estimate(recorded, ladder.target);
   const place = ended?.place ?? { phase: 0, stage: 0 };
@@ -45,6 +45,7 @@ function planOf({ ladder, bars }: Course, { reps, ended }: SoFar, day: number): 
     target: span.target,
     ended: undefined,
     comfortable: reps.length > 0 ? known.comfortable.value : undefined,
+    passed: ended?.reachedTempo,
     tempi: staircase(ladder, { start: span.start, bars, place }).map(({ tempo }) => tempo),
   });
   const block = {
@@ -63,9 +64,11 @@ function planOf({ ladder, bars }: Course, { reps, ended }: SoFar, day: number): 
     start,
     // A ladder that was climbed to its end begins anew the next day.
     place: ended?.toppedOut ? { phase: 0, stage: 0 } : place,
+    again: ended !== undefined,
+    passedTempi: [],
     comfortable: known.comfortable.value,
   };
-  return { version: 1, noVerdict: "wait", blocks: [block] };
+  return planOf({ noVerdict: "wait", blocks: [block] });
 }
 
 /**
@@ -82,7 +85,7 @@ export function practiseUntilStable(course: Course): CourseResult {
     if (learner.cleanAt(ladder.target) >= NEARLY_CERTAIN) {
       return { days: day, plays, minutes, stable: true };
     }
-    const plan = planOf(course, so, day);
+    const plan = dayPlan(course, so, day);
     const startsAt = FIRST_DAY + day * DAY_MS;
     const sitting = { plan, learners: [learner], startsAt, minutes: [ladder.minutes], random };
     const state = replay(plan, simulateSitting(sitting));

@@ -5,6 +5,7 @@ export {
   insertLadder,
   insertPassage,
   passageById,
+  passageIds,
   passagesOfPerson,
   retirePassage,
   setPassageState,
@@ -41,7 +42,14 @@ export {
   sessionById,
   sessionIds,
 } from "./sessions";
-export { allStudios, insertStudio, setStudioConcert, studioById } from "./studios";
+export {
+  allStudios,
+  insertStudio,
+  setCountedBy,
+  setStudioConcert,
+  studioById,
+  studiosCountedBefore,
+} from "./studios";
 export {
   accessesOf,
   bySignInName,

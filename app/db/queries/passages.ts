@@ -1,7 +1,8 @@
+import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
 import type { PassageRange, PassageState } from "~/core/score";
 import type { Queries } from "~/db/client";
-import { passageRow } from "./rows";
+import { idRow, passageRow } from "./rows";
 
 const PASSAGE = `
   select passage.id, passage.person_id, passage.piece_id, passage.name, passage.focus,
@@ -9,7 +10,7 @@ const PASSAGE = `
          passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
          estimate.reached_tempo,
-         estimate.comfortable, estimate.ceiling, latest.day as last_day
+         estimate.comfortable, estimate.ceiling, latest.day as last_day, known.passed
   from passage
   join piece on piece.id = passage.piece_id
   left join lateral (
@@ -24,13 +25,21 @@ const PASSAGE = `
   left join lateral (
     select reached_tempo, comfortable, ceiling from passage_day
     where passage_id = passage.id order by day desc limit 1
-  ) estimate on true`;
+  ) estimate on true
+  left join lateral (
+    select jsonb_agg(distinct jsonb_build_object('material', material, 'tempo', tempo)) as passed
+    from passed_tempo where passage_id = passage.id
+  ) known on true`;
 
 export const passageById = (db: Queries, studioId: string, passageId: string) =>
   db.one(passageRow, `${PASSAGE} where passage.studio_id = $1 and passage.id = $2`, [
     studioId,
     passageId,
   ]);
+
+/** Every passage of a studio, also those that are put away. */
+export const passageIds = (db: Queries, studioId: string) =>
+  db.many(v.object({ id: idRow }), "select id from passage where studio_id = $1", [studioId]);
 
 /** A student's passages that are worked on, in the order of their pieces and bars. */
 export const passagesOfPerson = (db: Queries, studioId: string, personId: string) =>

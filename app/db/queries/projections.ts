@@ -27,6 +27,7 @@ export interface SessionProjection {
 export async function replaceSession(db: Queries, it: SessionProjection): Promise<void> {
   await db.execute("delete from rep where session_id = $1", [it.sessionId]);
   await db.execute("delete from session_block where session_id = $1", [it.sessionId]);
+  await db.execute("delete from passed_tempo where session_id = $1", [it.sessionId]);
   await db.execute(
     `insert into session_outcome
        (session_id, studio_id, person_id, day, started_at, last_at, ended, notes,
@@ -61,6 +62,14 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
        "endTempo" numeric, "reachedTempo" numeric, "targetTempo" numeric, plays integer, clean integer,
        "activeSeconds" numeric, "toppedOut" boolean, place jsonb, way text)) with ordinality`,
     [it.sessionId, it.studioId, it.personId, it.day, JSON.stringify(it.blocks)],
+  );
+  await db.execute(
+    `insert into passed_tempo (session_id, position, material, tempo, studio_id, passage_id, day)
+     select $1, block.ordinality, passed.material, passed.tempo, $2, "passageId", $3
+     from rows from (jsonb_to_recordset($4::jsonb) as ("passageId" uuid, passed jsonb))
+       with ordinality as block,
+       jsonb_to_recordset(block.passed) as passed (material text, tempo numeric)`,
+    [it.sessionId, it.studioId, it.day, JSON.stringify(it.blocks)],
   );
   await db.execute(
     `insert into rep (id, session_id, studio_id, passage_id, day, at, tempo, verdict,

@@ -76,6 +76,7 @@ export const passageRow = v.pipe(
     comfortable: v.nullable(v.number()),
     ceiling: v.nullable(v.number()),
     last_day: v.nullable(dayRow),
+    passed: v.nullable(v.array(v.object({ material: v.string(), tempo: tempoRow }))),
   }),
   v.transform((row) => ({
     id: row.id,
@@ -103,6 +104,8 @@ export const passageRow = v.pipe(
     comfortable: row.comfortable,
     ceiling: row.ceiling,
     lastDay: row.last_day,
+    /** What was ever passed, with at least one clean play: material and tempo. */
+    passed: row.passed ?? [],
   })),
 );
 export type Passage = v.InferOutput<typeof passageRow>;

@@ -1,6 +1,7 @@
+import * as v from "valibot";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { studioRow, type Studio } from "./rows";
+import { idRow, studioRow, type Studio } from "./rows";
 
 const COLUMNS = "id, name, time_zone, concert_name, concert_on, demo";
 
@@ -10,15 +11,27 @@ export const allStudios = (db: Queries) =>
 export const studioById = (db: Queries, id: string) =>
   db.one(studioRow, `select ${COLUMNS} from studio where id = $1`, [id]);
 
-export const insertStudio = (db: Queries, studio: Studio) =>
-  db.execute(`insert into studio (${COLUMNS}) values ($1, $2, $3, $4, $5, $6)`, [
+export const insertStudio = (db: Queries, studio: Studio, countedBy: number) =>
+  db.execute(`insert into studio (${COLUMNS}, counted_by) values ($1, $2, $3, $4, $5, $6, $7)`, [
     studio.id,
     studio.name,
     studio.time_zone,
     studio.concert_name,
     studio.concert_on,
     studio.demo,
+    countedBy,
   ]);
+
+/** Studios whose projections an older version of the counting has made. */
+export const studiosCountedBefore = (db: Queries, version: number) =>
+  db.many(
+    v.object({ id: idRow }),
+    "select id from studio where counted_by < $1 order by created_at",
+    [version],
+  );
+
+export const setCountedBy = (db: Queries, id: string, version: number) =>
+  db.execute("update studio set counted_by = $2 where id = $1", [id, version]);
 
 export const setStudioConcert = (db: Queries, id: string, name: string, day: Day) =>
   db.execute("update studio set concert_name = $2, concert_on = $3 where id = $1", [id, name, day]);

@@ -143,12 +143,15 @@ export class StandLoop {
     const { heard, gone } = this.sound;
     const whole = heard?.map.duration ?? 0;
     const seconds = complete ? whole : Math.min(whole, gone);
+    const markAt = (name: string) => heard?.map.markers.find((each) => each.name === name)?.at ?? 0;
+    const end = complete ? markAt("play-ended") : Math.min(markAt("play-ended"), gone);
+    const playing = Math.max(0, end - markAt("play-began"));
     const spread = heard && complete ? this.taps.spread(heard.map) : undefined;
     const measured = spread === undefined ? {} : { spread };
     const early = this.early;
     this.early = false;
     this.transport = "breather";
-    await this.write("played", { tempo, seconds, fromBar, toBar, complete, ...measured });
+    await this.write("played", { tempo, seconds, playing, fromBar, toBar, complete, ...measured });
     if (early) await this.judgeNow("clean");
   }
 

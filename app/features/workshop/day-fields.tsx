@@ -10,6 +10,7 @@ import styles from "./workshop.module.css";
 const { ladder } = words;
 
 const START_RULES: Record<StartRule["kind"], StartRule> = {
+  "as-set": { kind: "as-set" },
   "where-ended": { kind: "where-ended" },
   "where-ended-less": { kind: "where-ended-less", steps: 1 },
   comfortable: { kind: "comfortable" },

@@ -5,6 +5,7 @@ import { isTimeZone } from "~/core/units";
 import { bySignInName, insertPerson, insertStudio, setPassword } from "~/db/queries";
 import { hashPassword } from "../access/passwords";
 import type { Services } from "../services";
+import { COUNTING } from "./counting";
 import { newPasswordSchema, signInNameSchema } from "./sign-in";
 
 const LONGEST_NAME = 120;
@@ -79,14 +80,18 @@ export async function openRoom(
     if (signIn && (await bySignInName(tx, signIn))) {
       return err({ signIn: "Somebody here signs in with this name already." });
     }
-    await insertStudio(tx, {
-      id: studioId,
-      name: room.room,
-      time_zone: room.timeZone,
-      concert_name: "",
-      concert_on: null,
-      demo: room.demo ?? false,
-    });
+    await insertStudio(
+      tx,
+      {
+        id: studioId,
+        name: room.room,
+        time_zone: room.timeZone,
+        concert_name: "",
+        concert_on: null,
+        demo: room.demo ?? false,
+      },
+      COUNTING,
+    );
     const person = { no_verdict: "wait" as const, times: NO_TIMES };
     await insertPerson(tx, studioId, {
       ...person,

@@ -7,7 +7,8 @@ import { playedDays, putPassageDay, replaceSession, repsOfPassage } from "~/db/q
 /** Plays older than this weigh next to nothing and are not read. */
 const RECORD_DAYS = 90;
 
-async function estimateDays(
+/** Estimates a passage anew for each day on which it was played, from a day on. */
+export async function estimateDays(
   db: Queries,
   studioId: string,
   passageId: string,
@@ -29,16 +30,16 @@ export interface StoredSession {
   readonly plan: SessionPlan;
 }
 
-/** Writes everything that is counted from a session's events; running it again changes nothing. */
-export async function projectSession(
+/** Writes what is counted from a session's own events, and tells its day; nothing without events. */
+export async function countSession(
   db: Queries,
   studioId: string,
   timeZone: string,
   session: StoredSession,
   events: readonly SessionEvent[],
-): Promise<void> {
+): Promise<Day | undefined> {
   const first = events[0];
-  if (!first) return;
+  if (!first) return undefined;
   const state = replay(session.plan, events);
   const day = dayOf(first.at, timeZone);
   const judged = state.plays.filter(({ verdict }) => verdict !== undefined);
@@ -61,6 +62,19 @@ export async function projectSession(
       passageId: session.plan.blocks[play.blockIndex]!.passageId,
     })),
   });
+  return day;
+}
+
+/** Writes everything that follows from a session's events; running it again changes nothing. */
+export async function projectSession(
+  db: Queries,
+  studioId: string,
+  timeZone: string,
+  session: StoredSession,
+  events: readonly SessionEvent[],
+): Promise<void> {
+  const day = await countSession(db, studioId, timeZone, session, events);
+  if (day === undefined) return;
   for (const passageId of new Set(session.plan.blocks.map((block) => block.passageId))) {
     await estimateDays(db, studioId, passageId, day);
   }

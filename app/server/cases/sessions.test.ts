@@ -47,7 +47,7 @@ describe("a session", () => {
     expect(after?.flaws).toEqual([{ what: "rhythm", times: 1 }]);
 
     const { passages } = await todayPage(room.services, room.studioId, room.personId);
-    expect(passages[0]).toMatchObject({ start: 80, reached: 70 });
+    expect(passages[0]).toMatchObject({ start: 70, reached: 70 });
     const { reps } = await workshopPage(room.services, room.studioId, room.passageId);
     expect(reps.reduce((sum, { count }) => sum + count, 0)).toBe(6);
     const { days, flaws } = await progressPage(room.services, room.studioId, room.passageId);

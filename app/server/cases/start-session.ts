@@ -1,6 +1,6 @@
 import { err, ok, type Result } from "~/core/result";
 import { barsOf } from "~/core/score";
-import type { Block, Part, SessionPlan } from "~/core/session";
+import { planOf, type Block, type Part, type SessionPlan } from "~/core/session";
 import type { Day } from "~/core/units";
 import {
   insertSession,
@@ -31,7 +31,7 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
   const { ladder, piece } = passage;
   if (!ladder) return undefined;
   const withLadder = { ...passage, ladder };
-  const { start, place, bars } = wayInto(withLadder, today);
+  const { start, place, bars, again, passedTempi } = wayInto(withLadder, today);
   const part = partOf(passage, ladder);
   return {
     passageId: passage.id,
@@ -45,12 +45,14 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
     ladder,
     start,
     place,
+    again,
+    passedTempi: [...passedTempi],
     comfortable: passage.comfortable,
   };
 }
 
 /** The chosen parts with their blocks; a passage that has no ladder, or is not theirs, is left out. */
-function planOf(chosen: readonly ChosenPart[], passages: readonly Passage[], today: Day) {
+function partsChosen(chosen: readonly ChosenPart[], passages: readonly Passage[], today: Day) {
   const blocks: Block[] = [];
   const parts: Part[] = [];
   for (const { kind, minutes, text, passageId, itemId } of chosen) {
@@ -89,12 +91,12 @@ export async function startSession(
     const today = todayIn(services, await studioById(tx, studioId));
     const person = await studentById(tx, studioId, personId);
     const passages = await passagesOfPerson(tx, studioId, personId);
-    const { blocks, parts } = planOf(chosen, passages, today);
+    const { blocks, parts } = partsChosen(chosen, passages, today);
     if (blocks.length === 0) {
       return err({ sentence: "Choose at least one passage that has a ladder." });
     }
     const sessionId = newId();
-    const plan: SessionPlan = { version: 1, noVerdict: person.no_verdict, blocks, parts };
+    const plan = planOf({ noVerdict: person.no_verdict, blocks, parts });
     await insertSession(tx, studioId, {
       id: sessionId,
       personId,

@@ -1,4 +1,5 @@
 import {
+  materialOf,
   natureOf,
   practiceDaysGone,
   spanOf,
@@ -46,24 +47,53 @@ function placeToday({ ladder, ended }: WithLadder, today: Day): Place {
   return { ...kept, stage: Math.min(gone, school.numbers.days - 1) };
 }
 
+/** The fastest tempo ever passed on a material; undefined where nothing was. */
+const fastestPassed = ({ passed }: Pick<Passage, "passed">, material: string): number | undefined =>
+  passed.reduce<number | undefined>(
+    (most, each) => (each.material === material ? Math.max(most ?? 0, each.tempo) : most),
+    undefined,
+  );
+
+export interface WayInto {
+  readonly start: Bpm;
+  readonly place: Place;
+  readonly bars: readonly Bar[];
+  /** It was practised before. */
+  readonly again: boolean;
+  /** Tempi that were passed on what today begins with. */
+  readonly passedTempi: readonly Bpm[];
+  /** The fastest of them, where a planned start lies above it. */
+  readonly startsAbove: number | undefined;
+}
+
 /** Today's start and place of a passage with a ladder, by its start rule and its record. */
-export function wayInto(
-  passage: WithLadder,
-  today: Day,
-): { readonly start: Bpm; readonly place: Place; readonly bars: readonly Bar[] } {
+export function wayInto(passage: WithLadder, today: Day): WayInto {
   const { ladder, ended, comfortable, piece } = passage;
   const place = placeToday(passage, today);
-  const bars = barsOf(piece.metres, partOf(passage, ladder));
+  const part = partOf(passage, ladder);
+  const bars = barsOf(piece.metres, part);
   const phase = ladder.phases[place.phase]!;
   const span = spanOf(ladder, phase);
-  // A school that stays at a tempo has ended at it; only those that rise go on from there.
-  const rises = natureOf(phase.school.name).tempo === "rises";
+  const { tempo: goes, daily: planned = false } = natureOf(phase.school.name);
+  const rungs = staircase(ladder, { start: span.start, bars, place });
+  const material = materialOf(rungs[0]!, part);
+  const passed = fastestPassed(passage, material);
   const start = todaysStart(ladder.startRule, {
     first: span.start,
     target: span.target,
-    ended: rises ? (ended?.tempo ?? undefined) : undefined,
+    // A school that stays at a tempo has ended at it; only those that rise go on from there.
+    ended: goes === "rises" ? (ended?.tempo ?? undefined) : undefined,
     comfortable: comfortable ?? undefined,
-    tempi: staircase(ladder, { start: span.start, bars, place }).map(({ tempo }) => tempo),
+    passed,
+    planned,
+    tempi: rungs.filter(({ stage }) => stage === rungs[0]!.stage).map(({ tempo }) => tempo),
   });
-  return { start, place, bars };
+  return {
+    start,
+    place,
+    bars,
+    again: ended !== null,
+    passedTempi: passage.passed.flatMap((each) => (each.material === material ? each.tempo : [])),
+    startsAbove: planned && passed !== undefined && start > passed ? passed : undefined,
+  };
 }

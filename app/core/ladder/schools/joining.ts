@@ -38,6 +38,7 @@ export const joining: School<v.InferOutput<typeof numbers>> = {
     { kind: "number", key: "step", unit: "bpm", initial: 5, min: 1, max: 50 },
   ],
   tempo: "rises",
+  linked: true,
   *steps({ order, size, step }, path) {
     const links: Segment[] = cutIntoLinks(path.bars, "bar", size);
     const of = links.length;

@@ -89,6 +89,7 @@ export const wovenChain: School<v.InferOutput<typeof numbers>> = {
     { kind: "number", key: "window", unit: "links", initial: 8, min: 2, max: 64 },
   ],
   tempo: "rises",
+  linked: true,
   *steps({ unit, size, step, window }, path) {
     const links = cutIntoLinks(path.bars, unit, size).map((segment, i): Placed => ({
       segment,

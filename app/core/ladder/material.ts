@@ -1,0 +1,15 @@
+import type { Rung } from "./rungs";
+
+/**
+ * What a rung is practice of, as a name that is the same from day to day: the bars, the link of a
+ * chain, the task that is done instead of the whole. What was passed on one material says nothing
+ * of another.
+ */
+export function materialOf(
+  { links, stage, task }: Pick<Rung, "links" | "stage" | "task">,
+  { fromBar, toBar }: { readonly fromBar: number; readonly toBar: number },
+): string {
+  const link = links ? `, link ${stage + 1}` : "";
+  const layer = task?.kind === "layer" ? `, ${task.name}` : "";
+  return `${fromBar}-${toBar}${link}${layer}`;
+}

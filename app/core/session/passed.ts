@@ -1,0 +1,40 @@
+import { materialOf } from "~/core/ladder";
+import { fastTempo } from "./loop";
+import type { StandState } from "./state";
+
+/** A rung that was passed, as far as it tells what this player can do. */
+export interface PassedRung {
+  /** What it was practice of; the same name from day to day. */
+  readonly material: string;
+  /** Its tempo, on which a start goes by. */
+  readonly tempo: number;
+  /** The fastest tempo in it: that of the fast plays of a cycle. */
+  readonly top: number;
+  /** The whole of what the ladder is for, as it should be in the end. */
+  readonly whole: boolean;
+}
+
+/**
+ * The rungs of a block whose gate passed with at least one clean play at that tempo, oldest first.
+ * Where the gate opens whatever comes of it, half of the plays must have been clean.
+ */
+export function passedRungs(state: StandState, blockIndex: number): PassedRung[] {
+  const plan = state.plan.blocks[blockIndex]!;
+  const { passed, rungs } = state.blocks[blockIndex]!;
+  return passed.flatMap(({ rung: index, tempo }): PassedRung[] => {
+    const rung = rungs[index]!;
+    const plays = state.plays.filter(
+      (play) =>
+        play.blockIndex === blockIndex &&
+        play.rung === index &&
+        play.tempo === tempo &&
+        play.verdict !== undefined &&
+        !play.endingWell,
+    );
+    const clean = plays.filter(({ verdict }) => verdict === "clean").length;
+    const whatever = rung.gate.every(({ kind }) => kind === "played");
+    if (clean === 0 || (whatever && clean * 2 < plays.length)) return [];
+    const whole = rung.share === 1 && (rung.task?.full ?? true);
+    return [{ material: materialOf(rung, plan), tempo, top: fastTempo(rung, tempo), whole }];
+  });
+}

@@ -1,0 +1,17 @@
+-- Which tempi were passed in a session, with at least one clean play, on which material: the
+-- passage, a link of it, a layer. A projection like the others.
+create table passed_tempo (
+  session_id uuid not null references session (id),
+  position integer not null,
+  material text not null,
+  tempo numeric not null,
+  studio_id uuid not null,
+  passage_id uuid not null references passage (id),
+  day date not null,
+  primary key (session_id, position, material, tempo)
+);
+create index passed_tempo_of_passage on passed_tempo (passage_id, material, tempo);
+
+-- By which version of the counting a studio's projections were made; an older one is counted anew
+-- when the server starts.
+alter table studio add column counted_by integer not null default 0;
