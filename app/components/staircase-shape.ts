@@ -7,7 +7,7 @@ export type Lane =
   /** So many layers of so many, one upon the other. */
   | { readonly kind: "layers"; readonly count: number; readonly of: number };
 
-export const STEP_STATUSES = ["passed", "now", "ahead"] as const;
+export const STEP_STATUSES = ["passed", "left-out", "now", "ahead"] as const;
 export type StepStatus = (typeof STEP_STATUSES)[number];
 
 export interface Step {
@@ -50,6 +50,13 @@ const MOST_MINUTES = 1e4;
 const SLENDER = 5;
 /** A tenth of a unit is finer than any screen, and keeps the drawing's text short. */
 const near = (value: number): number => Math.round(value * 10) / 10;
+
+const byStatus = <T>(of: (status: StepStatus) => T): Record<StepStatus, T> => ({
+  passed: of("passed"),
+  "left-out": of("left-out"),
+  now: of("now"),
+  ahead: of("ahead"),
+});
 
 /** Treads wide enough to be seen, else in proportion to their minutes. */
 function spansOf(steps: readonly Step[], { left, right }: Frame) {
@@ -114,8 +121,8 @@ export function staircaseShape(
   const y = (tempo: number) =>
     near(frame.top + height * (1 - (tempo - lowest) / Math.max(1, highest - lowest)));
   const spans = spansOf(steps, frame);
-  const treads: Record<StepStatus, string[]> = { passed: [], now: [], ahead: [] };
-  const lanes: Record<StepStatus, string[]> = { passed: [], now: [], ahead: [] };
+  const treads = byStatus(() => [] as string[]);
+  const lanes = byStatus(() => [] as string[]);
   const fast: string[] = [];
   const risers: string[] = [];
   const edges: number[] = [];
@@ -129,11 +136,8 @@ export function staircaseShape(
     if (next && (next.phase ?? 0) !== (step.phase ?? 0)) edges.push(near(x + length));
     if (lane && frame.lane) lanes[status].push(lanePath(lane, spans[i]!, frame.lane));
   });
-  const joined = (paths: Record<StepStatus, string[]>): Paths => ({
-    passed: paths.passed.join(""),
-    now: paths.now.join(""),
-    ahead: paths.ahead.join(""),
-  });
+  const joined = (paths: Record<StepStatus, string[]>): Paths =>
+    byStatus((status) => paths[status].join(""));
   return {
     spans,
     treads: joined(treads),

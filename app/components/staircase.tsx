@@ -59,7 +59,8 @@ function scaleOf({ steps, target, comfortable, ceiling, hidden, small }: Stairca
 /**
  * The staircase of rungs: height is tempo, the length of a tread is the time it is expected to
  * take, the lane under it what is played. What has passed and what is now are solid in their
- * colours; what lies ahead is bare wood.
+ * colours; what lies ahead is bare wood; what lies below today's start and was never passed is only
+ * outlined.
  */
 export const Staircase = memo(function Staircase(props: StaircaseProps) {
   const { steps, target, comfortable, ceiling, selected } = props;

@@ -23,6 +23,8 @@ export interface PassageLine {
   readonly target: Bpm | null;
   readonly minutes: number | null;
   readonly start: number | null;
+  /** The fastest tempo passed, where a start by the date lies above it. */
+  readonly startsAbove: number | null;
   readonly lastDay: Day | null;
 }
 

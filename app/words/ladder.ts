@@ -77,7 +77,7 @@ export const ladder = {
       },
       consolidate: {
         label: "Consolidate",
-        goodFor: "After a ceiling: a little below, a little above, then at the target.",
+        goodFor: "After a ceiling: many plays a little below, a few above, then at it.",
       },
     } satisfies Record<SchoolName, { label: string; goodFor: string }>,
     numbers: {
@@ -109,15 +109,22 @@ export const ladder = {
       perWeek: "Practised",
       shape: "Days rise",
       moves: "Rungs a day",
-      plays: "Plays each side",
+      plays: "Plays below",
+      below: "Below by",
+      above: "Above by",
+      over: "Plays above",
       values: "Note values",
       clicks: "What is left of the click",
       layers: "Layers",
     } as Readonly<Record<string, string>>,
+    /** What the target is called where it is that of the fast plays only. */
+    fastTarget: "Target of the fast plays",
+    oneBase: (highest: number) =>
+      `The slow plays go up to ${highest} bpm, where the fast ones are at the target: from there it is one rung.`,
     /** Where a label means something else in one school. */
     numbersOf: {
       "woven-chain": { unit: "Links of" },
-      consolidate: { by: "Below and above by" },
+      consolidate: { in: "Distances in" },
     } as Readonly<Partial<Record<SchoolName, Readonly<Record<string, string>>>>>,
     choices: {
       marks: "metronome marks",

@@ -46,6 +46,8 @@ export const planWords = {
     notToday: "Not in this session",
     takeIn: (name: string) => `Take in ${name}`,
     takeInShort: "Take it in",
+    startsAbove: (passed: number) =>
+      `By the date it starts above what was passed so far, ${passed} bpm.`,
     word: "From the lesson",
     keepShape: "Keep this shape",
     shapeName: "Name of the shape",

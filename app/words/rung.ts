@@ -31,6 +31,12 @@ const links = ({ from, to, of }: NonNullable<Rung["links"]>) =>
       ? `all ${of} links`
       : `links ${from}–${to} of ${of}`;
 
+const NUMBERS = ["", "one", "two", "three", "four", "five", "six", "seven", "eight"];
+
+/** A click that is divided as the ladder's own is: "divided-3". */
+const dividedIn = (name: string): string =>
+  `beats, each divided in ${NUMBERS[Number(name.replace("divided-", ""))] ?? name}`;
+
 /** A task in the words of its kind. */
 const taskTold = ({ kind, name }: NonNullable<Rung["task"]>): string => {
   switch (kind) {
@@ -39,7 +45,7 @@ const taskTold = ({ kind, name }: NonNullable<Rung["task"]>): string => {
     case "note-value":
       return noteValues[name] ?? name;
     case "click":
-      return withdrawals[name] ?? name;
+      return withdrawals[name] ?? dividedIn(name);
     case "pace":
       return PACE[name] ?? name;
   }

@@ -56,14 +56,16 @@ export const stand = {
     pickup: "Pickup",
     playBar: (bar: number) => `Bar ${bar}`,
     slowOne: "One slow one, and well",
-    gate: (rule: Rule): string => {
+    /** `cycles`: what is counted are cycles of slow and fast plays. */
+    gate: (rule: Rule, cycles = false): string => {
+      const clean = cycles ? "cycles clean" : "clean";
       switch (rule.kind) {
         case "in-a-row":
-          return "clean in a row";
+          return `${clean} in a row`;
         case "in-all":
-          return "clean in all";
+          return `${clean} in all`;
         case "of-last":
-          return `clean of the last ${rule.window}`;
+          return `${clean} of the last ${rule.window}`;
         case "minutes":
           return rule.percent > 0 ? `minutes, ${rule.percent} % of them clean` : "minutes";
         case "easy":
@@ -95,6 +97,9 @@ export const stand = {
     inner: "Count within",
     cycle: (slow: number, base: number, fast: number, tempo: number) =>
       `${slow} slow at ${base}, then ${fast} fast at ${tempo}`,
+    cycleHidden: (slow: number, fast: number) => `${slow} slow, then ${fast} fast`,
+    paceOf: (pace: string, number: number, of: number) =>
+      of > 1 ? `${pace} ${number} of ${of}` : pace,
     left: {
       title: "Left for today.",
       sub: "Enough of it for now. It starts lower next time.",

@@ -34,7 +34,8 @@ export function loopMap(request: LoopRequest): BeatMap {
 
   plays.forEach((play, index) => {
     const next = plays[index + 1];
-    writer.playAt(play);
+    const alike = plays.filter(({ pace }) => pace === play.pace);
+    writer.playAt(play, { number: alike.indexOf(play) + 1, of: alike.length });
     bars.forEach((bar, i) => {
       const lead = i === 0 && leadBeats > 0 ? leadBeats / bar.metre.unit : 0;
       if (index === 0 && i === 0) writer.mark("play-began", lead);

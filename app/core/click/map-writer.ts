@@ -32,6 +32,7 @@ export class MapWriter {
   private wholes = 0;
   private since = 0;
   private pace: Pace = "steady";
+  private go: MapBar["go"] = { number: 1, of: 1 };
   /** Bars and beats played so far. */
   private from = { bar: 0, beat: 0 };
 
@@ -55,11 +56,12 @@ export class MapWriter {
   }
 
   /** From this bar line on, another tempo. */
-  playAt({ tempo, pace }: LoopPlay): void {
+  playAt({ tempo, pace }: LoopPlay, go: MapBar["go"] = { number: 1, of: 1 }): void {
     this.since = this.seconds(this.wholes);
     this.wholes = 0;
     this.tempo = tempo;
     this.pace = pace;
+    this.go = go;
   }
 
   private bar(
@@ -80,10 +82,19 @@ export class MapWriter {
     const beats = barPulses(metre, this.beatUnit)
       .filter(({ voice }) => voice !== "subdivision")
       .map(({ at }) => this.seconds(start + at));
-    const { tempo, pace } = this;
+    const { tempo, pace, go } = this;
     const length = barLength(metre);
     const duration = this.seconds(length) - this.seconds(0);
-    this.bars.push({ ...info, start: this.seconds(start), duration, quiet, beats, tempo, pace });
+    this.bars.push({
+      ...info,
+      start: this.seconds(start),
+      duration,
+      quiet,
+      beats,
+      tempo,
+      pace,
+      go,
+    });
     this.wholes += length;
   }
 

@@ -29,6 +29,8 @@ export interface MapBar {
   readonly beats: readonly number[];
   readonly tempo: Bpm;
   readonly pace: Pace;
+  /** Which of the plays at this pace it is, from 1, and of how many. */
+  readonly go: { readonly number: number; readonly of: number };
   /** In the last bar before it: the pace that comes next. */
   readonly then?: Pace;
 }

@@ -16,7 +16,8 @@ const playable = (what: string) =>
     v.transform(bpm),
   );
 
-const MOST_PHASES = 8;
+/** A row is limited by its rungs; this only keeps what is stored within bounds. */
+const MOST_PHASES = 64;
 const BELOW = "The target lies below the start: a ladder goes up.";
 
 /** One school in the row; without a start or target of its own it has the ladder's. */

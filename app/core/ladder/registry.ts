@@ -15,7 +15,7 @@ import { shrinkingSteps } from "./schools/shrinking-steps";
 import { slowFast } from "./schools/slow-fast";
 import { withdraw } from "./schools/withdraw";
 import { wovenChain } from "./schools/woven-chain";
-import type { Path, School, SchoolField, Step } from "./school";
+import type { Path, Refusal, School, SchoolField, Step } from "./school";
 
 /** Every school by name; the order here is the order of the menu. */
 export const SCHOOLS = {
@@ -83,6 +83,12 @@ export function stepsOf({ name, numbers }: ChosenSchool, path: Path): Generator<
   // The variant pairs each name with its numbers; TypeScript can't follow a looked-up pair.
   const school: Pick<School<never>, "steps"> = SCHOOLS[name];
   return school.steps(numbers as never, path);
+}
+
+/** Why a chosen school can't go along a path, if it can't. */
+export function refusalOf({ name, numbers }: ChosenSchool, path: Path): Refusal | undefined {
+  const school: Pick<School<never>, "impossible"> = SCHOOLS[name];
+  return school.impossible?.(numbers as never, path);
 }
 
 /** How a school treats the tempo, and whether each of its stages is a day. */

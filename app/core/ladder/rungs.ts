@@ -4,7 +4,7 @@ import { err, ok, type Result } from "~/core/result";
 import { nearestPlayable, TEMPO_LIMITS, wholeBpm, type Bpm } from "~/core/units";
 import { tempoBeyond } from "./beyond";
 import { spanOf, type Ladder, type Phase } from "./ladder";
-import { natureOf, stepsOf } from "./registry";
+import { natureOf, refusalOf, stepsOf } from "./registry";
 import type { Rules } from "./rules";
 import type { Cycle, Links, Step, Task } from "./school";
 import { segmentLength, type Bar, type Segment } from "./segment";
@@ -30,6 +30,8 @@ export interface Rung {
   readonly ease: number;
   /** The share of the passage that is played. */
   readonly share: number;
+  /** It may be flawed, and nothing is reached by it. */
+  readonly beyond: boolean;
 }
 
 /** A place in the row of phases and stages that is kept overnight. */
@@ -45,6 +47,8 @@ export interface Where {
   readonly place?: Place;
   /** It was practised on an earlier day. */
   readonly again?: boolean;
+  /** Today's ceiling, where the record knows one. */
+  readonly ceiling?: number;
   /** The rules to go by; today's without any. */
   readonly rules?: Rules;
 }
@@ -71,7 +75,14 @@ function* raw(ladder: Ladder, index: number, from: Bpm, where: Where): Generator
   if (rules !== 1 && natureOf(school.name).linked) {
     return yield* fromLink(ladder, index, from, where);
   }
-  const path = { start: from, target, bars, ...(rules ? { rules } : {}) };
+  const path = {
+    start: from,
+    target,
+    bars,
+    click: ladder.click,
+    ...(where.ceiling === undefined ? {} : { ceiling: where.ceiling }),
+    ...(rules ? { rules } : {}),
+  };
   if (kept === 0 || natureOf(school.name).daily) {
     return yield* stepsOf(school, { ...path, stage: kept });
   }
@@ -154,6 +165,7 @@ export function* unroll(ladder: Ladder, where: Where): Generator<Rung, void> {
         rest: ladder.rest,
         ease: step.ease ?? 1,
         share: segment ? segmentLength(bars, segment) / whole : 1,
+        beyond: step.beyond ?? false,
       };
     }
   }
@@ -183,6 +195,15 @@ export function checkedStaircase(ladder: Ladder, where: Where): Result<Rung[], L
   if (upsideDown !== -1) {
     const sentence = "This lies above its target: a ladder goes up.";
     return err({ field: `phases.${upsideDown}.start`, sentence });
+  }
+  for (const [index, phase] of ladder.phases.entries()) {
+    const path = { ...spanOf(ladder, phase), bars: where.bars, stage: 0 };
+    const start = index === (where.place?.phase ?? 0) ? where.start : path.start;
+    const refused = refusalOf(phase.school, {
+      ...path,
+      start: start < path.target ? start : path.target,
+    });
+    if (refused) return err(refused);
   }
   const rungs: Rung[] = [];
   for (const rung of unroll(ladder, where)) {

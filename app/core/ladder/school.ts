@@ -14,6 +14,10 @@ export interface Path {
   readonly bars: readonly Bar[];
   /** How far an earlier day has come, in stages; 0 at the beginning. */
   readonly stage: number;
+  /** The click that the ladder sets; a plain one without any. */
+  readonly click?: Pick<ClickProgramme, "pattern">;
+  /** Today's ceiling, where the record knows one. */
+  readonly ceiling?: number;
   /** The rules to go by; today's without any. */
   readonly rules?: Rules;
 }
@@ -55,6 +59,8 @@ export interface Step {
   readonly click?: Partial<ClickProgramme>;
   readonly gate?: Gate;
   readonly cycle?: Cycle;
+  /** Played beyond what is to be made firm: it may be flawed, and nothing is reached by it. */
+  readonly beyond?: boolean;
   /** How fast it really goes, as a share of the tempo: long notes are easier. Default 1. */
   readonly ease?: number;
 }
@@ -113,6 +119,12 @@ export interface ListField extends FieldBase {
 
 export type SchoolField = NumberField | ChoiceField | ListField;
 
+/** Why numbers can't be followed on a path, and at which field: the start, the target, or a number. */
+export interface Refusal {
+  readonly field: string;
+  readonly sentence: string;
+}
+
 /**
  * A school of raising the tempo. `steps` yields lazily, from the start; it is given numbers that
  * its schema has let through. A school that rises begins on the start and ends exactly on the
@@ -128,6 +140,8 @@ export interface School<Numbers> {
   /** Each stage is another link: a new one begins at the ladder's own start. */
   readonly linked?: boolean;
   readonly steps: (numbers: Numbers, path: Path) => Generator<Step>;
+  /** What its schema can't see: numbers that lead out of the playable tempi on this path. */
+  readonly impossible?: (numbers: Numbers, path: Path) => Refusal | undefined;
 }
 
 /** Climbs by `step` from tempo to tempo until the target, which is always the last. */

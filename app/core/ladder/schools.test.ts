@@ -1,10 +1,11 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import * as v from "valibot";
-import { bpm } from "~/core/units";
+import { bpm, type Metre } from "~/core/units";
 import {
   fieldsOf,
   initialNumbers,
+  LADDER_DEFAULTS,
   ladderSchema,
   natureOf,
   SCHOOL_NAMES,
@@ -39,6 +40,11 @@ describe("schools that raise the tempo", () => {
     expect(tempi("percent-steps", {}, [48, 96])).toEqual([
       48, 53, 58, 64, 70, 77, 81, 85, 89, 93, 96,
     ]);
+  });
+
+  test("percent steps take the smaller step from the knee on, as shrinking steps do", () => {
+    const numbers = { percent: 20, percentAbove: 5, knee: 50 };
+    expect(tempi("percent-steps", numbers, [50, 100]).slice(0, 3)).toEqual([50, 53, 56]);
   });
 
   test("shrinking steps 60 to 100: +10, then +4 from 0.8 of the target", () => {
@@ -127,6 +133,11 @@ describe("schools with parts, tasks and clicks of their own", () => {
     expect(others.at(-1)!.share).toBe(1);
   });
 
+  test("forward and back never steps below its start", () => {
+    const near = tempi("forward-back", { by: "bpm", unit: 5, up: 5, down: 4 }, [70, 78]);
+    expect(Math.min(...near)).toBe(70);
+  });
+
   test("joining, both orders: bars, pairs, the phrase", () => {
     expect(woven("joining", { order: "join-first", step: 10 }, [60, 80])).toEqual([
       ...["60: 1", "60: 2", "60: 3", "60: 1–2", "60: 2–3", "60: 1–3", "70: 1–3", "80: 1–3"],
@@ -138,6 +149,21 @@ describe("schools with parts, tasks and clicks of their own", () => {
 
   test("slow and fast alternate and end at the target", () => {
     expect(tempi("slow-fast", { rounds: 2 }, [50, 100])).toEqual([100, 50, 100, 50, 100]);
+  });
+
+  test("the click is withdrawn from the one that is set; what sounds the same is left out", () => {
+    const click = { ...LADDER_DEFAULTS.click, pattern: { kind: "beats", subdivision: 3 } };
+    const numbers = initialNumbers("withdraw");
+    const ladder = aLadder({ name: "withdraw", numbers }, 60, 90, { click });
+    const names = (metre: Metre) =>
+      staircase(ladder, { start: bpm(60), bars: [{ number: 1, metre }] }).map((r) => r.task?.name);
+    expect(names({ beats: 4, unit: 4 })).toEqual([
+      ...["divided-3", "beats", "off-beats", "one-a-bar", "silent-bars", "none"],
+    ]);
+    // One bar of one beat: a click a bar is a click a beat.
+    expect(names({ beats: 1, unit: 4 })).toEqual([
+      ...["divided-3", "beats", "off-beats", "silent-bars", "none"],
+    ]);
   });
 
   test("consolidate: a few below, a few above, then at the target", () => {

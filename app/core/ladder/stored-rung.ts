@@ -30,6 +30,7 @@ export const storedRungSchema = v.object({
   rest: v.optional(v.pipe(v.number(), v.minValue(0))),
   ease: v.optional(v.pipe(v.number(), v.minValue(0))),
   share: v.optional(v.pipe(v.number(), v.minValue(0))),
+  beyond: v.optional(v.boolean()),
 });
 export type StoredRung = v.InferOutput<typeof storedRungSchema>;
 
@@ -50,6 +51,7 @@ export const storedRungs = (rungs: readonly Rung[], ladder: Own): StoredRung[] =
     ...(rung.rest === ladder.rest ? {} : { rest: rung.rest }),
     ...(rung.ease === 1 ? {} : { ease: rung.ease }),
     ...(rung.share === 1 ? {} : { share: rung.share }),
+    ...(rung.beyond ? { beyond: true } : {}),
   }));
 
 /** The same rungs again; the inverse of {@link storedRungs}. */
@@ -69,4 +71,5 @@ export const rungsFrom = (stored: readonly StoredRung[], ladder: Own): Rung[] =>
     rest: rung.rest ?? ladder.rest,
     ease: rung.ease ?? 1,
     share: rung.share ?? 1,
+    beyond: rung.beyond ?? false,
   }));

@@ -1,8 +1,17 @@
 import { gateProgress, type Gate, type JudgedPlay } from "~/core/gate";
-import { rungAfter, rungBefore, rungsFrom, rungsToday, type Rules, type Rung } from "~/core/ladder";
+import {
+  rungAfter,
+  rungBefore,
+  rungsFrom,
+  rungsToday,
+  storedRungs,
+  type Rules,
+  type Rung,
+} from "~/core/ladder";
 import type { Bpm } from "~/core/units";
+import type { Payload } from "./events";
 import { inContext, narrowedTo, needsContext, segmentOf } from "./extent";
-import type { Block } from "./plan";
+import { whereOf, type Block } from "./plan";
 import { rungNow, type BlockState, type Extent } from "./state";
 
 const freshCount = { counted: [], easy: false, flawedOnRung: 0 } as const;
@@ -13,9 +22,16 @@ export function openBlock(plan: Block, rules: Rules): BlockState {
   const rungs = plan.rungs
     ? rungsFrom(plan.rungs, plan.ladder)
     : rungsToday(plan.ladder, where, plan.comfortable ?? undefined);
+  return atTheBeginning(plan, { rules, start: plan.start, rungs });
+}
+
+type Beginning = Pick<BlockState, "rules" | "start" | "rungs">;
+
+function atTheBeginning(plan: Block, { rules, start, rungs }: Beginning): BlockState {
   const first = rungs[0]!;
   return {
     rules,
+    start,
     rungs,
     rung: 0,
     tempo: first.tempo,
@@ -27,6 +43,23 @@ export function openBlock(plan: Block, rules: Rules): BlockState {
     left: false,
     activeSeconds: 0,
   };
+}
+
+/** Other rungs, from a start that was tapped before anything was played. */
+export const redrawn = (
+  plan: Block,
+  block: BlockState,
+  { tempo, rungs }: Payload<"redrawn">,
+): BlockState => ({
+  ...atTheBeginning(plan, { ...block, start: tempo, rungs: rungsFrom(rungs, plan.ladder) }),
+  activeSeconds: block.activeSeconds,
+});
+
+/** The rungs of a block from another start, as an event keeps them. */
+export function redrawnFrom(plan: Block, tempo: Bpm): Payload<"redrawn"> {
+  const { ladder, comfortable } = plan;
+  const where = whereOf({ ...plan, start: tempo });
+  return { tempo, rungs: storedRungs(rungsToday(ladder, where, comfortable ?? undefined), ladder) };
 }
 
 /** A rung from its beginning. */

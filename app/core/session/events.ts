@@ -1,4 +1,5 @@
 import * as v from "valibot";
+import { storedRungSchema } from "~/core/ladder";
 import { bpm, TEMPO_LIMITS } from "~/core/units";
 import { FEELINGS } from "./fitted";
 
@@ -59,6 +60,8 @@ const payloads = {
   }),
   undone: v.object({ event: id }),
   "tempo-set": v.object({ tempo }),
+  /** The ladder is drawn anew from a tempo that was tapped before anything was played. */
+  redrawn: v.object({ tempo, rungs: v.pipe(v.array(storedRungSchema), v.minLength(1)) }),
   /** The rung begins again with its count at zero. */
   repeated: v.object({}),
   skipped: v.object({}),

@@ -1,6 +1,7 @@
 export {
   NO_VERDICT_CHOICES,
   planOf,
+  whereOf,
   sessionPlanSchema,
   type Block,
   type NoVerdict,
@@ -30,7 +31,7 @@ export {
   type StandState,
 } from "./state";
 export { advance, initialState, lastUndoable, replay } from "./reducer";
-export { progressNow } from "./block";
+export { progressNow, redrawnFrom } from "./block";
 export { barsWithAround, contextShare } from "./extent";
 export {
   fastTempo,

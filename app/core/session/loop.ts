@@ -15,7 +15,8 @@ export type Played = Pick<
 export function playsOf({ cycle, tempo }: Rung, base: Bpm): LoopRequest["plays"] {
   if (!cycle) return [{ tempo: base, pace: "steady" }];
   const fast = fastTempo({ cycle, tempo }, base);
-  const times = (count: number, play: LoopPlay) => Array.from({ length: count }, () => play);
+  const times = (count: number, play: LoopPlay) =>
+    Array.from({ length: count }, () => ({ ...play }));
   return [
     { tempo: base, pace: "slow" },
     ...times(cycle.slow - 1, { tempo: base, pace: "slow" }),

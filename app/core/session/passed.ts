@@ -33,7 +33,7 @@ export function passedRungs(state: StandState, blockIndex: number): PassedRung[]
     );
     const clean = plays.filter(({ verdict }) => verdict === "clean").length;
     const whatever = rung.gate.every(({ kind }) => kind === "played");
-    if (clean === 0 || (whatever && clean * 2 < plays.length)) return [];
+    if (rung.beyond || clean === 0 || (whatever && clean * 2 < plays.length)) return [];
     const whole = rung.share === 1 && (rung.task?.full ?? true);
     return [{ material: materialOf(rung, plan), tempo, top: fastTempo(rung, tempo), whole }];
   });

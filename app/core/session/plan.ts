@@ -6,6 +6,7 @@ import {
   rungsToday,
   storedRungs,
   storedRungSchema,
+  type Where,
 } from "~/core/ladder";
 import { BEAT_UNIT_NAMES, bpm, metreSchema, TEMPO_LIMITS } from "~/core/units";
 import { partsAreWhole, partSchema } from "./parts";
@@ -48,6 +49,8 @@ const blockSchema = v.object({
   passedTempi: v.optional(v.array(v.number()), []),
   /** The estimated comfortable tempo when the session was opened. */
   comfortable: v.optional(v.nullable(v.number()), null),
+  /** The ceiling when the session was opened. */
+  ceiling: v.optional(v.nullable(v.number()), null),
   /** The rungs that it was opened with; a plan of version 1 has none and unrolls its ladder. */
   rungs: v.optional(v.pipe(v.array(storedRungSchema), v.minLength(1))),
 });
@@ -76,6 +79,21 @@ export const sessionPlanSchema = v.pipe(
 export type SessionPlan = v.InferOutput<typeof sessionPlanSchema>;
 export type Block = SessionPlan["blocks"][number];
 
+/** From where the rungs of a block are unrolled. */
+export const whereOf = ({
+  start,
+  bars,
+  place,
+  again,
+  ceiling,
+}: Pick<Block, "start" | "bars" | "place" | "again" | "ceiling">): Where => ({
+  start,
+  bars,
+  place,
+  again,
+  ...(ceiling === null ? {} : { ceiling }),
+});
+
 /** Fixes what a session is going to be, by the rules of today. */
 export const planOf = ({
   noVerdict,
@@ -86,8 +104,8 @@ export const planOf = ({
   rules: RULES_NOW,
   noVerdict,
   blocks: blocks.map((block) => {
-    const { ladder, start, bars, place, again, comfortable } = block;
-    const rungs = rungsToday(ladder, { start, bars, place, again }, comfortable ?? undefined);
+    const { ladder, comfortable } = block;
+    const rungs = rungsToday(ladder, whereOf(block), comfortable ?? undefined);
     return { ...block, rungs: storedRungs(rungs, ladder) };
   }),
   ...(parts ? { parts } : {}),

@@ -9,6 +9,7 @@ import {
   narrowing,
   openBlock,
   progressNow,
+  redrawn,
   skipping,
 } from "./block";
 import type { Payload, SessionEvent } from "./events";
@@ -195,6 +196,8 @@ function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }
       return eased(state);
     case "tempo-set":
       return withBlock(state, atTempo(block, event.payload.tempo));
+    case "redrawn":
+      return withBlock(state, redrawn(plan, block, event.payload));
     case "repeated":
       return withBlock(state, again(block));
     case "skipped":

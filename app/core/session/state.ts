@@ -38,6 +38,8 @@ export type Extent = "rung" | "narrowed" | "context";
 /** Where one block stands. */
 export interface BlockState {
   readonly rules: Rules;
+  /** Where it starts today. */
+  readonly start: Bpm;
   readonly rungs: readonly Rung[];
   /** Index of the rung that is played now. */
   readonly rung: number;

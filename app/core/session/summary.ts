@@ -46,7 +46,7 @@ export function summarise(state: StandState): BlockSummary[] {
     return [
       {
         passageId: plan.passageId,
-        startTempo: plan.start,
+        startTempo: block.start,
         endTempo: block.tempo,
         reachedTempo: fastest(passed),
         targetTempo: plan.ladder.target,

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import * as v from "valibot";
 import { aLadder, barsOf } from "~/core/ladder/test/fixtures";
+import { bpm } from "~/core/units";
 import {
   advance,
   currentBlock,
@@ -8,6 +9,7 @@ import {
   nextLoop,
   nextTempo,
   progressNow,
+  redrawnFrom,
   replay,
   rungNow,
   sessionEventSchema,
@@ -89,6 +91,34 @@ class Stand {
 
 const after = (then: string, more: object = {}) => ({
   afterFlawed: { plays: 2, then, steps: 1, seconds: 45, ...more },
+});
+
+describe("what was passed", () => {
+  const passed = ({ state }: Stand) => summarise(state)[0]!.passed.map(({ tempo }) => tempo + 0);
+  const reached = ({ state }: Stand) => summarise(state)[0]!.reachedTempo;
+
+  test("is a rung whose gate passed with a clean play at that tempo; skipping is not", () => {
+    const stand = new Stand(even).plays("cc");
+    stand.does("skipped");
+    expect([passed(stand), reached(stand)]).toEqual([[60], 60]);
+  });
+
+  test("whatever comes of it, half of the plays must have been clean", () => {
+    const gate = { gate: [{ kind: "played", plays: 3 }] };
+    expect(reached(new Stand(even, gate).plays("fff"))).toBeUndefined();
+    expect(reached(new Stand(even, gate).plays("cff"))).toBeUndefined();
+    expect(reached(new Stand(even, gate).plays("ccf"))).toBe(60);
+  });
+
+  test("a tempo tapped before anything was played draws the ladder anew, and undo takes it back", () => {
+    const span = { name: "comfort-span", numbers: { step: 6, steps: 1, hold: 60 } };
+    const stand = new Stand(span);
+    const [plan] = stand.state.plan.blocks;
+    const event = stand.does("redrawn", redrawnFrom(plan!, bpm(70)));
+    expect(stand.block.rungs.map(({ tempo }) => tempo + 0)).toEqual([70, 64, 70, 76, 70]);
+    stand.does("undone", { event });
+    expect(stand.block.rungs[0]!.tempo).toBe(60);
+  });
 });
 
 describe("after so many flawed plays, by itself", () => {

@@ -67,6 +67,7 @@ function dayPlan({ ladder, bars }: Course, { reps, ended }: SoFar, day: number):
     again: ended !== undefined,
     passedTempi: [],
     comfortable: known.comfortable.value,
+    ceiling: reps.length > 0 ? known.ceiling.value : null,
   };
   return planOf({ noVerdict: "wait", blocks: [block] });
 }

@@ -100,12 +100,13 @@ function countInWord({ part, number, of }: MapBar): string {
 }
 
 /** The bar, and in a cycle the pace, with the next one announced before it comes. */
-function playWord(state: StandState, { part, number, pace, tempo, then }: MapBar): string {
+function playWord(state: StandState, { part, number, pace, go, tempo, then }: MapBar): string {
   const { stand } = words;
   const { fromBar } = currentBlock(state).state.segment;
   const bar = part === "lead" && number < fromBar ? stand.pickup : stand.playBar(number);
   if (pace === "steady") return bar;
   const { hidden } = currentBlock(state).plan.ladder;
-  const now = hidden ? stand.pace[pace]! : stand.paceNow(stand.pace[pace]!, tempo);
+  const told = stand.paceOf(stand.pace[pace]!, go.number, go.of);
+  const now = hidden ? told : stand.paceNow(told, tempo);
   return then && then !== pace ? stand.paceNext(stand.pace[then]!) : now;
 }

@@ -4,6 +4,7 @@ import {
   endWellTempo,
   isLastPart,
   lastUndoable,
+  redrawnFrom,
   type EventKind,
   type Flaw,
   type Payload,
@@ -69,8 +70,15 @@ export class StandRunner extends StandLoop {
   nudge = (direction: 1 | -1) =>
     this.inOrder(() => this.toTempo(currentBlock(this.state).state.tempo + direction * NUDGE_BPM));
 
-  /** A tempo that was tapped. */
-  setTempo = (bpm: number) => this.inOrder(() => this.toTempo(bpm));
+  /** A tempo that was tapped: before anything was played, the ladder is drawn anew from it. */
+  setTempo = (bpm: number) =>
+    this.inOrder(() => {
+      const { plan } = currentBlock(this.state);
+      const tempo = tempoFrom(Math.min(bpm, plan.ladder.target));
+      const begun = this.state.plays.some((play) => play.blockIndex === this.state.blockIndex);
+      if (begun || !tempo.ok) return this.toTempo(bpm);
+      return this.decide("redrawn", redrawnFrom(plan, tempo.value));
+    });
 
   private async toTempo(bpm: number): Promise<void> {
     const next = tempoFrom(bpm);

@@ -30,8 +30,11 @@ interface StandFigureProps {
 const TALL = 360;
 const FLAT = 190;
 
-/** What was climbed on other days, below today's start; only a plain rise has such a thing. */
-function climbedBefore(plan: Block, lowest: number): Step[] {
+/**
+ * What lies below today's start, passed on other days or left out; only a plain rise has such a
+ * thing.
+ */
+function belowToday(plan: Block, lowest: number): Step[] {
   const phase = plan.ladder.phases[plan.place.phase]!;
   const nature = natureOf(phase.school.name);
   if (plan.ladder.phases.length > 1 || nature.tempo !== "rises" || nature.daily) return [];
@@ -39,11 +42,15 @@ function climbedBefore(plan: Block, lowest: number): Step[] {
   if (all.some(({ segment, stage }) => segment !== undefined || stage > 0)) return [];
   const below = all.filter((rung) => rung.tempo < lowest);
   const steps = stepsFrom(below, (rung) => secondsOfRung(plan, rung));
-  return steps.map((step): Step => ({ ...step, status: "passed" }));
+  const passed = new Set(plan.passedTempi);
+  return steps.map((step): Step => ({
+    ...step,
+    status: passed.has(step.tempo) ? "passed" : "left-out",
+  }));
 }
 
 function useSteps(plan: Block, { rungs, passed, rung: now, toppedOut }: BlockState): Step[] {
-  const climbed = useMemo(() => climbedBefore(plan, rungs[0]!.tempo), [plan, rungs]);
+  const below = useMemo(() => belowToday(plan, rungs[0]!.tempo), [plan, rungs]);
   const drawn = useMemo(() => stepsFrom(rungs, (rung) => secondsOfRung(plan, rung)), [plan, rungs]);
   return useMemo(() => {
     const done = new Set(passed.map(({ rung }) => rung));
@@ -51,8 +58,8 @@ function useSteps(plan: Block, { rungs, passed, rung: now, toppedOut }: BlockSta
       if (i === now && !toppedOut) return { ...step, status: "now" };
       return { ...step, status: done.has(i) ? "passed" : "ahead" };
     });
-    return [...climbed, ...today];
-  }, [climbed, drawn, passed, now, toppedOut]);
+    return [...below, ...today];
+  }, [below, drawn, passed, now, toppedOut]);
 }
 
 /** The number, what is played, the count, the staircase, and the bars. */
@@ -81,7 +88,12 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
           </p>
         )}
         {parts.map((part, i) => (
-          <Count key={part.rule.kind} progress={part} also={i > 0} />
+          <Count
+            key={part.rule.kind}
+            progress={part}
+            also={i > 0}
+            cycles={rungNow(block).cycle !== undefined}
+          />
         ))}
         {parts.some(({ rule, passed }) => rule.kind === "easy" && !passed) && (
           <Button variant="outlined" onClick={() => void runner?.ease()}>
@@ -125,9 +137,11 @@ function WhatToPlay(props: { plan: Block; block: BlockState; hidden: boolean }) 
           {words.task(task)}
         </p>
       )}
-      {cycle && fast !== undefined && (
+      {cycle && (
         <p className={styles.cycle}>
-          {words.stand.cycle(cycle.slow, Math.round(block.tempo), cycle.fast, fast)}
+          {fast === undefined
+            ? words.stand.cycleHidden(cycle.slow, cycle.fast)
+            : words.stand.cycle(cycle.slow, Math.round(block.tempo), cycle.fast, fast)}
         </p>
       )}
       {links && links.of > 1 && (
@@ -144,7 +158,8 @@ const MOST_DRAWN = 12;
 const DRAWN = new Set(["in-a-row", "in-all", "of-last", "played"]);
 
 /** Plays counted towards a rule: a row of noteheads that fill. */
-function Count({ progress, also }: { progress: RuleProgress; also: boolean }) {
+function Count(props: { progress: RuleProgress; also: boolean; cycles: boolean }) {
+  const { progress, also, cycles } = props;
   const { rule, count, needed } = progress;
   return (
     <p className={`${styles.count} ${also ? styles.also : ""}`}>
@@ -168,7 +183,7 @@ function Count({ progress, also }: { progress: RuleProgress; also: boolean }) {
         <strong {...(also ? {} : { "data-testid": "count" })}>
           {words.stand.count(count, needed, rule.kind)}
         </strong>{" "}
-        {words.stand.gate(rule)}
+        {words.stand.gate(rule, cycles)}
       </span>
     </p>
   );

@@ -47,6 +47,9 @@ export function PartList({ blocks, nameOf, passageOf, onStretch, onLeave }: Part
                     <TempoText unit={passage.beatUnit} bpm={passage.start ?? "–"} />
                     <span className={styles.soft}> → {passage.target}</span>
                   </span>
+                  {passage.startsAbove !== null && (
+                    <span className={styles.soft}>{today.startsAbove(passage.startsAbove)}</span>
+                  )}
                 </>
               )}
             </div>

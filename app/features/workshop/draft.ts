@@ -52,6 +52,9 @@ export const draftOf = (ladder: Ladder): LadderDraft => ({
 
 const EASY_SHARE = 0.6;
 
+const OFFERED_RULE = { kind: "where-ended-less", steps: 1 } as const;
+const AS_SET = { kind: "as-set" } as const;
+
 /** A first ladder for a passage: even steps, three in a row, from well below the mark. */
 export function firstDraft(target: number, comfortable: number | null): LadderDraft {
   const start = Math.max(10, Math.round(comfortable ?? target * EASY_SHARE));
@@ -61,11 +64,29 @@ export function firstDraft(target: number, comfortable: number | null): LadderDr
     phases: [{ id: "first", school, start: null, target: null }],
     start: Math.min(start, Math.round(target)),
     target: Math.round(target),
-    startRule: { kind: "where-ended-less", steps: 1 },
+    startRule: OFFERED_RULE,
     gate: [{ kind: "in-a-row", plays: 3, afterFlawed: "reset" }],
     rest: 0,
     minutes: 10,
     hidden: false,
+  };
+}
+
+/**
+ * Another start. Whoever changes the one offered for a new ladder of even steps begins there every
+ * day, until another rule is chosen.
+ */
+export function withStart(draft: LadderDraft, start: number, isNew: boolean): LadderDraft {
+  const [phase, ...more] = draft.phases;
+  const plain = phase?.school.name === "even-steps" && more.length === 0;
+  const startRule = isNew && plain && draft.startRule === OFFERED_RULE ? AS_SET : draft.startRule;
+  // A span around the start has no target of its own.
+  const centred = draft.phases.every(({ school }) => natureOf(school.name).tempo === "centres");
+  return {
+    ...draft,
+    start,
+    target: centred ? Math.max(start, draft.target) : draft.target,
+    startRule,
   };
 }
 

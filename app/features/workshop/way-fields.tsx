@@ -5,6 +5,7 @@ import Switch from "@mui/material/Switch";
 import { Drum } from "lucide-react";
 import { useState } from "react";
 import { NumberField } from "~/components/number-field";
+import { natureOf } from "~/core/ladder";
 import { TEMPO_LIMITS } from "~/core/units";
 import { TapSheet } from "~/features/stand/tap-sheet";
 import { words } from "~/words";
@@ -32,6 +33,10 @@ export function WayFields({ draft, phase, errors, concertInDays, onChange }: Way
   const at = `phases.${index}`;
   const set = (change: Partial<DraftPhase>) =>
     onChange({ phases: draft.phases.with(index, { ...phase, ...change }) });
+  const centred = draft.phases.every(({ school }) => natureOf(school.name).tempo === "centres");
+  const bursts = draft.phases.length === 1 && phase.school.name === "burst";
+  const highest = Math.round(draft.target / (numberOf(phase.school.numbers.ratio) || 1));
+  const oneBase = bursts && draft.start >= highest ? highest : undefined;
   const own = phase.start !== null || phase.target !== null;
   return (
     <>
@@ -43,14 +48,17 @@ export function WayFields({ draft, phase, errors, concertInDays, onChange }: Way
           onChange={(start) => onChange({ start })}
           {...TEMPO}
         />
-        <NumberField
-          label={ladder.target}
-          value={draft.target}
-          error={errors.target}
-          onChange={(target) => onChange({ target })}
-          {...TEMPO}
-        />
+        {!centred && (
+          <NumberField
+            label={bursts ? ladder.fastTarget : ladder.target}
+            value={draft.target}
+            error={errors.target}
+            onChange={(target) => onChange({ target })}
+            {...TEMPO}
+          />
+        )}
       </div>
+      {oneBase !== undefined && <FormHelperText>{ladder.oneBase(oneBase)}</FormHelperText>}
       <Button
         size="small"
         sx={{ justifySelf: "start" }}

@@ -22,6 +22,7 @@ import {
   check,
   draftOf,
   firstDraft,
+  withStart,
   fitted,
   newPhase,
   type DraftPhase,
@@ -91,7 +92,12 @@ export function WorkshopPage(props: WorkshopPageProps) {
   const [draft, setDraft] = useState<LadderDraft>(() =>
     ladder ? draftOf(ladder) : firstDraft(piece.markBpm, passage.comfortable),
   );
-  const change = (part: Partial<LadderDraft>) => setDraft((before) => ({ ...before, ...part }));
+  const change = (part: Partial<LadderDraft>) =>
+    setDraft((before) => {
+      const { start, ...others } = part;
+      const next = { ...before, ...others };
+      return start === undefined ? next : withStart(next, start, ladder === null);
+    });
   const [chosen, setChosen] = useState(draft.phases[0]!.id);
   const [selected, setSelected] = useState(0);
   const [beside, setBeside] = useState<Compared | undefined>(undefined);

@@ -13,6 +13,7 @@ export function stateOf(passage: Passage): PassageState {
 /** A passage as lists and ribbons show it. */
 export function passageLine(passage: Passage, today: Day) {
   const { ladder, piece } = passage;
+  const way = ladder ? wayInto({ ...passage, ladder }, today) : undefined;
   return {
     id: passage.id,
     pieceId: piece.id,
@@ -30,7 +31,8 @@ export function passageLine(passage: Passage, today: Day) {
     reached: passage.reachedTempo,
     target: ladder?.target ?? null,
     minutes: ladder?.minutes ?? null,
-    start: ladder ? wayInto({ ...passage, ladder }, today).start : null,
+    start: way?.start ?? null,
+    startsAbove: way?.startsAbove ?? null,
     lastDay: passage.lastDay,
   };
 }

@@ -48,6 +48,7 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
     again,
     passedTempi: [...passedTempi],
     comfortable: passage.comfortable,
+    ceiling: passage.ceiling,
   };
 }
 

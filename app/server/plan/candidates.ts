@@ -1,5 +1,5 @@
 import { exactCost, tollsOf } from "~/core/cost";
-import { fastTempo } from "~/core/session";
+import { fastTempo, whereOf } from "~/core/session";
 import { rungsToday } from "~/core/ladder";
 import { cleanProbability, curveThrough, estimate } from "~/core/record";
 import type { Candidate } from "~/core/session";
@@ -35,7 +35,7 @@ function costOf(passage: Passage, today: Day): { costMinutes: number; gain: numb
   const block = blockOf(passage, today);
   if (!block) return undefined;
   const { ladder } = block;
-  const rungs = rungsToday(ladder, block, block.comfortable ?? undefined);
+  const rungs = rungsToday(ladder, whereOf(block), block.comfortable ?? undefined);
   const tolls = tollsOf({ block, rungs, cleanAt: cleanAtOf(passage, ladder.target) });
   const { minutes, rungs: costs } = exactCost(tolls, ladder);
   let left = SHORT_MINUTES;

@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import type { Gate } from "~/core/gate";
-import { nearestPlayable } from "~/core/units";
+import { nearestPlayable, TEMPO_LIMITS } from "~/core/units";
 import { numberBetween, wholeBetween, wholeBpmStep } from "../number-schema";
 import { eachTempo, type School } from "../school";
 
@@ -25,6 +25,18 @@ export const comfortSpan: School<v.InferOutput<typeof numbers>> = {
     { kind: "number", key: "hold", unit: "seconds", initial: 60, min: 15, max: 600, by: 15 },
   ],
   tempo: "centres",
+  impossible({ step, steps }, { start }) {
+    const [lowest, highest] = [start - step * steps, start + step * steps];
+    const told = (tempo: number, edge: string) => ({
+      field: "start",
+      sentence: `${steps} steps of ${step} bpm from ${start} lead to ${tempo} bpm; ${edge}.`,
+    });
+    if (lowest < TEMPO_LIMITS.lowest) return told(lowest, `${TEMPO_LIMITS.lowest} is the slowest`);
+    if (highest > TEMPO_LIMITS.highest) {
+      return told(highest, `${TEMPO_LIMITS.highest} is the fastest`);
+    }
+    return undefined;
+  },
   *steps({ step, steps, hold }, { start }) {
     const gate: Gate = [{ kind: "minutes", minutes: hold / 60, percent: 0 }];
     const away = Array.from({ length: steps }, (_, i) => i + 1);

@@ -1,8 +1,8 @@
 import * as v from "valibot";
-import type { Bpm } from "~/core/units";
+import { TEMPO_LIMITS, type Bpm } from "~/core/units";
 import { wholeBetween } from "../number-schema";
 import { bpmScale, markScale } from "../scale";
-import { eachTempo, type Path, type School } from "../school";
+import { eachTempo, type Path, type Refusal, type School } from "../school";
 
 const numbers = v.pipe(
   v.object({
@@ -32,18 +32,35 @@ function* tempi({ by, unit, up, down }: v.InferOutput<typeof numbers>, path: Pat
   const { start, target } = path;
   if (start === target) return yield target;
   const scale = by === "marks" ? markScale(path) : bpmScale(unit);
+  // Never below the start; the first rules knew no such floor.
+  const backFrom = (from: Bpm): Bpm => {
+    const lower = scale.from(from, -down);
+    return path.rules !== 1 && lower < start ? start : lower;
+  };
   let at = start;
   yield at;
   for (let next = scale.from(at, up); next < target; next = scale.from(at, up)) {
     yield next;
-    at = scale.from(next, -down);
+    at = backFrom(next);
     yield at;
   }
   yield target;
-  const back = scale.from(target, -down);
+  const back = backFrom(target);
   yield back;
   yield scale.from(back, up);
   yield target;
+}
+
+/** Why there is no room to go beyond the target, if there is none. */
+function noRoom(
+  { by, unit, up, down }: v.InferOutput<typeof numbers>,
+  { start, target }: Path,
+): Refusal | undefined {
+  if (start === target) return undefined;
+  const beyond = by === "marks" ? target + 8 * (up - down) : target + unit * (up - down);
+  if (beyond <= TEMPO_LIMITS.highest) return undefined;
+  const sentence = `At ${target} bpm there is no room to overshoot: ${TEMPO_LIMITS.highest} is the fastest.`;
+  return { field: "target", sentence };
 }
 
 /** Forward and back (craft, 5.5): the step down is where control is won. */
@@ -56,5 +73,6 @@ export const forwardBack: School<v.InferOutput<typeof numbers>> = {
     { kind: "number", key: "unit", unit: "bpm", initial: 5, min: 1, max: 50 },
   ],
   tempo: "rises",
+  impossible: noRoom,
   steps: (chosen, path) => eachTempo(tempi(chosen, path)),
 };

@@ -1,8 +1,8 @@
 import * as v from "valibot";
-import type { ClickProgramme } from "~/core/click";
+import type { ClickPattern, ClickProgramme } from "~/core/click";
 import { items, listSchema, oneOf, presets } from "../list-schema";
 import { ownGate } from "../own-gate";
-import type { School } from "../school";
+import type { Path, School } from "../school";
 
 const always = { kind: "never" } as const;
 
@@ -22,6 +22,50 @@ const WITHDRAWALS = {
 } as const satisfies Record<string, Pick<ClickProgramme, "pattern" | "silence">>;
 type Withdrawal = keyof typeof WITHDRAWALS;
 const WITHDRAWAL_NAMES = Object.keys(WITHDRAWALS) as [Withdrawal, ...Withdrawal[]];
+
+const MOST_COMPARED_BARS = 8;
+
+/** Where a click sounds over the first bars, in beats: what sounds the same reads the same. */
+function heard(pattern: ClickPattern, bars: Path["bars"]): string {
+  const at: string[] = [];
+  let beat = 0;
+  bars.slice(0, MOST_COMPARED_BARS).forEach(({ metre }, bar) => {
+    for (let n = 0; n < metre.beats; n++, beat++) {
+      const here = (offset: number) => at.push(`${bar}:${n + offset}`);
+      if (pattern.kind === "beats") {
+        for (let i = 0; i < pattern.subdivision; i++) here(i / pattern.subdivision);
+      }
+      if (pattern.kind === "off-beats") here(0.5);
+      if (pattern.kind === "every-beats" && beat % pattern.beats === 0) here(0);
+      if (pattern.kind === "every-bars" && n === 0 && bar % pattern.bars === 0) here(0);
+    }
+  });
+  return at.join();
+}
+
+interface Line extends Pick<ClickProgramme, "pattern" | "silence"> {
+  readonly name: string;
+  readonly clean: number;
+}
+
+/**
+ * The lines as they sound on this path: a divided click is divided as the ladder's own is, and what
+ * sounds the same as a line before it in this metre is left out.
+ */
+function linesOn(clicks: readonly { name: Withdrawal; clean: number }[], path: Path): Line[] {
+  const set = path.click?.pattern;
+  const divided = set?.kind === "beats" && set.subdivision > 1 ? set : undefined;
+  const known = new Set<string>();
+  return clicks.flatMap(({ name, clean }): Line[] => {
+    const { pattern: usual, silence } = WITHDRAWALS[name];
+    const pattern = name === "subdivided" && divided ? divided : usual;
+    const key = `${heard(pattern, path.bars)} ${silence.kind}`;
+    if (known.has(key)) return [];
+    known.add(key);
+    const told = pattern === divided ? `divided-${divided.subdivision}` : name;
+    return [{ name: told, clean, pattern, silence }];
+  });
+}
 
 const numbers = v.object({
   clicks: listSchema("List at least one click to play with.", oneOf(WITHDRAWAL_NAMES)),
@@ -54,11 +98,12 @@ export const withdraw: School<v.InferOutput<typeof numbers>> = {
     },
   ],
   tempo: "stays",
-  *steps({ clicks }, { target }) {
-    for (const [stage, { name, clean }] of clicks.entries()) {
-      const { pattern, silence } = WITHDRAWALS[name];
+  *steps({ clicks }, path) {
+    const asWritten = clicks.map((line) => ({ ...line, ...WITHDRAWALS[line.name] }));
+    const lines: readonly Line[] = path.rules === 1 ? asWritten : linesOn(clicks, path);
+    for (const [stage, { name, clean, pattern, silence }] of lines.entries()) {
       yield {
-        tempo: target,
+        tempo: path.target,
         stage,
         task: { kind: "click", name, full: true },
         click: { pattern, silence },
