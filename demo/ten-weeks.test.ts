@@ -11,10 +11,12 @@ import { allStudios } from "~/db/queries";
 const RECORDED = new URL("./recorded/ten-weeks.json.gz", import.meta.url);
 const NOT_COUNTED = ["studio", "person", "piece", "passage", "session", "session_event"] as const;
 /** What the later rules count otherwise, on purpose. */
-const NAMED = { session_block: [], rep: [], session_outcome: [], passage_day: [] } as Record<
-  string,
-  readonly string[]
->;
+const NAMED = {
+  session_block: ["plays", "clean", "reached_tempo"],
+  rep: ["share"],
+  session_outcome: [],
+  passage_day: [],
+} as Record<string, readonly string[]>;
 
 const tableSchema = v.object({
   columns: v.array(v.string()),
@@ -60,12 +62,21 @@ for (const table of Object.keys(NAMED)) {
     const { columns } = recorded[table]!;
     const kept = columns.filter((column) => !NAMED[table]!.includes(column));
     const pick = (row: Record<string, unknown>) => kept.map((column) => row[column]);
+    // A verdict on a cycle is estimated as what it is since.
+    const cycles = await db.many(
+      v.object({ id: v.unknown() }),
+      "select distinct passage_id as id from rep where cycle_base is not null",
+    );
+    const inCycles = new Set(cycles.map(({ id }) => id));
     const found = await db.many(
       v.object({ row: v.record(v.string(), v.unknown()) }),
       `select to_jsonb(counted) as row from ${table} counted`,
     );
     const lines = (rows: readonly Record<string, unknown>[]) =>
-      rows.map((row) => JSON.stringify(pick(row))).sort();
+      rows
+        .filter((row) => table !== "passage_day" || !inCycles.has(row.passage_id))
+        .map((row) => JSON.stringify(pick(row)))
+        .sort();
     expect(lines(found.map(({ row }) => row))).toEqual(lines(asObjects(recorded[table]!)));
   });
 }

@@ -188,7 +188,9 @@ export const desk = {
   },
   afterwards: {
     moved: "What moved",
-    reached: (from: number, to: number) => (to > from ? `${from} → ${to} bpm` : `${to} bpm held`),
+    /** `next`: where it went on. */
+    reached: (passed: number, next: number) =>
+      next > passed ? `${passed} bpm passed` : `${passed} bpm held`,
     noGate: (at: number) => `worked at ${at} bpm`,
     note: "One line for the log",
     noteSubmit: "Write it down",

@@ -129,7 +129,12 @@ export const stand = {
       title: (times: number) => `${times} flawed at this tempo. Another way?`,
       lower: (tempo: number | undefined) =>
         tempo === undefined ? "A rung lower ←" : `Lower: ${tempo} bpm ←`,
-      smaller: (bars: string) => `Smaller: ${bars}`,
+      smaller: (bars: string, enough: boolean) =>
+        enough ? `Smaller: ${bars}` : `Smaller: ${bars}, where most of it fell so far`,
+      tense: "Tension, twice on this rung.",
+      tenseCare:
+        "A cramp or a grip means too fast: one rung lower, or a rest. Pain, numbness or tingling: stop.",
+      hurts: "It hurts: stop",
       rest: "Rest a minute",
       leave: "Leave it for today",
       same: "Go on as it is →",

@@ -16,6 +16,14 @@ export interface RecordedRep {
   readonly daysAgo: number;
   /** How much of the passage was played; default 1. A part of it is easier. */
   readonly share?: number;
+  /** Slow plays at a base tempo and fast ones at `tempo`, clean only when all of them were. */
+  readonly cycle?: Cycle | undefined;
+}
+
+interface Cycle {
+  readonly base: number;
+  readonly slow: number;
+  readonly fast: number;
 }
 
 /** A value with the span that holds it with probability 0.8. */
@@ -52,16 +60,17 @@ const HIGHEST = Math.log(TEMPO_LIMITS.highest);
 interface Tally {
   tempo: number;
   share: number;
+  cycle: Cycle | undefined;
   clean: number;
   flawed: number;
 }
 
 function tallied(reps: readonly RecordedRep[]): Tally[] {
   const byKind = new Map<string, Tally>();
-  for (const { tempo, verdict, daysAgo, share = 1 } of reps) {
+  for (const { tempo, verdict, daysAgo, share = 1, cycle } of reps) {
     const weight = 0.5 ** (Math.max(0, daysAgo) / HALF_LIFE_DAYS);
-    const kind = `${tempo} ${share}`;
-    const tally = byKind.get(kind) ?? { tempo, share, clean: 0, flawed: 0 };
+    const kind = `${tempo} ${share} ${cycle?.base} ${cycle?.slow} ${cycle?.fast}`;
+    const tally = byKind.get(kind) ?? { tempo, share, cycle, clean: 0, flawed: 0 };
     tally[verdict] += weight;
     byKind.set(kind, tally);
   }
@@ -78,11 +87,19 @@ function logPrior({ centre, width }: CleanCurve, target: number): number {
   );
 }
 
-/** Flaws are taken to fall evenly over the bars: a share s of them is clean with P(whole)^s. */
+/**
+ * P(clean) of one verdict. Flaws are taken to fall evenly over the bars: a share s of them is clean
+ * with P(whole)^s; a cycle when all its plays are.
+ */
+function cleanChance(curve: CleanCurve, { tempo, share, cycle }: Tally): number {
+  const at = (bpm: number, plays: number) => cleanProbability(curve, bpm) ** (share * plays);
+  return cycle ? at(cycle.base, cycle.slow) * at(tempo, cycle.fast) : at(tempo, 1);
+}
+
 const logLikelihood = (curve: CleanCurve, tallies: readonly Tally[]): number =>
-  tallies.reduce((sum, { tempo, share, clean, flawed }) => {
-    const p = Math.max(1e-9, cleanProbability(curve, tempo) ** share);
-    return sum + clean * Math.log(p) + flawed * Math.log(Math.max(LAPSE, 1 - p));
+  tallies.reduce((sum, tally) => {
+    const p = Math.max(1e-9, cleanChance(curve, tally));
+    return sum + tally.clean * Math.log(p) + tally.flawed * Math.log(Math.max(LAPSE, 1 - p));
   }, 0);
 
 interface Weighted {

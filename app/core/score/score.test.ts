@@ -74,8 +74,15 @@ describe("a passage from outside", () => {
 
 test("a passage's state follows its record: raw, forming, safe", () => {
   const target = bpm(100);
+  const state = (change: object) => {
+    const nothing = { comfortable: 60, ceiling: 80, plays: 20, passedTempi: 4, daysAtTarget: 0 };
+    return suggestedState({ ...nothing, ...change }, target);
+  };
   expect(suggestedState(undefined, target)).toBe("raw");
-  expect(suggestedState({ comfortable: 60, ceiling: 80 }, target)).toBe("raw");
-  expect(suggestedState({ comfortable: 78, ceiling: 95 }, target)).toBe("forming");
-  expect(suggestedState({ comfortable: 101, ceiling: 120 }, target)).toBe("safe");
+  expect(state({})).toBe("raw");
+  expect(state({ comfortable: 78, ceiling: 95 })).toBe("forming");
+  expect(state({ ceiling: 95, plays: 1, passedTempi: 1 })).toBe("raw");
+  expect(state({ ceiling: 95, plays: 3, passedTempi: 2 })).toBe("forming");
+  expect(state({ comfortable: 101, ceiling: 120, daysAtTarget: 1 })).toBe("forming");
+  expect(state({ comfortable: 101, ceiling: 120, daysAtTarget: 2 })).toBe("safe");
 });

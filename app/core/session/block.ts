@@ -14,7 +14,7 @@ import { inContext, narrowedTo, needsContext, segmentOf } from "./extent";
 import { whereOf, type Block } from "./plan";
 import { rungNow, type BlockState, type Extent } from "./state";
 
-const freshCount = { counted: [], easy: false, flawedOnRung: 0 } as const;
+const freshCount = { counted: [], easy: false, flawedOnRung: 0, tense: 0 } as const;
 
 /** A block before anything was played. */
 export function openBlock(plan: Block, rules: Rules): BlockState {

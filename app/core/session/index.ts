@@ -25,6 +25,7 @@ export {
   currentBlock,
   nextTempo,
   offersAnotherWay,
+  offersForTension,
   rungNow,
   type BlockState,
   type Play,

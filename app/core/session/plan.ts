@@ -34,6 +34,8 @@ const blockSchema = v.object({
   around: v.optional(v.object({ before: bars, after: bars }), { before: [], after: [] }),
   beatUnit: v.picklist(BEAT_UNIT_NAMES),
   ladder: ladderSchema,
+  /** How much of the passage the ladder is for; below 1 where it names a part of its bars. */
+  shareOfPassage: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(1)), 1),
   /** Today's start, by the ladder's start rule. */
   start: v.pipe(
     v.number(),

@@ -12,7 +12,7 @@ import {
   redrawn,
   skipping,
 } from "./block";
-import type { Payload, SessionEvent } from "./events";
+import type { Flaw, Payload, SessionEvent } from "./events";
 import { shareOf } from "./extent";
 import { fastTempo } from "./loop";
 import { isLastPart, partsOf, taskNow } from "./parts";
@@ -84,7 +84,13 @@ function played(state: StandState, event: SessionEvent & { kind: "played" }): St
     blockIndex: state.blockIndex,
     rung: block.rung,
     top: endingWell ? payload.tempo : fastTempo(rung, payload.tempo),
-    share: block.extent === "rung" ? rung.share : shareOf(plan, block.segment),
+    cycle:
+      rung.cycle && !endingWell
+        ? { base: payload.tempo, slow: rung.cycle.slow, fast: rung.cycle.fast }
+        : undefined,
+    share:
+      (block.extent === "rung" && !endingWell ? rung.share : shareOf(plan, block.segment)) *
+      plan.shareOfPassage,
     layer: rung.task && !rung.task.full ? rung.task.name : undefined,
     endingWell,
     ...payload,
@@ -119,7 +125,7 @@ function anotherWay(state: StandState): StandState {
       return where ? withBlock(state, narrowing(plan, block, where)) : state;
     }
     case "rest": {
-      const rested = withBlock(state, { ...block, flawedOnRung: 0 });
+      const rested = withBlock(state, { ...block, flawedOnRung: 0, tense: 0 });
       return { ...rested, resting: { since: state.lastAt!, seconds } };
     }
     case "leave":
@@ -159,10 +165,24 @@ function judged(state: StandState, { play: id, verdict }: Payload<"judged">): St
 function detailed(state: StandState, { play: id, bar, what }: Payload<"detailed">): StandState {
   const add = { ...(bar === undefined ? {} : { bar }), ...(what === undefined ? {} : { what }) };
   const plays = state.plays.map((play) => (play.id === id ? { ...play, ...add } : play));
-  const told = { ...state, plays };
+  const told = notingTension({ ...state, plays }, id, what);
   // To cut around the flawed bars, one has to know them: now they may be known.
   const waits = currentBlock(state).plan.ladder.afterFlawed.then === "cut";
   return waits ? anotherWay(told) : told;
+}
+
+/** Tension at a play of the present rung is counted once. */
+function notingTension(state: StandState, id: string, what: Flaw | undefined): StandState {
+  const { state: block } = currentBlock(state);
+  const play = state.plays.find((each) => each.id === id);
+  if (what !== "tension" || play?.rung !== block.rung || play.blockIndex !== state.blockIndex) {
+    return state;
+  }
+  const tense = state.plays.filter(
+    (each) =>
+      each.blockIndex === state.blockIndex && each.rung === block.rung && each.what === "tension",
+  ).length;
+  return withBlock(state, { ...block, tense: Math.min(tense, block.tense + 1) });
 }
 
 function eased(state: StandState): StandState {
@@ -207,10 +227,10 @@ function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }
     case "narrowed":
       return withBlock(state, narrowing(plan, block, event.payload));
     case "offer-declined":
-      return withBlock(state, { ...block, flawedOnRung: 0 });
+      return withBlock(state, { ...block, flawedOnRung: 0, tense: 0 });
     case "rest-began": {
       const resting = { since: event.at, seconds: event.payload.seconds };
-      return { ...withBlock(state, { ...block, flawedOnRung: 0 }), resting };
+      return { ...withBlock(state, { ...block, flawedOnRung: 0, tense: 0 }), resting };
     }
     case "rest-ended":
       return without(state, "resting");

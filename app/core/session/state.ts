@@ -1,5 +1,5 @@
 import type { JudgedPlay, Verdict } from "~/core/gate";
-import type { Rules, Rung, Segment } from "~/core/ladder";
+import { whereItFailed, type FailedBars, type Rules, type Rung, type Segment } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
 import type { Ending, Flaw, Rated, Rating } from "./events";
 import type { Feeling } from "./fitted";
@@ -15,6 +15,8 @@ export interface Play {
   readonly tempo: Bpm;
   /** The fastest tempo in it: that of the fast plays of a cycle, else the tempo. */
   readonly top: Bpm;
+  /** A cycle is one verdict of so many slow plays at its base tempo and fast ones at its top. */
+  readonly cycle: { readonly base: Bpm; readonly slow: number; readonly fast: number } | undefined;
   /** How much of the passage was played; above 1 in context. */
   readonly share: number;
   /** What was done instead of the whole task, if anything. */
@@ -52,6 +54,8 @@ export interface BlockState {
   /** The player has said that it feels easy. */
   readonly easy: boolean;
   readonly flawedOnRung: number;
+  /** Plays of this rung at which tension was noted. */
+  readonly tense: number;
   /** Rungs whose gate has passed, in order, with the tempo at which it did. */
   readonly passed: readonly { readonly rung: number; readonly tempo: Bpm }[];
   /** The gate of the last rung has passed. */
@@ -101,31 +105,51 @@ export const nextTempo = (state: StandState): Bpm =>
 /** Whether so many plays were flawed on this rung that another way should be offered. */
 export function offersAnotherWay(state: StandState): boolean {
   const { plan, state: block } = currentBlock(state);
-  const busy = state.ended ?? state.resting ?? state.endingWell;
-  return busy === undefined && !block.left && block.flawedOnRung >= plan.ladder.afterFlawed.plays;
+  const enough = block.flawedOnRung >= plan.ladder.afterFlawed.plays || tooTense(block);
+  return canBeOffered(state) && enough;
 }
 
-/**
- * The bars within which most flaws of the present rung fell: the shortest range that covers them,
- * widened to two bars so that the join is practised too. Undefined while nobody said where.
- */
-export function barsWhereItFailed(
-  state: StandState,
-): { readonly fromBar: number; readonly toBar: number } | undefined {
+const TENSE_TIMES = 2;
+
+const tooTense = ({ rules, tense }: BlockState): boolean => rules !== 1 && tense >= TENSE_TIMES;
+
+const canBeOffered = (state: StandState): boolean =>
+  (state.ended ?? state.resting ?? state.endingWell) === undefined &&
+  !currentBlock(state).state.left;
+
+/** Whether tension was noted so often on this rung that it should go slower, or rest. */
+export const offersForTension = (state: StandState): boolean =>
+  canBeOffered(state) && tooTense(currentBlock(state).state);
+
+/** Flaws of the present rung at its present tempo that were told with their bar. */
+function flawsHere(state: StandState): number[] {
   const { state: block } = currentBlock(state);
-  const { segment } = block;
-  const here = state.plays.filter(
-    (play) =>
+  return state.plays.flatMap((play) => {
+    const here =
       play.blockIndex === state.blockIndex &&
       play.rung === block.rung &&
       play.tempo === block.tempo &&
-      play.verdict === "flawed" &&
-      play.bar !== undefined,
-  );
-  if (here.length === 0) return undefined;
-  const flawed = here.map((play) => play.bar!);
+      play.verdict === "flawed";
+    return here && play.bar !== undefined ? [play.bar] : [];
+  });
+}
+
+/** Under the first rules: all flawed bars, widened to two. */
+function firstRulesBars(flawed: readonly number[], segment: Segment): FailedBars | undefined {
+  if (flawed.length === 0) return undefined;
   const fromBar = Math.max(segment.fromBar, Math.min(...flawed));
   const toBar = Math.min(segment.toBar, Math.max(Math.max(...flawed), fromBar + 1));
   const allOfIt = fromBar === segment.fromBar && toBar === segment.toBar;
-  return allOfIt || toBar < fromBar ? undefined : { fromBar, toBar };
+  return allOfIt || toBar < fromBar ? undefined : { fromBar, toBar, enough: true };
+}
+
+/** Where most flaws of the present rung fell. Undefined while nobody said where. */
+export function barsWhereItFailed(state: StandState): FailedBars | undefined {
+  const { state: block } = currentBlock(state);
+  const flawed = flawsHere(state);
+  if (block.rules === 1) return firstRulesBars(flawed, block.segment);
+  return whereItFailed(
+    flawed.map((bar) => ({ bar, flawed: 1 })),
+    block.segment,
+  );
 }

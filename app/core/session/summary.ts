@@ -21,7 +21,7 @@ export interface BlockSummary {
   readonly place: Place;
   readonly way: string;
   /** What was passed, with at least one clean play; each material and tempo once. */
-  readonly passed: readonly Pick<PassedRung, "material" | "tempo">[];
+  readonly passed: readonly PassedRung[];
 }
 
 /** The fastest tempo at which the whole, as it should be, was passed. */
@@ -30,18 +30,26 @@ function fastest(passed: readonly PassedRung[]): number | undefined {
   return tempi.length ? Math.max(...tempi) : undefined;
 }
 
-/** Each material and tempo once. */
-function distinct(passed: readonly PassedRung[]): BlockSummary["passed"] {
-  const named = passed.map(({ material, tempo }) => [`${material} ${tempo}`, { material, tempo }]);
-  return [...new Map(named as [string, BlockSummary["passed"][number]][]).values()];
+/** Each material and tempo once; whole where it ever was. */
+function distinct(passed: readonly PassedRung[]): PassedRung[] {
+  const known = new Map<string, PassedRung>();
+  for (const rung of passed) {
+    const key = `${rung.material} ${rung.tempo}`;
+    const before = known.get(key);
+    const top = Math.max(rung.top, before?.top ?? 0);
+    known.set(key, { ...rung, top, whole: rung.whole || (before?.whole ?? false) });
+  }
+  return [...known.values()];
 }
 
 /** A line per block that was begun. */
 export function summarise(state: StandState): BlockSummary[] {
   return state.plan.blocks.flatMap((plan, index) => {
     const block = state.blocks[index]!;
-    const judged = state.plays.filter((play) => play.blockIndex === index && play.verdict);
-    if (judged.length === 0 && block.activeSeconds === 0) return [];
+    const all = state.plays.filter((play) => play.blockIndex === index && play.verdict);
+    if (all.length === 0 && block.activeSeconds === 0) return [];
+    // The slow play at the end is not among what was tried.
+    const judged = all.filter(({ endingWell }) => !endingWell);
     const passed = passedRungs(state, index);
     return [
       {

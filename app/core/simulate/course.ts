@@ -66,6 +66,7 @@ function dayPlan({ ladder, bars }: Course, { reps, ended }: SoFar, day: number):
     place: ended?.toppedOut ? { phase: 0, stage: 0 } : place,
     again: ended !== undefined,
     passedTempi: [],
+    shareOfPassage: 1,
     comfortable: known.comfortable.value,
     ceiling: reps.length > 0 ? known.ceiling.value : null,
   };
@@ -91,8 +92,8 @@ export function practiseUntilStable(course: Course): CourseResult {
     const sitting = { plan, learners: [learner], startsAt, minutes: [ladder.minutes], random };
     const state = replay(plan, simulateSitting(sitting));
     const [ended] = summarise(state);
-    const played = state.plays.flatMap(({ verdict, layer, top, share }) =>
-      verdict && layer === undefined ? [{ tempo: top, verdict, share, day }] : [],
+    const played = state.plays.flatMap(({ verdict, layer, top, cycle, share }) =>
+      verdict && layer === undefined ? [{ tempo: top, verdict, cycle, share, day }] : [],
     );
     so = { reps: [...so.reps, ...played], ended };
     plays += ended?.plays ?? 0;

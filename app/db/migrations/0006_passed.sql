@@ -5,6 +5,9 @@ create table passed_tempo (
   position integer not null,
   material text not null,
   tempo numeric not null,
+  -- The fastest tempo in it, and whether it was the whole as it should be in the end.
+  top numeric not null,
+  whole boolean not null,
   studio_id uuid not null,
   passage_id uuid not null references passage (id),
   day date not null,
@@ -15,3 +18,10 @@ create index passed_tempo_of_passage on passed_tempo (passage_id, material, temp
 -- By which version of the counting a studio's projections were made; an older one is counted anew
 -- when the server starts.
 alter table studio add column counted_by integer not null default 0;
+
+-- A cycle of slow and fast plays is one verdict: its base tempo and how many plays of each it was.
+alter table rep
+  add column cycle_base numeric,
+  add column cycle_slow integer,
+  add column cycle_fast integer,
+  add check ((cycle_base is null) = (cycle_slow is null) and (cycle_base is null) = (cycle_fast is null));

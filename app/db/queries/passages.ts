@@ -10,7 +10,8 @@ const PASSAGE = `
          passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
          estimate.reached_tempo,
-         estimate.comfortable, estimate.ceiling, latest.day as last_day, known.passed
+         estimate.comfortable, estimate.ceiling, latest.day as last_day, known.passed,
+         coalesce(played.plays, 0) as plays
   from passage
   join piece on piece.id = passage.piece_id
   left join lateral (
@@ -27,9 +28,17 @@ const PASSAGE = `
     where passage_id = passage.id order by day desc limit 1
   ) estimate on true
   left join lateral (
-    select jsonb_agg(distinct jsonb_build_object('material', material, 'tempo', tempo)) as passed
-    from passed_tempo where passage_id = passage.id
-  ) known on true`;
+    select jsonb_agg(jsonb_build_object(
+      'material', material, 'tempo', tempo, 'top', top, 'whole', whole, 'days', days
+    )) as passed
+    from (
+      select material, tempo, top, whole, count(distinct day) as days from passed_tempo
+      where passage_id = passage.id group by material, tempo, top, whole
+    ) each_passed
+  ) known on true
+  left join lateral (
+    select sum(plays)::integer as plays from session_block where passage_id = passage.id
+  ) played on true`;
 
 export const passageById = (db: Queries, studioId: string, passageId: string) =>
   db.one(passageRow, `${PASSAGE} where passage.studio_id = $1 and passage.id = $2`, [

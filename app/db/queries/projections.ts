@@ -64,21 +64,23 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
     [it.sessionId, it.studioId, it.personId, it.day, JSON.stringify(it.blocks)],
   );
   await db.execute(
-    `insert into passed_tempo (session_id, position, material, tempo, studio_id, passage_id, day)
-     select $1, block.ordinality, passed.material, passed.tempo, $2, "passageId", $3
+    `insert into passed_tempo (session_id, position, material, tempo, top, whole, studio_id,
+       passage_id, day)
+     select $1, block.ordinality, material, tempo, top, whole, $2, "passageId", $3
      from rows from (jsonb_to_recordset($4::jsonb) as ("passageId" uuid, passed jsonb))
        with ordinality as block,
-       jsonb_to_recordset(block.passed) as passed (material text, tempo numeric)`,
+       jsonb_to_recordset(block.passed) as passed (material text, tempo numeric, top numeric, whole boolean)`,
     [it.sessionId, it.studioId, it.day, JSON.stringify(it.blocks)],
   );
   await db.execute(
     `insert into rep (id, session_id, studio_id, passage_id, day, at, tempo, verdict,
-       from_bar, to_bar, flaw_bar, flaw_what, share, layer)
+       from_bar, to_bar, flaw_bar, flaw_what, share, layer, cycle_base, cycle_slow, cycle_fast)
      select id, $1, $2, "passageId", $3, to_timestamp(at / 1000.0), top, verdict,
-       "fromBar", "toBar", bar, what, round(share, 4), layer
+       "fromBar", "toBar", bar, what, round(share, 4), layer,
+       (cycle ->> 'base')::numeric, (cycle ->> 'slow')::integer, (cycle ->> 'fast')::integer
      from jsonb_to_recordset($4::jsonb) as rep (id uuid, "passageId" uuid, at numeric,
        top numeric, verdict text, "fromBar" integer, "toBar" integer, bar integer, what text,
-       share numeric, layer text)`,
+       share numeric, layer text, cycle jsonb)`,
     [it.sessionId, it.studioId, it.day, JSON.stringify(it.reps)],
   );
 }

@@ -24,11 +24,19 @@ export const repsOfPassage = (
       verdict: verdictRow,
       day: dayRow,
       share: v.number(),
+      cycle: v.pipe(
+        v.nullable(v.object({ base: v.number(), slow: v.number(), fast: v.number() })),
+        v.transform((cycle) => cycle ?? undefined),
+      ),
       count: v.number(),
     }),
-    `select tempo, verdict, day, share, count(*) as count from rep
+    `select tempo, verdict, day, share, count(*) as count,
+       case when cycle_base is not null then jsonb_build_object(
+         'base', cycle_base, 'slow', cycle_slow, 'fast', cycle_fast) end as cycle
+     from rep
      where studio_id = $1 and passage_id = $2 and day between $3 and $4 and layer is null
-     group by tempo, verdict, day, share order by day, tempo, verdict, share`,
+     group by tempo, verdict, day, share, cycle_base, cycle_slow, cycle_fast
+     order by day, tempo, verdict, share, cycle_base`,
     [studioId, passageId, from, to],
   );
 

@@ -76,7 +76,18 @@ export const passageRow = v.pipe(
     comfortable: v.nullable(v.number()),
     ceiling: v.nullable(v.number()),
     last_day: v.nullable(dayRow),
-    passed: v.nullable(v.array(v.object({ material: v.string(), tempo: tempoRow }))),
+    passed: v.nullable(
+      v.array(
+        v.object({
+          material: v.string(),
+          tempo: tempoRow,
+          top: tempoRow,
+          whole: v.boolean(),
+          days: v.number(),
+        }),
+      ),
+    ),
+    plays: v.number(),
   }),
   v.transform((row) => ({
     id: row.id,
@@ -104,8 +115,10 @@ export const passageRow = v.pipe(
     comfortable: row.comfortable,
     ceiling: row.ceiling,
     lastDay: row.last_day,
-    /** What was ever passed, with at least one clean play: material and tempo. */
+    /** What was ever passed, with at least one clean play: material, tempo, on how many days. */
     passed: row.passed ?? [],
+    /** Judged plays in all. */
+    plays: row.plays,
   })),
 );
 export type Passage = v.InferOutput<typeof passageRow>;

@@ -1,5 +1,5 @@
 import Button from "@mui/material/Button";
-import { barsWhereItFailed, currentBlock } from "~/core/session";
+import { barsWhereItFailed, currentBlock, offersForTension } from "~/core/session";
 import { rungBefore } from "~/core/ladder";
 import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
@@ -18,12 +18,15 @@ export function AnotherWay({ view, runner, restSeconds }: AnotherWayProps) {
   const { plan, state: block } = currentBlock(view.state);
   const below = rungBefore(block.rungs, block.rung, block.tempo, 1);
   const canLower = below !== undefined && below.index !== block.rung;
-  const narrow = barsWhereItFailed(view.state);
+  const tense = offersForTension(view.state);
+  // Cramp means too fast: then smaller is no answer.
+  const narrow = tense ? undefined : barsWhereItFailed(view.state);
   const slower = below !== undefined && below.tempo < block.tempo;
   const told = plan.ladder.hidden || !slower ? undefined : below.tempo;
   return (
     <section className={styles.choice} aria-live="polite">
-      <h2>{offer.title(block.flawedOnRung)}</h2>
+      <h2>{tense ? offer.tense : offer.title(block.flawedOnRung)}</h2>
+      {tense && <p>{offer.tenseCare}</p>}
       <div className={styles.buttons}>
         {canLower && (
           <Button variant="contained" onClick={() => void runner?.lower()}>
@@ -31,13 +34,21 @@ export function AnotherWay({ view, runner, restSeconds }: AnotherWayProps) {
           </Button>
         )}
         {narrow && (
-          <Button variant="contained" onClick={() => void runner?.narrow(narrow)}>
-            {offer.smaller(words.bars(narrow.fromBar, narrow.toBar))}
+          <Button
+            variant="contained"
+            onClick={() => void runner?.narrow({ fromBar: narrow.fromBar, toBar: narrow.toBar })}
+          >
+            {offer.smaller(words.bars(narrow.fromBar, narrow.toBar), narrow.enough)}
           </Button>
         )}
         <Button variant="outlined" onClick={() => void runner?.takeRest(restSeconds)}>
           {offer.rest}
         </Button>
+        {tense && (
+          <Button variant="outlined" color="error" onClick={() => void runner?.hurts()}>
+            {offer.hurts}
+          </Button>
+        )}
         <Button variant="outlined" onClick={() => void runner?.moveOn()}>
           {offer.leave}
         </Button>

@@ -137,7 +137,10 @@ export class StandRunner extends StandLoop {
   detail = (about: { bar?: number; what?: Flaw }) =>
     this.inOrder(async () => {
       const play = this.state.detailable;
-      if (play) await this.write("detailed", { play, ...about });
+      if (!play) return;
+      await this.write("detailed", { play, ...about });
+      // Noted tension may ask for another way: what was to follow waits for the answer.
+      if (this.transport === "breather" && !canPlayOn(this.state)) this.settle();
     });
 
   note = (text: string) => this.inOrder(() => this.write("noted", { text }));

@@ -1,5 +1,5 @@
 import { cleanTable, type CleanAt } from "~/core/cost";
-import type { Ladder } from "~/core/ladder";
+import { whereItFailed, type Ladder } from "~/core/ladder";
 import { estimate, type RecordedRep } from "~/core/record";
 import type { Played } from "~/core/session";
 import type { Bpm } from "~/core/units";
@@ -28,26 +28,6 @@ interface Known {
 }
 
 const RUNS = 10_000;
-const MOST_OF_THEM = 0.6;
-
-/** The shortest run of bars that holds most of the flaws; nothing when they are all over it. */
-export function barsOfMostFlaws(
-  flaws: Known["flaws"],
-  { fromBar, toBar }: Pick<Played, "fromBar" | "toBar">,
-): { fromBar: number; toBar: number } | null {
-  const all = flaws.reduce((sum, { flawed }) => sum + flawed, 0);
-  if (all === 0) return null;
-  for (let length = 2; length <= Math.ceil((toBar - fromBar + 1) / 2); length++) {
-    for (let from = fromBar; from + length - 1 <= toBar; from++) {
-      const to = from + length - 1;
-      const inside = flaws.filter(({ bar }) => bar >= from && bar <= to);
-      const sum = inside.reduce((total, { flawed }) => total + flawed, 0);
-      if (sum >= MOST_OF_THEM * all) return { fromBar: from, toBar: to };
-    }
-  }
-  return null;
-}
-
 /** Each tempo is reckoned once. */
 function remembered(cleanAt: CleanAt): CleanAt {
   const known = new Map<number, number>();
@@ -85,7 +65,7 @@ export function reckoningFrom({ reps, target, block, flaws }: Known): Reckoning 
       },
       clean: (table ??= cleanTable(known.cleanAt)),
       comfortable,
-      flawedBars: barsOfMostFlaws(flaws, block),
+      flawedBars: whereItFailed(flaws, block) ?? null,
       runs: RUNS,
       offers,
     }),

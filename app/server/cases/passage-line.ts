@@ -1,13 +1,24 @@
+import { spanOf, type Ladder } from "~/core/ladder";
 import { suggestedState, type PassageState } from "~/core/score";
-import type { Day } from "~/core/units";
+import { nearestPlayable, type Bpm, type Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
 import { wayInto } from "./way-into";
 
+/** The highest target of a ladder, its programme included. */
+const highestTarget = (ladder: Ladder): Bpm =>
+  nearestPlayable(Math.max(...ladder.phases.map((phase) => spanOf(ladder, phase).target)));
+
 /** What the teacher says of a passage, or else what its record suggests. */
 export function stateOf(passage: Passage): PassageState {
-  const { stateSet, comfortable, ceiling, ladder, piece } = passage;
-  const record = comfortable === null || ceiling === null ? undefined : { comfortable, ceiling };
-  return stateSet ?? suggestedState(record, ladder?.target ?? piece.markBpm);
+  const { stateSet, comfortable, ceiling, ladder, piece, plays } = passage;
+  if (stateSet) return stateSet;
+  const target = ladder ? highestTarget(ladder) : piece.markBpm;
+  if (comfortable === null || ceiling === null) return suggestedState(undefined, target);
+  const whole = passage.passed.filter((each) => each.whole);
+  const atTarget = whole.filter(({ top }) => top >= target).map(({ days }) => days);
+  const daysAtTarget = Math.max(0, ...atTarget);
+  const passedTempi = whole.length;
+  return suggestedState({ comfortable, ceiling, plays, passedTempi, daysAtTarget }, target);
 }
 
 /** A passage as lists and ribbons show it. */

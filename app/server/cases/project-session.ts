@@ -16,8 +16,8 @@ export async function estimateDays(
 ): Promise<void> {
   for (const { day, target } of await playedDays(db, studioId, passageId, from)) {
     const reps = await repsOfPassage(db, studioId, passageId, addDays(day, -RECORD_DAYS), day);
-    const recorded = reps.flatMap(({ tempo, verdict, share, day: played, count }) => {
-      const rep = { tempo, verdict, share, daysAgo: daysBetween(played, day) };
+    const recorded = reps.flatMap(({ tempo, verdict, share, cycle, day: played, count }) => {
+      const rep = { tempo, verdict, share, cycle, daysAgo: daysBetween(played, day) };
       return Array.from({ length: count }, () => rep);
     });
     await putPassageDay(db, studioId, passageId, day, estimate(recorded, target));

@@ -1,7 +1,8 @@
+import type { Bar } from "~/core/ladder";
 import { err, ok, type Result } from "~/core/result";
 import { barsOf } from "~/core/score";
 import { planOf, type Block, type Part, type SessionPlan } from "~/core/session";
-import type { Day } from "~/core/units";
+import { barLength, type Day } from "~/core/units";
 import {
   insertSession,
   passagesOfPerson,
@@ -26,6 +27,12 @@ function barsAround({ piece, ladder }: WithLadder, { fromBar, toBar }: PassagePa
   };
 }
 
+/** How much of a passage some of its bars are. */
+function shareOfPassage({ piece, ...range }: Passage, bars: readonly Bar[]): number {
+  const length = (of: readonly Bar[]) => of.reduce((sum, { metre }) => sum + barLength(metre), 0);
+  return Math.min(1, length(bars) / length(barsOf(piece.metres, range)));
+}
+
 /** A passage with its ladder as a block of today's session; undefined without a ladder. */
 export function blockOf(passage: Passage, today: Day): Block | undefined {
   const { ladder, piece } = passage;
@@ -40,6 +47,7 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
     focus: passage.focus,
     ...part,
     bars: [...bars],
+    shareOfPassage: shareOfPassage(passage, bars),
     around: barsAround(withLadder, part),
     beatUnit: piece.markUnit,
     ladder,
