@@ -61,7 +61,10 @@ for (const table of Object.keys(NAMED)) {
   test(`ten recorded weeks are counted as they were: ${table}`, async () => {
     const { columns } = recorded[table]!;
     const kept = columns.filter((column) => !NAMED[table]!.includes(column));
-    const pick = (row: Record<string, unknown>) => kept.map((column) => row[column]);
+    // A number may be reckoned in another order; nobody meets its seventh figure.
+    const rounded = (value: unknown) =>
+      typeof value === "number" ? Number(value.toPrecision(6)) : value;
+    const pick = (row: Record<string, unknown>) => kept.map((column) => rounded(row[column]));
     // A verdict on a cycle is estimated as what it is since.
     const cycles = await db.many(
       v.object({ id: v.unknown() }),

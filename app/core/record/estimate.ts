@@ -87,20 +87,40 @@ function logPrior({ centre, width }: CleanCurve, target: number): number {
   );
 }
 
-/**
- * P(clean) of one verdict. Flaws are taken to fall evenly over the bars: a share s of them is clean
- * with P(whole)^s; a cycle when all its plays are.
- */
-function cleanChance(curve: CleanCurve, { tempo, share, cycle }: Tally): number {
-  const at = (bpm: number, plays: number) => cleanProbability(curve, bpm) ** (share * plays);
-  return cycle ? at(cycle.base, cycle.slow) * at(tempo, cycle.fast) : at(tempo, 1);
+/** The curves of the grid, the same for everyone, and ln P(clean) of each at a tempo. */
+const GRID: readonly CleanCurve[] = WIDTHS.flatMap((width) =>
+  Array.from({ length: CENTRE_STEPS }, (_, i) => ({
+    centre: LOWEST + ((HIGHEST - LOWEST) * i) / (CENTRE_STEPS - 1),
+    width,
+  })),
+);
+const known = new Map<number, Float64Array>();
+
+/** ln P(clean) at a tempo for every curve of the grid; each tempo is reckoned once. */
+function logsAt(tempo: number): Float64Array {
+  const found = known.get(tempo);
+  if (found) return found;
+  const logs = Float64Array.from(GRID, (curve) => Math.log(cleanProbability(curve, tempo)));
+  known.set(tempo, logs);
+  return logs;
 }
 
-const logLikelihood = (curve: CleanCurve, tallies: readonly Tally[]): number =>
-  tallies.reduce((sum, tally) => {
-    const p = Math.max(1e-9, cleanChance(curve, tally));
-    return sum + tally.clean * Math.log(p) + tally.flawed * Math.log(Math.max(LAPSE, 1 - p));
-  }, 0);
+const LEAST_LOG = Math.log(1e-9);
+
+/**
+ * Adds the ln likelihood of one tally to every curve of the grid. Flaws are taken to fall evenly
+ * over the bars: a share s of them is clean with P(whole)^s; a cycle when all its plays are.
+ */
+function addTally(to: Float64Array, { tempo, share, cycle, clean, flawed }: Tally): void {
+  const top = logsAt(tempo);
+  const base = cycle && logsAt(cycle.base);
+  for (let i = 0; i < to.length; i++) {
+    const once = base ? base[i]! * cycle.slow + top[i]! * cycle.fast : top[i]!;
+    const log = Math.max(LEAST_LOG, once * share);
+    to[i]! += clean * log;
+    if (flawed > 0) to[i]! += flawed * Math.log(Math.max(LAPSE, 1 - Math.exp(log)));
+  }
+}
 
 interface Weighted {
   readonly curve: CleanCurve;
@@ -108,18 +128,12 @@ interface Weighted {
 }
 
 function posterior(tallies: readonly Tally[], target: number): Weighted[] {
-  const curves: { curve: CleanCurve; log: number }[] = [];
-  for (const width of WIDTHS) {
-    for (let i = 0; i < CENTRE_STEPS; i++) {
-      const centre = LOWEST + ((HIGHEST - LOWEST) * i) / (CENTRE_STEPS - 1);
-      const curve = { centre, width };
-      curves.push({ curve, log: logPrior(curve, target) + logLikelihood(curve, tallies) });
-    }
-  }
-  const top = curves.reduce((max, { log }) => Math.max(max, log), -Infinity);
-  const weights = curves.map(({ curve, log }) => ({ curve, share: Math.exp(log - top) }));
-  const total = weights.reduce((sum, { share }) => sum + share, 0);
-  return weights.map(({ curve, share }) => ({ curve, share: share / total }));
+  const logs = Float64Array.from(GRID, (curve) => logPrior(curve, target));
+  for (const tally of tallies) addTally(logs, tally);
+  const top = logs.reduce((max, log) => Math.max(max, log), -Infinity);
+  const weights = logs.map((log) => Math.exp(log - top));
+  const total = weights.reduce((sum, weight) => sum + weight, 0);
+  return GRID.map((curve, i) => ({ curve, share: weights[i]! / total }));
 }
 
 const playable = (tempo: number) =>
