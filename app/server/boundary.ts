@@ -1,7 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { data } from "react-router";
 import * as v from "valibot";
-import { DatabaseError } from "~/db/client";
+import { DatabaseError, type DatabaseErrorKind } from "~/db/client";
 import type { FormRefused } from "./form";
 
 const uuid = v.pipe(v.string(), v.uuid());
@@ -21,6 +21,14 @@ export function idsOf<K extends string>(
   return Object.fromEntries(ids) as Record<K, string>;
 }
 
+/** Failures of the database that are the request's own. */
+const TOLD: Partial<Record<DatabaseErrorKind, { status: number; sentence: string }>> = {
+  "not-found": { status: 404, sentence: "This isn't in your room, or it was taken away." },
+  unique: { status: 409, sentence: "This is there already, somewhere else." },
+  "bad-value": { status: 422, sentence: "There is something in it that can't be kept." },
+  check: { status: 422, sentence: "There is a number in it that can't be." },
+};
+
 /**
  * Runs what a loader or action does. A row that isn't there (or is another studio's) is a 404;
  * an unknown error is logged with an id, and the page shows that id and nothing else.
@@ -30,8 +38,9 @@ export async function answering<T>(work: () => Promise<T>): Promise<T> {
     return await work();
   } catch (error) {
     if (error instanceof Response || isDataResponse(error)) throw error;
-    if (error instanceof DatabaseError && error.kind === "not-found") {
-      throw notFound("This isn't in your room, or it was taken away.");
+    if (error instanceof DatabaseError) {
+      const told = TOLD[error.kind];
+      if (told) throw data({ sentence: told.sentence }, { status: told.status });
     }
     const id = randomUUID().slice(0, 8);
     process.stderr.write(`${id} ${error instanceof Error ? error.stack : String(error)}\n`);

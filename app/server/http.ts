@@ -100,6 +100,8 @@ export function createHttp({
     const nonce = randomBytes(16).toString("base64");
     nonces.set(request, nonce);
     response.set("Content-Security-Policy", contentPolicy(nonce, development !== undefined));
+    // Whatever is not a file of the application is somebody's own: no cache on the way keeps it.
+    response.set("Cache-Control", "no-store");
     next();
   });
   app.use(

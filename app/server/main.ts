@@ -37,6 +37,15 @@ export interface Running {
 const listening = (server: Server): Promise<void> =>
   new Promise((resolve, reject) => server.once("listening", resolve).once("error", reject));
 
+const LAST_WORDS_MS = 500;
+
+/** Without its database a server only keeps people waiting: it says why, and ends. */
+function leave(why: string): void {
+  process.stderr.write(`${why} Fidus ends; start it again, what was acknowledged is there.\n`);
+  // Long enough for those who ask at this moment to be told.
+  setTimeout(() => process.exit(1), LAST_WORDS_MS);
+}
+
 /** The room's clock, in milliseconds since 1970. */
 const clockOf =
   ({ daysAhead, clock: { real, virtual, rate } }: Pick<Environment, "daysAhead" | "clock">) =>
@@ -46,7 +55,7 @@ const clockOf =
 /** Opens the data, fills the demo when asked to, and listens. */
 export async function start({ root, variables, development }: StartOptions): Promise<Running> {
   const { dataDir, host, port, demo, secret, https, ...time } = readEnvironment(root, variables);
-  const db = await openDatabase(root, dataDir);
+  const db = await openDatabase(root, dataDir, leave);
   const now = clockOf(time);
   const services: Services = { db, now, newId: randomUUID };
   try {

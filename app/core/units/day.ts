@@ -50,11 +50,13 @@ function wallClock(at: number, timeZone: string): number {
 
 /**
  * The moment at which clocks in a time zone show "hh:mm" on a day, in milliseconds since 1970. A
- * time that is skipped when the clocks go forward is taken as much later.
+ * time that is skipped when the clocks go forward is taken as much later: half past two becomes
+ * half past three.
  */
 export function momentOf(day: Day, time: string, timeZone: string): number {
   const wanted = Date.parse(`${day}T${time}:00Z`);
   const first = wanted - (wallClock(wanted, timeZone) - wanted);
-  const off = wallClock(first, timeZone) - wanted;
-  return Math.abs(off) < MS_PER_MINUTE ? first : first - off;
+  const second = first - (wallClock(first, timeZone) - wanted);
+  const shown = Math.abs(wallClock(second, timeZone) - wanted) < MS_PER_MINUTE;
+  return shown ? second : Math.max(first, second);
 }

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import {
+  momentOf,
   BEAT_UNIT_NAMES,
   beats,
   bpm,
@@ -77,4 +78,16 @@ describe("metronome marks", () => {
     expect(markFrom(bpm(61), 1)).toBe(63);
     expect(markFrom(bpm(61), -1)).toBe(60);
   });
+});
+
+test("a time that is skipped when the clocks go forward is as much later", () => {
+  const told = (day: string, time: string, timeZone: string) =>
+    new Date(momentOf(day, time, timeZone)).toLocaleTimeString("sv-SE", {
+      timeZone,
+      timeStyle: "short",
+    });
+  expect(told("2026-03-08", "02:30", "America/New_York")).toBe("03:30");
+  expect(told("2026-03-29", "01:30", "Europe/London")).toBe("02:30");
+  expect(told("2026-03-08", "03:30", "America/New_York")).toBe("03:30");
+  expect(told("2026-11-01", "01:30", "America/New_York")).toBe("01:30");
 });

@@ -1,11 +1,13 @@
 import { randomUUID } from "node:crypto";
-import { mkdtemp, rm } from "node:fs/promises";
+import { mkdir, mkdtemp, rm, stat, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "@jest/globals";
 import * as v from "valibot";
 import { memoryDatabase } from "~/db/test/memory";
 import { lockDirectory } from "./lock";
+import { forUsAlone } from "./private-files";
+import { openThreadEngine } from "./thread-engine";
 import { migrate, readMigrations } from "./migrate";
 import { openPglite } from "./pglite.mjs";
 import type { Database } from ".";
@@ -67,6 +69,38 @@ describe("the house around it", () => {
     await expect(migrate(engine, changed)).rejects.toThrow(first!.name);
     await engine.close();
   }, 60_000);
+
+  test("when its thread ends, whoever waits and whoever asks later is told at once", async () => {
+    const clientFolder = await mkdtemp(path.join(tmpdir(), "fidus-thread-"));
+    const thread = `import { parentPort } from "node:worker_threads";
+      parentPort.postMessage({ opened: true });
+      parentPort.once("message", () => process.exit(3));`;
+    await writeFile(path.join(clientFolder, "pglite-thread.mjs"), thread);
+    const said: string[] = [];
+    const onDeath = (why: string) => said.push(why);
+    const options = { dataDir: clientFolder, dumpFile: undefined, clientFolder, onDeath };
+    const engine = await openThreadEngine(options);
+    const message = expect.stringContaining("The database has stopped");
+    const asked = [engine.query("select 1", []), engine.query("select 2", [])];
+    for (const query of asked) await expect(query).rejects.toMatchObject({ message });
+    await expect(engine.query("select 3", [])).rejects.toMatchObject({ message });
+    expect(said).toEqual([message]);
+    await engine.close();
+    await rm(clientFolder, { recursive: true });
+  });
+
+  test("what is in the data directory is for us alone, whatever was there before", async () => {
+    const directory = await mkdtemp(path.join(tmpdir(), "fidus-private-"));
+    const file = path.join(directory, "inside", "table");
+    await mkdir(path.dirname(file), { mode: 0o755 });
+    await writeFile(file, "rows", { mode: 0o666 });
+    await forUsAlone(directory);
+    const mode = async (name: string) => (await stat(name)).mode & 0o777;
+    expect(await Promise.all([directory, path.dirname(file), file].map(mode))).toEqual([
+      ...[0o700, 0o700, 0o600],
+    ]);
+    await rm(directory, { recursive: true });
+  });
 
   test("a directory is locked for one process at a time, and free again afterwards", async () => {
     const directory = await mkdtemp(path.join(tmpdir(), "fidus-lock-"));

@@ -23,6 +23,9 @@ const KIND_BY_SQLSTATE: Readonly<Record<string, DatabaseErrorKind>> = {
   "22P02": "bad-value",
   "22007": "bad-value",
   "22003": "bad-value",
+  "22008": "bad-value",
+  "22021": "bad-value",
+  "22P05": "bad-value",
 };
 
 export function asDatabaseError(failure: SqlFailure): DatabaseError {

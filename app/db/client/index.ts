@@ -1,3 +1,3 @@
 export { createDatabase, type Database, type Queries } from "./database";
-export { DatabaseError } from "./errors";
+export { DatabaseError, type DatabaseErrorKind } from "./errors";
 export { openDatabase, preparedDump } from "./open";

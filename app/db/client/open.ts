@@ -3,6 +3,7 @@ import { mkdir, rename, writeFile } from "node:fs/promises";
 import path from "node:path";
 import { createDatabase, type Database } from "./database";
 import { lockDirectory } from "./lock";
+import { forUsAlone } from "./private-files";
 import { fingerprint, migrate, readMigrations } from "./migrate";
 import { openPglite } from "./pglite.mjs";
 import { openThreadEngine } from "./thread-engine";
@@ -31,8 +32,13 @@ export async function preparedDump(root: string): Promise<string> {
 }
 
 /** Locks and opens the data directory `dataDir`; `root` is where the application's files are. */
-export async function openDatabase(root: string, dataDir: string): Promise<Database> {
+export async function openDatabase(
+  root: string,
+  dataDir: string,
+  onDeath?: (why: string) => void,
+): Promise<Database> {
   const unlock = await lockDirectory(dataDir);
+  await forUsAlone(dataDir);
   const databaseDir = path.join(dataDir, "database");
   try {
     const isNew = !existsSync(path.join(databaseDir, "PG_VERSION"));
@@ -40,6 +46,7 @@ export async function openDatabase(root: string, dataDir: string): Promise<Datab
       dataDir: databaseDir,
       dumpFile: isNew ? await preparedDump(root) : undefined,
       clientFolder: clientFolder(root),
+      ...(onDeath ? { onDeath } : {}),
     });
     await migrate(engine, await migrationsIn(root));
     const database = createDatabase(engine);

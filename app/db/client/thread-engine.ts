@@ -32,8 +32,10 @@ export async function openThreadEngine(options: {
   readonly dataDir: string;
   readonly dumpFile: string | undefined;
   readonly clientFolder: string;
+  /** The thread has ended without having been asked to: nothing will be answered any more. */
+  readonly onDeath?: (why: string) => void;
 }): Promise<Engine> {
-  const { dataDir, dumpFile, clientFolder } = options;
+  const { dataDir, dumpFile, clientFolder, onDeath = () => undefined } = options;
   const worker = new Worker(path.join(clientFolder, "pglite-thread.mjs"), {
     workerData: { dataDir, dumpFile },
   });
@@ -52,13 +54,23 @@ export async function openThreadEngine(options: {
     if ("failure" in reply) waiter?.reject(reply.failure);
     else waiter?.resolve(reply.value as never);
   });
-  worker.on("error", (error) => {
-    for (const { reject } of waiting.values()) reject({ message: error.message });
+  let dead: string | undefined;
+  let closing = false;
+  const die = (why: string) => {
+    if (dead !== undefined) return;
+    dead = `The database has stopped: ${why}`;
+    for (const { reject } of waiting.values()) reject({ message: dead });
     waiting.clear();
-  });
+    if (!closing) onDeath(dead);
+  };
+  worker.on("error", (error) => die(error.message));
+  worker.on("exit", (code) => die(`its thread ended with ${code}.`));
 
   const ask = <T>(request: Request): Promise<T> =>
     new Promise<T>((resolve, reject) => {
+      // Engines fail with what SQL says, not with errors; they are told by kind further up.
+      // eslint-disable-next-line @typescript-eslint/prefer-promise-reject-errors
+      if (dead !== undefined) return reject({ message: dead });
       const id = ++lastId;
       waiting.set(id, { resolve, reject });
       worker.postMessage({ id, ...request });
@@ -66,6 +78,9 @@ export async function openThreadEngine(options: {
   return {
     query: (sql, params) => ask<EngineResult>({ kind: "query", sql, params: [...params] }),
     script: (sql) => ask<undefined>({ kind: "script", sql }),
-    close: () => ask<undefined>({ kind: "close" }),
+    close: () => {
+      closing = true;
+      return dead === undefined ? ask<undefined>({ kind: "close" }) : Promise.resolve(undefined);
+    },
   };
 }

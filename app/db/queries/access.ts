@@ -124,6 +124,17 @@ export const insertAccess = (
 export const markUsed = (db: Queries, id: string, at: Date) =>
   db.execute("update access set used_at = $2 where id = $1", [id, at]);
 
+/** Uses a short code up and gives it; undefined when somebody else was quicker, or it is over. */
+export const takeCode = (db: Queries, secretHash: string, at: Date) =>
+  db.maybeOne(
+    accessRow,
+    `update access set revoked_at = $2, used_at = $2
+     where secret_hash = $1 and kind = 'code' and revoked_at is null
+       and (expires_at is null or expires_at > $2)
+     returning ${ACCESS}`,
+    [secretHash, at],
+  );
+
 /** Revokes an access and ends what was opened with it. */
 export async function revokeAccess(db: Queries, studioId: string, id: string, at: Date) {
   await db.execute(

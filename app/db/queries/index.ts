@@ -67,6 +67,7 @@ export {
   revokeAccess,
   revokeKind,
   setPassword,
+  takeCode,
   teachersWithoutPassword,
   whoIs,
   type AccessKind,

@@ -1,8 +1,12 @@
+import { mkdtemp, rm, writeFile } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import path from "node:path";
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
+import { cookieSecret } from "./cookie";
 import { ownPath } from "./door";
 import { codeAsTyped, hashOf, newCode, newLinkSecret } from "./secrets";
-import { Throttle } from "./throttle";
+import { nameFrom, Throttle } from "./throttle";
 import { may, type Who } from "./who";
 
 const who = (role: Who["role"], looksOn: string[] = []): Who => ({
@@ -57,6 +61,25 @@ describe("guessing", () => {
     expect(throttle.wait(key)).toBe(0);
     throttle.succeeded(key);
     expect(throttle.wait(key)).toBe(0);
+  });
+
+  test("strangers elsewhere don't keep a teacher out; from one address everything is slowed", () => {
+    const throttle = new Throttle(() => 0);
+    const keys = (name: string, address: string) => [nameFrom(name, address), `from ${address}`];
+    for (let n = 0; n < 12; n++) throttle.failed(keys("odile", "192.0.2.7"));
+    expect(throttle.wait(keys("odile", "192.0.2.7"))).toBeGreaterThan(0);
+    expect(throttle.wait(keys("odile", "198.51.100.1"))).toBe(0);
+    for (let n = 0; n < 8; n++) throttle.failed(keys(`maud ${n}`, "192.0.2.7"));
+    expect(throttle.wait(keys("petra", "192.0.2.7"))).toBeGreaterThan(0);
+  });
+
+  test("an empty or short secret refuses to start, with a sentence", async () => {
+    const directory = await mkdtemp(path.join(tmpdir(), "fidus-secret-"));
+    const made = await cookieSecret(directory, undefined);
+    expect(await cookieSecret(directory, undefined)).toBe(made);
+    await writeFile(path.join(directory, "secret"), "short");
+    await expect(cookieSecret(directory, undefined)).rejects.toThrow("5 characters; 32 are");
+    await rm(directory, { recursive: true });
   });
 
   test("a code is read as it was meant, and nothing of it is kept but a hash", () => {

@@ -6,18 +6,25 @@ import * as v from "valibot";
 
 const DAYS = 90;
 const SECRET_BYTES = 32;
+const SHORTEST_SECRET = 32;
 
 /** The secret that signs cookies: given, or made once and kept beside the data, for us alone. */
 export async function cookieSecret(dataDir: string, given: string | undefined): Promise<string> {
   if (given) return given;
   const file = path.join(dataDir, "secret");
-  try {
-    return (await readFile(file, "utf8")).trim();
-  } catch {
+  const kept = await readFile(file, "utf8").catch(() => undefined);
+  if (kept === undefined) {
     const made = randomBytes(SECRET_BYTES).toString("base64url");
     await writeFile(file, made, { mode: 0o600, flag: "wx" });
     return made;
   }
+  const secret = kept.trim();
+  if (secret.length < SHORTEST_SECRET) {
+    throw new Error(
+      `The file ${file} signs everybody in and holds ${secret.length} characters; ${SHORTEST_SECRET} are the least. Take it away to have a new one made: everyone then signs in again.`,
+    );
+  }
+  return secret;
 }
 
 /** The cookie of a sign-in: signed, out of reach of scripts, never sent along from other sites. */

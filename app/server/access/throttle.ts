@@ -6,7 +6,10 @@ const LONGEST_WAIT_MS = 15 * 60_000;
 const FORGOTTEN_AFTER_MS = 60 * 60_000;
 const MOST_KEYS = 10_000;
 
-const fromAddress = (key: string): boolean => key.includes("from ");
+/** A name tried from one address: strangers elsewhere can't keep its owner out. */
+export const nameFrom = (name: string, address: string): string => `name ${name} from ${address}`;
+
+const isName = (key: string): boolean => key.startsWith("name ");
 
 interface Failures {
   count: number;
@@ -14,7 +17,7 @@ interface Failures {
 }
 
 /**
- * Slows guessing down: after five failures for a name, or twenty from an address, every further
+ * Slows guessing down: after five failures for a name from an address, or twenty from it for any, every further
  * one doubles the wait, up to a quarter of an hour. Kept in memory; an hour of quiet forgets.
  */
 export class Throttle {
@@ -29,7 +32,7 @@ export class Throttle {
 
   private waitFor(key: string): number {
     const known = this.failures.get(key);
-    const free = fromAddress(key) ? FREE_FROM_ONE_ADDRESS : FREE_TRIES;
+    const free = isName(key) ? FREE_TRIES : FREE_FROM_ONE_ADDRESS;
     if (!known || known.count < free) return 0;
     const pause = Math.min(LONGEST_WAIT_MS, FIRST_WAIT_MS * 2 ** (known.count - free));
     return Math.max(0, Math.ceil((known.last + pause - this.now()) / 1000));
@@ -54,7 +57,7 @@ export class Throttle {
   succeeded(keys: readonly string[]): void {
     for (const key of keys) {
       const known = this.failures.get(key);
-      if (known && fromAddress(key)) known.count--;
+      if (known && !isName(key)) known.count--;
       else this.failures.delete(key);
     }
   }

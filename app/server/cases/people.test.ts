@@ -112,10 +112,14 @@ describe("coming in", () => {
     const code = await act({ act: "code" });
     const late = await act({ act: "code" });
     expect((await come(code)).ok).toBe(false);
-    const inside = await come(` ${late.toLowerCase()} `);
-    expect(inside.ok).toBe(true);
+    const typed = ` ${late.toLowerCase()} `;
+    // Tried twelve times at the same moment, one comes in.
+    const tried = await Promise.all(Array.from({ length: 12 }, () => come(typed)));
+    const [inside, ...more] = tried.filter(({ ok }) => ok);
+    expect(more).toEqual([]);
+    if (!inside?.ok) throw new Error("The code was refused.");
     expect((await come(late)).ok).toBe(false);
-    expect(inside.ok && (await whoIs(room.services.db, inside.value))).toBeDefined();
+    expect(await whoIs(room.services.db, inside.value)).toBeDefined();
     const old = await act({ act: "code" });
     room.clock.now += 2 * DAY_MS;
     expect((await come(old)).ok).toBe(false);

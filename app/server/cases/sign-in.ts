@@ -8,11 +8,11 @@ import {
   insertSignIn,
   markUsed,
   openAccess,
-  revokeAccess,
+  takeCode,
 } from "~/db/queries";
 import { PASSWORD_LENGTH, passwordFits } from "../access/passwords";
 import { codeAsTyped, hashOf } from "../access/secrets";
-import type { Throttle } from "../access/throttle";
+import { nameFrom, type Throttle } from "../access/throttle";
 import type { Services } from "../services";
 
 export const signInNameSchema = v.pipe(
@@ -84,7 +84,7 @@ export const signInWithPassword = (
   name: string,
   password: string,
 ): Promise<Result<string, Refusal>> => {
-  const keys = [`name ${name}`, `from ${address}`];
+  const keys = [nameFrom(name, address), `from ${address}`];
   return trying(throttle, keys, "Name and password don't go together.", async () => {
     const person = await bySignInName(services.db, name);
     const fits = await passwordFits(person?.password_hash, password);
@@ -104,12 +104,11 @@ export const signInWithCode = (
     "This code isn't one, or it is over. Ask for a new one.",
     async () => {
       const at = new Date(services.now());
-      const access = await openAccess(services.db, "code", hashOf(codeAsTyped(typed)), at);
+      // One statement takes it, so that of many at the same moment one comes in. The sign-in belongs
+      // to the person from here on.
+      const access = await takeCode(services.db, hashOf(codeAsTyped(typed)), at);
       if (!access) return undefined;
-      const person = { id: access.person_id, studio_id: access.studio_id };
-      // The sign-in belongs to the person from here on; revoking the used code must not end it.
-      await revokeAccess(services.db, access.studio_id, access.id, at);
-      return beginSignIn(services, person);
+      return beginSignIn(services, { id: access.person_id, studio_id: access.studio_id });
     },
   );
 
