@@ -1,3 +1,4 @@
+import { ready } from "./support/ready";
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/fixtures";
 
@@ -33,7 +34,7 @@ async function report(page: Page, timeout: number) {
 
 test.beforeEach(async ({ page, server }) => {
   await page.goto(`${server.address}/sound`);
-  await page.waitForLoadState("networkidle");
+  await ready(page);
 });
 
 for (const tempo of [60, 138, 300]) {

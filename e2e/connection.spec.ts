@@ -1,3 +1,4 @@
+import { ready } from "./support/ready";
 import { expect, test } from "./support/fixtures";
 
 test("the network is gone for a while: playing goes on, and all arrives afterwards", async ({
@@ -37,7 +38,7 @@ test("a line written at the desk while the stand is open: both are kept, in orde
 
   const desk = await context.newPage();
   await desk.goto(page.url().replace(/\/stand$/, ""));
-  await desk.waitForLoadState("networkidle");
+  await ready(desk);
   await desk.getByLabel("One line for the log").fill("Listening from the next room.");
   await desk.getByRole("button", { name: "Write it down" }).click();
   await expect(desk.getByText("Listening from the next room.")).toBeVisible();

@@ -1,3 +1,4 @@
+import { ready } from "./support/ready";
 import { expect, test } from "./support/fixtures";
 
 test.use({ rate: 1 });
@@ -32,7 +33,7 @@ test("from nothing to a played and logged session", async ({ teacher, player, pa
   await expect(page.getByText("The turn in bar 4 is late.")).toBeVisible();
 
   await page.getByRole("link", { name: "Back to today" }).click();
-  await expect(page.getByText("= 210")).toBeVisible();
+  await expect(page.getByText("= 200")).toBeVisible();
   await page.getByRole("link", { name: "Week" }).click();
   await expect(page.getByText("Today: The Ferry at Low Water")).toBeVisible();
 });
@@ -41,7 +42,7 @@ test("the whole way with the keyboard alone", async ({ teacher, player, page }) 
   await teacher.opensARoom();
   await teacher.addsAPiece();
   await expect(page).toHaveURL(/pieces\/[0-9a-f-]{36}/);
-  await page.waitForLoadState("networkidle");
+  await ready(page);
   await page.locator('[data-bar="1"]').focus();
   await page.keyboard.press("ArrowRight");
   await page.keyboard.press("Shift+ArrowRight");
@@ -49,7 +50,7 @@ test("the whole way with the keyboard alone", async ({ teacher, player, page }) 
   await page.getByRole("button", { name: "Cut and set a ladder" }).focus();
   await page.keyboard.press("Enter");
   await page.waitForURL(/\/ladder$/);
-  await page.waitForLoadState("networkidle");
+  await ready(page);
   await page.getByRole("button", { name: "Set this ladder" }).focus();
   await page.keyboard.press("Enter");
   await page.waitForURL(/\/today$/);

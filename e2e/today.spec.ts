@@ -1,3 +1,4 @@
+import { ready } from "./support/ready";
 import { expect, test } from "./support/fixtures";
 
 test("the session is fitted at once, moved and lengthened by mouse and keys, and played as it stands", async ({
@@ -6,7 +7,7 @@ test("the session is fitted at once, moved and lengthened by mouse and keys, and
   page,
 }) => {
   await teacher.preparesToday({ clean: 1, target: 200 });
-  await page.waitForLoadState("networkidle");
+  await ready(page);
   const ribbon = page.getByRole("list", { name: /^The session, / });
   const names = () =>
     ribbon

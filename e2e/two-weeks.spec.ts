@@ -1,16 +1,15 @@
+import { ready } from "./support/ready";
 import { expect, test as base, type Browser, type Page } from "@playwright/test";
 import { contextOptions } from "./support/browser";
-import { clockFromNoon, DAYS_AHEAD, onFastClock, RATE } from "./support/fast-clock";
+import { Days } from "./support/days";
 import { Player } from "./support/player";
-import { FidusServer, throwAwayDirectory } from "./support/server";
+import { throwAwayDirectory } from "./support/server";
 import { Teacher } from "./support/teacher";
 
-const clock = clockFromNoon(RATE);
-
 /** A browser of its own, whose clock runs like the room's. */
-async function browserOf(browser: Browser): Promise<Page> {
+async function browserOf(browser: Browser, days: Days): Promise<Page> {
   const context = await browser.newContext(contextOptions);
-  await onFastClock(context, clock);
+  await days.welcome(context);
   return context.newPage();
 }
 
@@ -40,25 +39,14 @@ test("one teacher and two students go through two weeks, and every number comes 
   dataDir,
 }) => {
   test.setTimeout(300_000);
-  let server = await FidusServer.start({ dataDir, clock });
-  const { address, port } = server;
+  const days = await Days.begin(dataDir);
+  const { address } = days;
   const [desk, ada, ben] = [
-    await browserOf(browser),
-    await browserOf(browser),
-    await browserOf(browser),
+    await browserOf(browser, days),
+    await browserOf(browser, days),
+    await browserOf(browser, days),
   ];
-  const everyone = [desk, ada, ben];
-  const onDay = async (day: number) => {
-    await server.stop();
-    server = await FidusServer.start({ dataDir, port, daysAhead: day, clock });
-    for (const page of everyone) {
-      await page.goto(`${address}/sound`);
-      await page.evaluate(
-        ([key, value]) => localStorage.setItem(key!, value!),
-        [DAYS_AHEAD, `${day}`],
-      );
-    }
-  };
+  const onDay = (day: number) => days.goesTo(day, [desk, ada, ben]);
 
   // The room, two students, a ladder each, and when Ada has time.
   const teacher = new Teacher(desk, address);
@@ -98,7 +86,7 @@ test("one teacher and two students go through two weeks, and every number comes 
   // The first lesson: a passage every day and some theory for Ada, three times for Ben.
   const setsAWeek = async (home: string, often: string, besides?: string) => {
     await desk.goto(`${address}${home}/lesson`);
-    await desk.waitForLoadState("networkidle");
+    await ready(desk);
     await desk.getByRole("combobox", { name: "Add a passage" }).click();
     await desk.getByRole("option").first().click();
     await desk.getByRole("combobox", { name: "How often" }).click();
@@ -169,7 +157,7 @@ test("one teacher and two students go through two weeks, and every number comes 
   await ada.getByRole("button", { name: "Keep it for the lesson" }).click();
   await expect(ada.locator("q", { hasText: "Pedal in bar 4?" })).toBeVisible();
   await ada.goto(`${address}${adas}/week`);
-  await ada.waitForLoadState("networkidle");
+  await ready(ada);
   await ada.getByRole("button", { name: "yesterday" }).click();
   await ada
     .getByRole("group", { name: "Practised without Fidus" })
@@ -196,6 +184,6 @@ test("one teacher and two students go through two weeks, and every number comes 
   await ada.waitForURL(/\/weeks\//);
   await expect(ada.getByText("Theory").first()).toBeVisible();
 
-  for (const page of everyone) await page.context().close();
-  await server.stop();
+  for (const page of [desk, ada, ben]) await page.context().close();
+  await days.end();
 });

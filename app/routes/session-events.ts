@@ -14,6 +14,8 @@ const batchSchema = v.object({
     v.minLength(1, "There are no events."),
     v.maxLength(MOST_AT_ONCE, `At most ${MOST_AT_ONCE} events at once.`),
   ),
+  /** What the device's clock showed when it sent them, in milliseconds since 1970. */
+  sentAt: v.optional(v.pipe(v.number(), v.integer())),
 });
 
 export const loader = (asked: Route.LoaderArgs) =>
@@ -30,6 +32,12 @@ export const action = (asked: Route.ActionArgs) =>
     if (text.length > MOST_BYTES) return refuse(413, "That is too much at once.");
     const read = v.safeParse(v.pipe(v.string(), v.parseJson(), batchSchema), text);
     if (!read.success) return refuse(400, read.issues[0].message);
-    const done = await appendEvents(services, studioId, sessionId, read.output.events);
+    const done = await appendEvents(
+      services,
+      studioId,
+      sessionId,
+      read.output.events,
+      read.output.sentAt,
+    );
     return done.ok ? Response.json(done.value) : refuse(409, done.error.sentence, done.error);
   });

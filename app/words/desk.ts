@@ -2,7 +2,24 @@ import type { NoVerdict } from "~/core/session";
 
 const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
 
+const playsHere = (plays: number) =>
+  `${plays} ${plural(plays, "play", "plays")} of yours ${plural(plays, "lies", "lie")} only on this device`;
+
 export const desk = {
+  /** What was played here and has not arrived. */
+  waiting: {
+    sent: (plays: number) => `${playsHere(plays)}.`,
+    sending: (plays: number) => `${playsHere(plays)} and ${plural(plays, "is", "are")} being sent.`,
+    kept: (plays: number) => `${playsHere(plays)} until the connection is back.`,
+    "signed-out": (plays: number) => `${playsHere(plays)} until you sign in again.`,
+  },
+  leaving: {
+    title: "Not everything has arrived",
+    sentence: (plays: number) =>
+      `${playsHere(plays)}. Whoever signs out here takes them away for good.`,
+    stay: "Stay signed in",
+    leave: "Sign out and lose them",
+  },
   desk: {
     skip: "To the content",
     nav: "Desk",
@@ -188,9 +205,11 @@ export const desk = {
   },
   afterwards: {
     moved: "What moved",
-    /** `next`: where it went on. */
-    reached: (passed: number, next: number) =>
-      next > passed ? `${passed} bpm passed` : `${passed} bpm held`,
+    /** From where, up to which tempo it was passed, and where it would have gone on. */
+    reached: (from: number, passed: number, next: number) => {
+      if (passed > from) return `${from} → ${passed} bpm`;
+      return next > passed ? `${passed} bpm passed` : `${passed} bpm held`;
+    },
     noGate: (at: number) => `worked at ${at} bpm`,
     note: "One line for the log",
     noteSubmit: "Write it down",

@@ -151,6 +151,15 @@ export const stand = {
       sent: "All kept",
       sending: "Keeping…",
       kept: "Kept on this device until the connection is back",
+      "signed-out": "Kept on this device until you sign in again",
+    },
+    signIn: "Sign in",
+    /** Where the browser refuses to keep anything. */
+    notKept: {
+      sent: "This device keeps nothing; all has arrived",
+      sending: "This device keeps nothing: leave this page open",
+      kept: "Not kept and not sent: leave this page open until the connection is back",
+      "signed-out": "Not kept and not sent: sign in in another window, and leave this one open",
     },
     elsewhere: "This session is open in another window.",
     useHere: "Go on here",

@@ -1,3 +1,4 @@
+import { ready } from "./ready";
 import { expect, type Page } from "@playwright/test";
 
 export interface LadderNumbers {
@@ -53,7 +54,7 @@ export class Teacher {
   async dragsOverBars(from: number, to: number): Promise<void> {
     const { page } = this;
     await expect(page).toHaveURL(/pieces\/[0-9a-f-]{36}/);
-    await page.waitForLoadState("networkidle");
+    await ready(page);
     const middle = async (bar: number) => {
       await page.locator(`[data-bar="${bar}"]`).waitFor();
       const box = await page.locator(`[data-bar="${bar}"]`).boundingBox();
@@ -69,7 +70,7 @@ export class Teacher {
   async cuts(): Promise<void> {
     await this.page.getByRole("button", { name: "Cut and set a ladder" }).click();
     await this.page.waitForURL(/\/ladder$/);
-    await this.page.waitForLoadState("networkidle");
+    await ready(this.page);
   }
 
   async drawsTheLadder(numbers: LadderNumbers = {}): Promise<void> {
@@ -128,7 +129,7 @@ export class Teacher {
     const piece = await this.sends("/open", { ...names, ...signIn, timeZone: "Europe/London" });
     const workshop = await this.cutsAPiece(piece, bars);
     await this.page.goto(`${this.address}${workshop}`);
-    await this.page.waitForLoadState("networkidle");
+    await ready(this.page);
   }
 
   async chooses(school: string): Promise<void> {
@@ -150,6 +151,12 @@ export class Teacher {
   async unfolds(title: string): Promise<void> {
     const fold = this.page.locator("details", { has: this.page.getByText(title, { exact: true }) });
     if ((await fold.getAttribute("open")) === null) await fold.locator("summary").click();
+  }
+
+  async startsEachDay(rule: string): Promise<void> {
+    await this.unfolds("Each day");
+    await this.page.getByLabel("Today starts").click();
+    await this.page.getByRole("option", { name: rule, exact: true }).click();
   }
 
   number(label: string) {

@@ -47,7 +47,8 @@ export function summarise(state: StandState): BlockSummary[] {
   return state.plan.blocks.flatMap((plan, index) => {
     const block = state.blocks[index]!;
     const all = state.plays.filter((play) => play.blockIndex === index && play.verdict);
-    if (all.length === 0 && block.activeSeconds === 0) return [];
+    // A block that was looked at and not played is not practice.
+    if (!state.plays.some((play) => play.blockIndex === index)) return [];
     // The slow play at the end is not among what was tried.
     const judged = all.filter(({ endingWell }) => !endingWell);
     const passed = passedRungs(state, index);

@@ -68,8 +68,6 @@ export async function openThreadEngine(options: {
 
   const ask = <T>(request: Request): Promise<T> =>
     new Promise<T>((resolve, reject) => {
-      // Engines fail with what SQL says, not with errors; they are told by kind further up.
-      // eslint-disable-next-line @typescript-eslint/prefer-promise-reject-errors
       if (dead !== undefined) return reject({ message: dead });
       const id = ++lastId;
       waiting.set(id, { resolve, reject });

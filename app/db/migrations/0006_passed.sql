@@ -25,3 +25,6 @@ alter table rep
   add column cycle_slow integer,
   add column cycle_fast integer,
   add check ((cycle_base is null) = (cycle_slow is null) and (cycle_base is null) = (cycle_fast is null));
+
+-- The server's clock less that of the device when the event was sent; 0 where they agree.
+alter table session_event add column clock_offset_ms bigint not null default 0;

@@ -24,6 +24,7 @@ export {
   flawsByBar,
   flawsOfSession,
   latestOfEach,
+  type LogEntry,
   logEntry,
   logOf,
   minutesByDay,
@@ -35,6 +36,7 @@ export {
 } from "./record";
 export { PIECE_KINDS, type Passage, type Piece, type Studio } from "./rows";
 export {
+  beganAt,
   eventsOf,
   insertEvents,
   insertSession,

@@ -33,7 +33,8 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
        (session_id, studio_id, person_id, day, started_at, last_at, ended, notes,
         questions, ratings, feeling, tasks)
      values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9::jsonb, $10::jsonb, $11, $12::jsonb)
-     on conflict (session_id) do update set last_at = excluded.last_at,
+     on conflict (session_id) do update set day = excluded.day,
+       started_at = excluded.started_at, last_at = excluded.last_at,
        ended = excluded.ended, notes = excluded.notes, questions = excluded.questions,
        ratings = excluded.ratings, feeling = excluded.feeling, tasks = excluded.tasks`,
     [

@@ -134,6 +134,7 @@ export const logRow = v.object({
   person_id: idRow,
   day: dayRow,
   started_at: v.date(),
+  last_at: v.date(),
   ended: v.nullable(v.string()),
   notes: v.array(v.string()),
   questions: v.array(v.string()),
@@ -166,7 +167,7 @@ export const logRow = v.object({
 export type LogEntry = v.InferOutput<typeof logRow>;
 
 const LOG = `
-  select o.session_id, o.person_id, o.day, o.started_at, o.ended, o.notes,
+  select o.session_id, o.person_id, o.day, o.started_at, o.last_at, o.ended, o.notes,
     o.questions, o.ratings, o.feeling, o.tasks,
     coalesce(jsonb_agg(jsonb_build_object(
       'passageId', passage.id, 'title', piece.title, 'name', passage.name,
@@ -180,13 +181,21 @@ const LOG = `
   left join piece on piece.id = passage.piece_id`;
 const LOG_GROUP = "group by o.session_id order by o.started_at desc";
 
-/** A student's sessions, newest first. */
+/** Whether a session leaves a line: something was played, done, said, or hurt. */
+const LEAVES_A_LINE = (outcome: string) => `(
+  ${outcome}.ended = 'pain' or ${outcome}.tasks <> '[]'
+  or ${outcome}.notes <> '[]' or ${outcome}.questions <> '[]'
+  or exists (select 1 from session_block where session_block.session_id = ${outcome}.session_id)
+)`;
+
+/** A student's sessions, newest first; one without a play leaves no line. */
 export const logOf = (db: Queries, studioId: string, personId: string, limit: number) =>
-  db.many(logRow, `${LOG} where o.studio_id = $1 and o.person_id = $2 ${LOG_GROUP} limit $3`, [
-    studioId,
-    personId,
-    limit,
-  ]);
+  db.many(
+    logRow,
+    `${LOG} where o.studio_id = $1 and o.person_id = $2 and ${LEAVES_A_LINE("o")}
+     ${LOG_GROUP} limit $3`,
+    [studioId, personId, limit],
+  );
 
 /** One session as the log tells it; nothing while no event has arrived. */
 export const logEntry = (db: Queries, studioId: string, sessionId: string) =>
@@ -201,8 +210,8 @@ export const latestOfEach = (db: Queries, studioId: string) =>
     logRow,
     `${LOG} where o.session_id in (
        select newest.session_id from person cross join lateral (
-         select session_id from session_outcome
-         where studio_id = $1 and person_id = person.id
+         select session_id from session_outcome latest
+         where studio_id = $1 and person_id = person.id and ${LEAVES_A_LINE("latest")}
          order by day desc, started_at desc limit 1
        ) newest where person.studio_id = $1
      ) ${LOG_GROUP}`,

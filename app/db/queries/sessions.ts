@@ -23,13 +23,13 @@ export const sessionIds = (db: Queries, studioId: string) =>
     [studioId],
   );
 
-/** The newest session of a student that was begun since a moment and not ended. */
+/** The newest session of a student in which something happened since a moment, not ended. */
 export const openSessionOf = (db: Queries, studioId: string, personId: string, since: Date) =>
   db.maybeOne(
     sessionRow,
     `select session.id, session.person_id, plan from session
      left join session_outcome on session_id = session.id
-     where session.studio_id = $1 and session.person_id = $2 and session.created_at > $3
+     where session.studio_id = $1 and session.person_id = $2 and coalesce(last_at, session.created_at) >= $3
        and session_outcome.ended is null
      order by session.created_at desc limit 1`,
     [studioId, personId, since],
@@ -72,11 +72,28 @@ export const insertEvents = (
   studioId: string,
   sessionId: string,
   events: readonly SessionEvent[],
+  batch: { readonly receivedAt: Date; readonly clockOffset: number },
 ) =>
   db.execute(
-    `insert into session_event (id, studio_id, session_id, seq, at, kind, payload)
-     select id, $1, $2, seq, to_timestamp(at / 1000.0), kind, payload
+    `insert into session_event (id, studio_id, session_id, seq, at, kind, payload, received_at,
+       clock_offset_ms)
+     select id, $1, $2, seq, to_timestamp(at / 1000.0), kind, payload, $4, $5
      from jsonb_to_recordset($3::jsonb)
        as event (id uuid, seq integer, at numeric, kind text, payload jsonb)`,
-    [studioId, sessionId, JSON.stringify(events)],
+    [studioId, sessionId, JSON.stringify(events), batch.receivedAt, batch.clockOffset],
+  );
+
+/**
+ * When a session really began: what its device wrote, put right by the device's clock, never after
+ * it was received and never before the session was opened. Undefined without events.
+ */
+export const beganAt = (db: Queries, studioId: string, sessionId: string) =>
+  db.maybeOne(
+    v.object({ at: v.date() }),
+    `select greatest(
+       least(at + clock_offset_ms * interval '1 millisecond', received_at), created_at
+     ) as at
+     from session_event join session on session.id = session_id
+     where session_event.studio_id = $1 and session_id = $2 order by seq limit 1`,
+    [studioId, sessionId],
   );

@@ -25,7 +25,7 @@ export function MovedLine({ block }: { block: LogBlock }) {
           <>
             {reached === null
               ? words.afterwards.noGate(end)
-              : words.afterwards.reached(reached, end)}
+              : words.afterwards.reached(start, reached, end)}
           </>
         )}
       </p>

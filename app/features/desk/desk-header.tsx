@@ -1,9 +1,11 @@
-import Button from "@mui/material/Button";
 import IconButton from "@mui/material/IconButton";
-import { LogOut, Moon, Sun } from "lucide-react";
-import { Form, Link, NavLink } from "react-router";
+import { Moon, Sun } from "lucide-react";
+import { Link, NavLink } from "react-router";
 import { useScheme } from "~/components/scheme";
+import { useWaiting } from "~/features/keeping/use-waiting";
+import { WaitingNote } from "~/features/keeping/waiting-note";
 import { words } from "~/words";
+import { SignOut } from "./sign-out";
 import styles from "./desk-header.module.css";
 
 interface DeskHeaderProps {
@@ -20,55 +22,51 @@ export function DeskHeader({ room, name, teaches, mine, looksOnly }: DeskHeaderP
   const { dark, toggle } = useScheme();
   const home = `/studio/${room.id}`;
   const own = mine && `${home}/students/${mine}`;
+  const { waiting, send } = useWaiting();
   return (
-    <header className={styles.header}>
-      <a className={styles.skip} href="#main">
-        {words.desk.skip}
-      </a>
-      <Link className={styles.room} to="/">
-        <Mark />
-        {room.name}
-      </Link>
-      <nav aria-label={words.desk.nav}>
-        {teaches && (
-          <>
-            <NavLink end to={home}>
-              {words.desk.week}
-            </NavLink>
-            <NavLink to={`${home}/library`}>{words.library.title}</NavLink>
-          </>
-        )}
-        {own && !looksOnly && (
-          <NavLink to={`${own}/today`}>{teaches ? words.desk.me : words.desk.today}</NavLink>
-        )}
-        {own && !teaches && (
-          <>
-            <NavLink to={`${own}/week`}>{looksOnly ? words.desk.week : words.desk.myWeek}</NavLink>
-            <NavLink end to={own}>
-              {words.desk.pieces}
-            </NavLink>
-            <NavLink to={`${own}/log`}>{words.desk.log}</NavLink>
-          </>
-        )}
-        {!looksOnly && <NavLink to="/sound">{words.desk.sound}</NavLink>}
-      </nav>
-      <div className={styles.self}>
-        <IconButton onClick={toggle} aria-label={dark ? words.scheme.light : words.scheme.dark}>
-          {dark ? <Sun size={20} /> : <Moon size={20} />}
-        </IconButton>
-        <Form method="post" action="/sign-out" className={styles.out}>
-          <Button
-            type="submit"
-            size="small"
-            color="inherit"
-            endIcon={<LogOut size={18} />}
-            aria-label={words.desk.signOut(name)}
-          >
-            {name}
-          </Button>
-        </Form>
-      </div>
-    </header>
+    <>
+      <header className={styles.header}>
+        <a className={styles.skip} href="#main">
+          {words.desk.skip}
+        </a>
+        <Link className={styles.room} to="/">
+          <Mark />
+          {room.name}
+        </Link>
+        <nav aria-label={words.desk.nav}>
+          {teaches && (
+            <>
+              <NavLink end to={home}>
+                {words.desk.week}
+              </NavLink>
+              <NavLink to={`${home}/library`}>{words.library.title}</NavLink>
+            </>
+          )}
+          {own && !looksOnly && (
+            <NavLink to={`${own}/today`}>{teaches ? words.desk.me : words.desk.today}</NavLink>
+          )}
+          {own && !teaches && (
+            <>
+              <NavLink to={`${own}/week`}>
+                {looksOnly ? words.desk.week : words.desk.myWeek}
+              </NavLink>
+              <NavLink end to={own}>
+                {words.desk.pieces}
+              </NavLink>
+              <NavLink to={`${own}/log`}>{words.desk.log}</NavLink>
+            </>
+          )}
+          {!looksOnly && <NavLink to="/sound">{words.desk.sound}</NavLink>}
+        </nav>
+        <div className={styles.self}>
+          <IconButton onClick={toggle} aria-label={dark ? words.scheme.light : words.scheme.dark}>
+            {dark ? <Sun size={20} /> : <Moon size={20} />}
+          </IconButton>
+          <SignOut name={name} onSend={send} />
+        </div>
+      </header>
+      <WaitingNote waiting={waiting} />
+    </>
   );
 }
 

@@ -5,7 +5,9 @@ import { words } from "~/words";
 import styles from "./session-list.module.css";
 
 function moved({ start, end, reached }: LogBlock): string {
-  return reached === null ? words.afterwards.noGate(end) : words.afterwards.reached(start, reached);
+  return reached === null
+    ? words.afterwards.noGate(end)
+    : words.afterwards.reached(start, reached, end);
 }
 
 /** Sessions, newest first: what was played, what moved, what was noted. */

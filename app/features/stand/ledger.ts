@@ -8,8 +8,9 @@ import {
   type SessionPlan,
   type StandState,
 } from "~/core/session";
-import { EventStore } from "./event-store";
-import { Outbox, type Sending } from "./outbox";
+import { EventStore } from "~/features/keeping/event-store";
+import { Outbox, type Sending } from "~/features/keeping/outbox";
+import { Turn } from "./turn";
 
 interface LedgerOptions {
   readonly sessionId: string;
@@ -22,7 +23,8 @@ interface LedgerOptions {
 
 /**
  * The events of one session in this browser. An event is on disk here before it is in the state
- * (and so before it is seen), and goes to the server in the background.
+ * (and so before it is seen), and goes to the server in the background. Where the browser keeps
+ * nothing, it is held in memory and sent at once, and `keeps` says so.
  */
 export class Ledger {
   private turn: Promise<unknown> = Promise.resolve();
@@ -31,12 +33,18 @@ export class Ledger {
   events: readonly SessionEvent[];
   state: StandState;
   sending: Sending = "sent";
+  /** Whether this device keeps what is played. */
+  keeps = true;
+  /** In this browser one window at a time writes a session; the next waits for its last event. */
+  private readonly writing: Turn;
 
   constructor(private readonly options: LedgerOptions) {
     this.events = options.stored;
     this.state = replay(options.plan, options.stored);
+    this.writing = new Turn(`fidus-writing-${options.sessionId}`);
     this.outbox = new Outbox({
       url: options.url,
+      onSent: (events) => void this.store?.acknowledged(events).catch(() => this.keepsNothing()),
       onSending: (sending) => {
         if (sending === this.sending) return;
         this.sending = sending;
@@ -49,14 +57,41 @@ export class Ledger {
   /** Opens the store and takes in what was kept here before, sent or not. */
   open(): Promise<void> {
     return this.inTurn(async () => {
-      this.store = await EventStore.open(this.options.sessionId);
+      await this.writing.begin();
+      const { sessionId, url } = this.options;
+      try {
+        this.store = await EventStore.open(sessionId, url);
+        void this.store.forgetOthers().catch(() => undefined);
+      } catch {
+        this.keepsNothing();
+      }
       this.outbox.add(await this.adopt(this.options.stored));
     });
   }
 
+  private keepsNothing(): void {
+    if (!this.keeps) return;
+    this.keeps = false;
+    this.options.onChange();
+  }
+
+  /** Writes to disk what has to be there before it counts; a device that refuses is told. */
+  private async keep(events: readonly SessionEvent[]): Promise<void> {
+    try {
+      await this.store?.keep(events);
+    } catch {
+      this.keepsNothing();
+    }
+  }
+
   private async adopt(stored: readonly SessionEvent[]): Promise<readonly SessionEvent[]> {
-    const { events, unsent } = mergeEvents(stored, (await this.store?.all()) ?? []);
-    await this.store?.keep(unsent);
+    const kept = await this.store?.all().catch(() => undefined);
+    // What is only in memory is not in the store, and must not be forgotten for that.
+    const here = [...this.events, ...(kept ?? [])];
+    const { events, unsent } = mergeEvents(stored, [
+      ...new Map(here.map((each) => [each.id, each])).values(),
+    ]);
+    await this.keep(unsent);
     this.events = events;
     this.state = replay(this.options.plan, events);
     this.options.onChange();
@@ -76,7 +111,7 @@ export class Ledger {
       const id = crypto.randomUUID();
       // Kind and payload belong together by the signature; TypeScript can't pair them here.
       const event = { id, seq: this.events.length, at, kind, payload } as unknown as SessionEvent;
-      await this.store?.keep([event]);
+      await this.keep([event]);
       this.state = advance(this.state, this.events, event);
       this.events = [...this.events, event];
       this.options.onChange();
@@ -90,7 +125,11 @@ export class Ledger {
   }
 
   dispose(): void {
-    this.outbox.dispose();
-    this.store?.close();
+    // What is being written is written to its end, and only then is it another window's turn.
+    void this.turn.finally(() => {
+      this.outbox.dispose();
+      this.store?.close();
+      this.writing.end();
+    });
   }
 }

@@ -45,8 +45,8 @@ export class StandLoop {
 
   protected currentView(): StandView {
     const { transport, early, ready } = this;
-    const { state, events, sending } = this.ledger;
-    return { state, events, transport, early, sending, ready };
+    const { state, events, sending, keeps } = this.ledger;
+    return { state, events, transport, early, sending, keeps, ready };
   }
 
   protected changed(): void {

@@ -43,8 +43,17 @@ export function StandTop({ view, home, onHelp, onward, volume, onVolume }: Stand
         <Minutes played={Math.floor(state.activeSeconds / 60)} of={partNow(view.state).minutes} />
       )}
       {onward}
-      <p className={styles.sending} role="status" data-sending={view.sending}>
-        {words.stand.sending[view.sending]}
+      <p
+        className={styles.sending}
+        role="status"
+        data-sending={view.keeps ? view.sending : "not-kept"}
+      >
+        {words.stand[view.keeps ? "sending" : "notKept"][view.sending]}{" "}
+        {view.sending === "signed-out" && (
+          <a href="/sign-in" target="_blank" rel="noreferrer">
+            {words.stand.signIn}
+          </a>
+        )}
       </p>
       <div className={styles.volume}>
         <Volume2 size={20} aria-hidden />

@@ -78,8 +78,10 @@ function OpenStand({
 
   const ended = state.ended;
   const endedHere = ended !== undefined && runner !== undefined && view.ready;
+  const { sending } = view;
   useEffect(() => {
-    if (!endedHere || ended === "pain") return;
+    // Whenever the sending has got on, it may be all there.
+    if (!endedHere || ended === "pain" || sending === "signed-out") return;
     let over = false;
     void runner.flushed(4000).then((sent) => {
       if (sent && !over) void navigate(`/studio/${studioId}/sessions/${sessionId}`);
@@ -87,7 +89,7 @@ function OpenStand({
     return () => {
       over = true;
     };
-  }, [endedHere, ended, runner, navigate, studioId, sessionId]);
+  }, [endedHere, ended, sending, runner, navigate, studioId, sessionId]);
 
   const openTap = () => {
     runner?.pause();
@@ -130,7 +132,7 @@ function OpenStand({
     return (
       <EndedNote
         how={ended}
-        kept={view.sending === "kept"}
+        kept={view.sending === "kept" || view.sending === "signed-out"}
         to={`/studio/${studioId}/sessions/${sessionId}`}
       />
     );

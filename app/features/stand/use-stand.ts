@@ -12,6 +12,7 @@ const serverView = (options: RunnerOptions): StandView => ({
   transport: "stopped",
   early: false,
   sending: "sent",
+  keeps: true,
   ready: false,
 });
 

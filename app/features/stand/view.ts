@@ -5,7 +5,7 @@ import {
   type SessionEvent,
   type StandState,
 } from "~/core/session";
-import type { Sending } from "./outbox";
+import type { Sending } from "~/features/keeping/outbox";
 
 /** What is going on at this moment. `asking`: the breather is over and the verdict is missing. */
 export type Transport = "stopped" | "count-in" | "play" | "breather" | "asking" | "resting";
@@ -17,6 +17,8 @@ export interface StandView {
   /** A verdict given before the last bar was over; it counts when the play has ended. */
   readonly early: boolean;
   readonly sending: Sending;
+  /** Whether this device keeps what is played until it has arrived. */
+  readonly keeps: boolean;
   readonly ready: boolean;
 }
 

@@ -1,5 +1,6 @@
 import { flawsOfSession, logEntry, passagesOfPerson, studentById, studioById } from "~/db/queries";
 import { todayIn, type Services } from "../services";
+import { asOf } from "../plan/as-of";
 import { passageLine } from "./passage-line";
 
 /** A session as it went; nothing while no event has arrived. */
@@ -13,8 +14,9 @@ export async function afterwardsPage(services: Services, studioId: string, sessi
     flawsOfSession(db, studioId, sessionId),
     passagesOfPerson(db, studioId, entry.person_id),
   ]);
+  const today = todayIn(services, studio);
   const next = passages
     .filter(({ id, ladder }) => ladder && entry.blocks.some((block) => block.passageId === id))
-    .map((each) => passageLine(each, todayIn(services, studio)));
-  return { person, entry, flaws, next };
+    .map((each) => passageLine(each, today));
+  return { person, entry: asOf(entry, today, studio.time_zone), flaws, next };
 }

@@ -40,12 +40,22 @@ export function newAmong(
   return ok(fresh);
 }
 
+/** A device this little off is taken to be right. */
+const CLOCKS_AGREE_MS = 10 * 60_000;
+
+/** The server's clock less the device's when it sent; 0 when they agree, or it didn't say. */
+function clockOffset(now: number, sentAt: number | undefined): number {
+  const offset = sentAt === undefined ? 0 : now - sentAt;
+  return Math.abs(offset) < CLOCKS_AGREE_MS ? 0 : Math.round(offset);
+}
+
 /** Appends events to a session and brings the projections up to date, all or nothing. */
 export async function appendEvents(
-  { db }: Pick<Services, "db">,
+  { db, now }: Pick<Services, "db" | "now">,
   studioId: string,
   sessionId: string,
   incoming: readonly SessionEvent[],
+  sentAt?: number,
 ): Promise<Result<{ next: number }, NotTaken>> {
   return db.transaction(async (tx) => {
     const studio = await studioById(tx, studioId);
@@ -54,7 +64,11 @@ export async function appendEvents(
     const fresh = newAmong(stored, incoming);
     if (!fresh.ok) return fresh;
     if (fresh.value.length > 0) {
-      await insertEvents(tx, studioId, sessionId, fresh.value);
+      const received = now();
+      await insertEvents(tx, studioId, sessionId, fresh.value, {
+        receivedAt: new Date(received),
+        clockOffset: clockOffset(received, sentAt),
+      });
       const all = [...stored, ...fresh.value];
       await projectSession(tx, studioId, studio.time_zone, session, all);
     }

@@ -2,7 +2,7 @@ import { estimate } from "~/core/record";
 import { replay, summarise, tasksOf, type SessionEvent, type SessionPlan } from "~/core/session";
 import { addDays, dayOf, daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { playedDays, putPassageDay, replaceSession, repsOfPassage } from "~/db/queries";
+import { beganAt, playedDays, putPassageDay, replaceSession, repsOfPassage } from "~/db/queries";
 
 /** Plays older than this weigh next to nothing and are not read. */
 const RECORD_DAYS = 90;
@@ -41,15 +41,17 @@ export async function countSession(
   const first = events[0];
   if (!first) return undefined;
   const state = replay(session.plan, events);
-  const day = dayOf(first.at, timeZone);
+  const began = (await beganAt(db, studioId, session.id))?.at ?? new Date(first.at);
+  const day = dayOf(began.getTime(), timeZone);
   const judged = state.plays.filter(({ verdict }) => verdict !== undefined);
   await replaceSession(db, {
     studioId,
     sessionId: session.id,
     personId: session.person_id,
     day,
-    startedAt: new Date(first.at),
-    lastAt: new Date(events.at(-1)!.at),
+    startedAt: began,
+    // How long it took is what the device's own clock says, right or wrong.
+    lastAt: new Date(began.getTime() + Math.max(0, events.at(-1)!.at - first.at)),
     ended: state.ended,
     notes: state.notes,
     questions: state.questions,

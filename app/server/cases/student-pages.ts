@@ -7,6 +7,7 @@ import {
   studioById,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
+import { asOf } from "../plan/as-of";
 import { passageLine } from "./passage-line";
 
 const LATEST = 4;
@@ -29,18 +30,20 @@ export async function studentPage(services: Services, studioId: string, personId
     person,
     pieces,
     passages: passages.map((each) => passageLine(each, today)),
-    log,
+    log: log.map((entry) => asOf(entry, today, studio.time_zone)),
   };
 }
 
 /** Every session, newest first. */
 export async function logPage(services: Services, studioId: string, personId: string) {
   const { db } = services;
-  const today = todayIn(services, await studioById(db, studioId));
+  const studio = await studioById(db, studioId);
+  const today = todayIn(services, studio);
   const [person, log, byHand] = await Promise.all([
     studentById(db, studioId, personId),
     logOf(db, studioId, personId, WHOLE_LOG),
     practiceByHand(db, studioId, personId, FIRST_DAY, today),
   ]);
-  return { person, log, byHand: byHand.toReversed() };
+  const entries = log.map((entry) => asOf(entry, today, studio.time_zone));
+  return { person, log: entries, byHand: byHand.toReversed() };
 }

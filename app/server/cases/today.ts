@@ -1,7 +1,7 @@
 import type { AskedTask, BlockKind } from "~/core/session";
 import type { AssignmentItem, ItemKind } from "~/core/week";
 import { minutesOn, weekdayOf } from "~/core/week";
-import { addDays, daysBetween, type Day } from "~/core/units";
+import { addDays, daysBetween, momentOf, type Day } from "~/core/units";
 import {
   assignmentsOf,
   openSessionOf,
@@ -25,7 +25,6 @@ const REVIEW_DAYS = 120;
 const CARE_DAYS = 14;
 /** A tight or tired end makes the next days' sessions gentler. */
 const GENTLE_DAYS = 2;
-const OPEN_SESSION_HOURS = 12;
 
 /** What an item without a passage is in a session. */
 const TASK_KINDS: Readonly<Record<ItemKind, BlockKind>> = {
@@ -85,10 +84,11 @@ function feelingLately(sessions: Awaited<ReturnType<typeof sessionsBetween>>) {
 
 /** What can be played today, all that the fitter needs, and the session that was left open. */
 export async function todayPage(services: Services, studioId: string, personId: string) {
-  const { db, now } = services;
-  const since = new Date(now() - OPEN_SESSION_HOURS * 3_600_000);
+  const { db } = services;
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
+  // One that is played across midnight goes on; one that was left before it has ended.
+  const since = new Date(momentOf(today, "00:00", studio.time_zone));
   const [person, passages, open, pain, weeks, shapes, happened] = await Promise.all([
     studentById(db, studioId, personId),
     passagesOfPerson(db, studioId, personId),

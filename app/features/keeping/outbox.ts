@@ -9,12 +9,20 @@ const MOST_AT_ONCE = 200;
 const takenSchema = v.object({ next: v.number() });
 const storedSchema = v.object({ events: v.array(sessionEventSchema) });
 
-/** How the sending goes: all there, on its way, or kept here until the server answers again. */
-export type Sending = "sent" | "sending" | "kept";
+/**
+ * How the sending goes: all there, on its way, kept here until the server answers again, or kept
+ * until somebody signs in again.
+ */
+export type Sending = "sent" | "sending" | "kept" | "signed-out";
+
+/** The server does not know who is asking any more. */
+class SignedOut extends Error {}
 
 interface OutboxOptions {
   readonly url: string;
   readonly onSending: (sending: Sending) => void;
+  /** The server has them now. */
+  readonly onSent?: (events: readonly SessionEvent[]) => void;
   /** The server has events that we don't: it gives back all unsent ones with new positions. */
   readonly onConflict: (stored: SessionEvent[]) => Promise<readonly SessionEvent[]>;
 }
@@ -64,9 +72,9 @@ export class Outbox {
       }
       this.retry = FIRST_RETRY_MS;
       this.options.onSending("sent");
-    } catch {
+    } catch (error) {
       // Whatever went wrong, the events are kept here; the server may be back in a moment.
-      this.options.onSending("kept");
+      this.options.onSending(error instanceof SignedOut ? "signed-out" : "kept");
       this.timer = setTimeout(() => void this.send(), this.retry);
       this.retry = Math.min(LONGEST_RETRY_MS, this.retry * 2);
     } finally {
@@ -75,23 +83,33 @@ export class Outbox {
   }
 
   private async sendBatch(batch: readonly SessionEvent[]): Promise<void> {
-    const response = await fetch(this.options.url, {
+    const response = await this.ask({
       method: "POST",
       headers: { "Content-Type": "application/json" },
-      body: JSON.stringify({ events: batch }),
-      signal: AbortSignal.any([AbortSignal.timeout(TIMEOUT_MS), this.disposal.signal]),
+      // With this device's clock, so that a wrong one is seen through.
+      body: JSON.stringify({ events: batch, sentAt: Date.now() }),
     });
     if (response.status === 409) return this.resolveConflict();
     if (!response.ok) throw new Error(`The server answered ${response.status}.`);
     v.parse(takenSchema, await response.json());
     const sent = new Set(batch.map(({ id }) => id));
     this.queue = this.queue.filter(({ id }) => !sent.has(id));
+    this.options.onSent?.(batch);
+  }
+
+  /** One question, within its time; whoever is led to the door is signed out. */
+  private async ask(question: RequestInit): Promise<Response> {
+    const signal = AbortSignal.any([AbortSignal.timeout(TIMEOUT_MS), this.disposal.signal]);
+    const response = await fetch(this.options.url, { ...question, signal });
+    if (response.redirected || response.status === 401) throw new SignedOut();
+    return response;
   }
 
   private async resolveConflict(): Promise<void> {
-    const response = await fetch(this.options.url, { signal: this.disposal.signal });
+    const response = await this.ask({});
     if (!response.ok) throw new Error(`The server answered ${response.status}.`);
     const { events } = v.parse(storedSchema, await response.json());
+    this.options.onSent?.(events);
     this.queue = [...(await this.options.onConflict(events))];
   }
 

@@ -1,0 +1,59 @@
+import { mergeEvents } from "~/core/session";
+import { EventStore, waitingSessions, type WaitingSession } from "./event-store";
+import { Outbox, type Sending } from "./outbox";
+
+/** How much of what was played lies only here, and how the sending goes. */
+export interface Waiting {
+  readonly plays: number;
+  readonly sending: Sending;
+}
+
+const playsIn = (waiting: readonly WaitingSession[]): number =>
+  waiting.flatMap(({ events }) => events).filter(({ kind }) => kind === "played").length;
+
+/** Sends what waits of one session; resolves when all of it is there, or can't be for now. */
+async function sendOne(
+  { session, url, events }: WaitingSession,
+  withinMs: number,
+): Promise<Sending | "not-ours"> {
+  const asked = await fetch(url, { signal: AbortSignal.timeout(withinMs) });
+  // Somebody else's who has used this device: it waits for them.
+  if (asked.status === 403 || asked.status === 404) return "not-ours";
+  const store = await EventStore.open(session, url);
+  let sending: Sending = "sending";
+  const outbox = new Outbox({
+    url,
+    onSending: (now) => (sending = now),
+    onSent: (sent) => void store.acknowledged(sent),
+    onConflict: async (stored) => {
+      const { unsent } = mergeEvents(stored, await store.all());
+      await store.keep(unsent);
+      return unsent;
+    },
+  });
+  outbox.add([...events].sort((a, b) => a.seq - b.seq));
+  const sent = await outbox.flushed(withinMs);
+  outbox.dispose();
+  // What was acknowledged is written behind all that: the store closes after it.
+  store.close();
+  return sent ? "sent" : sending;
+}
+
+const WITHIN_MS = 6000;
+
+/** Sends whatever lies in this browser, of every session of whoever is here, and tells what is left. */
+export async function sendWaiting(tell: (waiting: Waiting) => void): Promise<Waiting> {
+  const waiting = await waitingSessions();
+  if (waiting.length > 0) tell({ plays: playsIn(waiting), sending: "sending" });
+  const others = new Set<string>();
+  let worst: Sending = "sent";
+  for (const session of waiting) {
+    const went = await sendOne(session, WITHIN_MS).catch((): Sending => "kept");
+    if (went === "not-ours") others.add(session.session);
+    else if (went !== "sent") worst = went === "signed-out" ? went : "kept";
+  }
+  const left = (await waitingSessions()).filter(({ session }) => !others.has(session));
+  const told = { plays: playsIn(left), sending: worst };
+  tell(told);
+  return told;
+}

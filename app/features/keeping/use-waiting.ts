@@ -1,0 +1,35 @@
+import { useCallback, useEffect, useRef, useState } from "react";
+import type { Waiting } from "./send-waiting";
+
+const AGAIN_MS = 15_000;
+
+/** Loaded only where it is needed: most pages have nothing to send. */
+const sender = () => import("./send-waiting");
+
+/**
+ * Sends what was played on this device and has not arrived, from whatever page is open, again and
+ * again until it has. Undefined until it is known whether anything waits.
+ */
+export function useWaiting() {
+  const [waiting, setWaiting] = useState<Waiting | undefined>(undefined);
+  const running = useRef<Promise<Waiting> | undefined>(undefined);
+  const send = useCallback(() => {
+    running.current ??= sender()
+      .then(({ sendWaiting }) => sendWaiting(setWaiting))
+      .finally(() => (running.current = undefined));
+    return running.current;
+  }, []);
+  const left = waiting?.plays ?? 0;
+  useEffect(() => {
+    void send();
+    const again = () => void send();
+    window.addEventListener("online", again);
+    return () => window.removeEventListener("online", again);
+  }, [send]);
+  useEffect(() => {
+    if (left === 0) return;
+    const timer = setInterval(() => void send(), AGAIN_MS);
+    return () => clearInterval(timer);
+  }, [left, send]);
+  return { waiting, send };
+}

@@ -1,0 +1,138 @@
+import { expect, test as base } from "@playwright/test";
+import { Days } from "./support/days";
+import { Player } from "./support/player";
+import { throwAwayDirectory } from "./support/server";
+import { Teacher } from "./support/teacher";
+
+interface Fixtures {
+  readonly days: Days;
+  readonly teacher: Teacher;
+  readonly player: Player;
+}
+
+const test = base.extend<Fixtures>({
+  days: async ({ context }, provide) => {
+    const { directory, remove } = await throwAwayDirectory();
+    const days = await Days.begin(directory);
+    await days.welcome(context);
+    await provide(days);
+    await days.end();
+    await remove();
+  },
+  teacher: async ({ page, days }, provide) => provide(new Teacher(page, days.address)),
+  player: async ({ page }, provide) => provide(new Player(page)),
+});
+test.setTimeout(180_000);
+
+test("even steps: the start that is set comes again; what was left by the door has ended", async ({
+  days,
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.preparesToday({ start: 200, target: 240, clean: 1 });
+  const today = page.url();
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean(2);
+  await player.playsFlawed();
+  await expect(page.getByText("All kept")).toBeVisible();
+
+  await days.goesTo(1, [page]);
+  await page.goto(today.replace(/today$/, "log"));
+  await expect(page.getByText("200 → 210 bpm")).toBeVisible();
+  await expect(page.getByText("not ended")).toBeHidden();
+  await page.goto(today);
+  await expect(page.getByText(/still open/)).toBeHidden();
+  await expect(page.getByText("= 200")).toBeVisible();
+
+  // Opened and left without a play: no line in the log.
+  await player.goesToTheStand();
+  await player.seesTempo(200);
+  await days.goesTo(2, [page]);
+  await page.goto(today.replace(/today$/, "log"));
+  await expect(page.getByText(/1 session on 1 day/)).toBeVisible();
+});
+
+test("where it ended is never above what was passed, and only that is drawn as passed", async ({
+  days,
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.opensTheWorkshop();
+  await teacher.drawsTheLadder({ start: 200, target: 240, clean: 1 });
+  await teacher.startsEachDay("where it ended");
+  await teacher.setsIt();
+  const today = page.url();
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean();
+  await player.button("Skip").click();
+  await player.seesTempo(220);
+  await player.playsFlawed();
+  await expect(page.getByText("All kept")).toBeVisible();
+
+  await days.goesTo(1, [page]);
+  await page.goto(today);
+  await player.goesToTheStand();
+  await player.seesTempo(200);
+});
+
+test("a chain goes on at its link the next day, and a new link begins at the ladder's start", async ({
+  days,
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.opensTheWorkshop([2, 4]);
+  await teacher.chooses("Woven chain");
+  await teacher.fills({ Start: 220, Target: 240, Step: 10 });
+  await teacher.setsTheGate(1);
+  await teacher.startsEachDay("where it ended");
+  await teacher.setsIt();
+  const today = page.url();
+  await player.goesToTheStand();
+  await player.starts();
+  // The first link through all three tempi, the second through two of them.
+  await player.playsClean(5);
+  await expect(page.getByText("All kept")).toBeVisible();
+
+  await days.goesTo(1, [page]);
+  await page.goto(today);
+  await player.goesToTheStand();
+  await expect(page.getByTestId("links")).toHaveText("Link 2 of 3");
+  await player.seesTempo(230);
+  await player.starts();
+  expect(await player.climbs(1)).toEqual([
+    ...["230, Link 2 of 3", "240, Links 1–2 of 3"],
+    ...["220, All 3 links", "230, Link 3 of 3", "240, All 3 links"],
+  ]);
+});
+
+test("a school that stays at its tempo is led into by an easy play the next day", async ({
+  days,
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.opensTheWorkshop();
+  await teacher.chooses("Layers");
+  await teacher.fills({ Start: 180, Target: 220 });
+  await teacher.setsTheGate(1);
+  await teacher.setsIt();
+  const today = page.url();
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean(2);
+  await expect(page.getByText("All kept")).toBeVisible();
+
+  await days.goesTo(1, [page]);
+  await page.goto(today);
+  await player.goesToTheStand();
+  await player.seesTempo(180);
+  await player.starts();
+  await player.playsClean();
+  await player.seesTempo(220);
+  await expect(page.getByTestId("task")).toHaveText("finger silently");
+});

@@ -1,0 +1,132 @@
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/fixtures";
+import { ready } from "./support/ready";
+
+const EVENTS = "**/events";
+
+/** From now on nothing that was played arrives, while pages do. */
+const cutOff = (page: Page) =>
+  page.context().route(EVENTS, (route) => route.abort("connectionfailed"));
+const reconnect = (page: Page) => page.context().unroute(EVENTS);
+
+const todayOf = (page: Page) =>
+  page.locator('a[href$="/today"]').first().getAttribute("href") as Promise<string>;
+
+test("what was played without a connection is sent from whatever page is opened next", async ({
+  teacher,
+  player,
+  page,
+  server,
+}) => {
+  await teacher.preparesToday({ clean: 9 });
+  await player.goesToTheStand();
+  const today = await todayOf(page);
+  await player.starts();
+  await player.playsClean();
+  await expect(page.getByText("All kept")).toBeVisible();
+  await cutOff(page);
+  await player.playsClean(3);
+  await player.sees("4 of 9");
+  await page.goto(server.address + today);
+  await expect(page.getByText(/plays of yours lie only on this device/)).toBeVisible();
+  await reconnect(page);
+  await page.evaluate(() => window.dispatchEvent(new Event("online")));
+  await expect(page.getByText(/of yours lie/)).toBeHidden();
+  await page.goto(server.address + today.replace(/today$/, "log"));
+  await expect(page.getByText(/4 of [45] clean/).first()).toBeVisible();
+});
+
+test("a browser that keeps nothing says so, plays on and sends at once", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await page.addInitScript(() => {
+    IDBFactory.prototype.open = () => {
+      throw new DOMException("No room here.", "QuotaExceededError");
+    };
+  });
+  await teacher.preparesToday({ clean: 9 });
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean(2);
+  await player.sees("2 of 9");
+  await expect(page.getByText("This device keeps nothing; all has arrived")).toBeVisible();
+  await page.reload();
+  await player.sees("2 of 9");
+});
+
+test("whoever is signed out in mid-session is told, loses nothing, and goes on", async ({
+  teacher,
+  player,
+  page,
+  context,
+}) => {
+  await teacher.preparesToday({ clean: 9 });
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean();
+  await expect(page.getByText("All kept")).toBeVisible();
+  const cookies = await context.cookies();
+  await context.clearCookies();
+  await player.playsClean(2);
+  await player.sees("3 of 9");
+  await expect(page.getByText(/Kept on this device until you sign in again/)).toBeVisible();
+  await expect(page.getByRole("link", { name: "Sign in" })).toBeVisible();
+  await context.addCookies(cookies);
+  await expect(page.getByText("All kept")).toBeVisible({ timeout: 20_000 });
+});
+
+test("signing out sends first, asks about what can't be sent, and leaves nothing behind", async ({
+  teacher,
+  player,
+  page,
+  server,
+}) => {
+  await teacher.preparesToday({ clean: 9 });
+  await player.goesToTheStand();
+  const today = await todayOf(page);
+  await player.starts();
+  await cutOff(page);
+  await player.playsClean(2);
+  await page.goto(server.address + today);
+  await ready(page);
+  await page.getByRole("button", { name: /^Sign out/ }).click();
+  const asking = page.getByRole("dialog", { name: "Not everything has arrived" });
+  await expect(asking).toBeVisible();
+  await asking.getByRole("button", { name: "Stay signed in" }).click();
+  await reconnect(page);
+  await page.getByRole("button", { name: /^Sign out/ }).click();
+  await page.waitForURL(/\/sign-in/);
+  const left = await page.evaluate(async () => {
+    const db = await new Promise<IDBDatabase>((resolve, reject) => {
+      const asked = indexedDB.open("fidus-stand");
+      asked.onsuccess = () => resolve(asked.result);
+      asked.onerror = () => reject(new Error("The store does not open."));
+    });
+    const counted = db.transaction("events").objectStore("events").count();
+    await new Promise((resolve) => (counted.onsuccess = resolve));
+    const cache = await caches.open("fidus-stand");
+    return [counted.result, (await cache.keys()).length];
+  });
+  expect(left).toEqual([0, 0]);
+});
+
+test("a device whose date is wrong does not misfile what was played", async ({
+  teacher,
+  player,
+  page,
+  server,
+}) => {
+  await teacher.preparesToday({ clean: 9 });
+  const today = page.url();
+  await page.evaluate(() => localStorage.setItem("days-ahead", "400"));
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean(2);
+  await expect(page.getByText("All kept")).toBeVisible();
+  await page.goto(today);
+  await expect(page.getByText(/A session from today is still open/)).toBeVisible();
+  await page.goto(server.address);
+  await expect(page.getByText("Today: The Ferry at Low Water")).toBeVisible();
+});
