@@ -5,8 +5,8 @@ export default defineConfig({
   testDir: "e2e",
   testMatch: "*.spec.ts",
   fullyParallel: true,
-  // Journeys wait for each other less than for the browser, but some of them play in real time.
-  workers: 3,
+  // One for each core of a small machine: journeys that crowd each other out are late, not quick.
+  workers: 2,
   timeout: 120_000,
   expect: { timeout: 20_000 },
   reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],

@@ -27,7 +27,7 @@ test("from nothing to a played and logged session", async ({ teacher, player, pa
 
   await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
   await expect(page.getByText("200 →")).toContainText("= 220");
-  await expect(page.getByText("7 of 8 clean").first()).toBeVisible();
+  await expect(page.getByText("6 of 7 clean").first()).toBeVisible();
   await page.getByLabel("One line for the log").fill("The turn in bar 4 is late.");
   await page.getByRole("button", { name: "Write it down" }).click();
   await expect(page.getByText("The turn in bar 4 is late.")).toBeVisible();

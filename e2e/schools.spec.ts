@@ -55,8 +55,8 @@ const ways: readonly Way[] = [
   {
     who: "bursts",
     school: "Burst cycles",
-    numbers: { Start: 120, Target: 240, Step: 10, "Slow plays": 1 },
-    rungs: ["120"],
+    numbers: { Start: 12, "Target of the fast plays": 24, Step: 10, "Slow plays": 1 },
+    rungs: ["12"],
   },
 ];
 
@@ -111,6 +111,7 @@ test("several rules must all hold, and the player may say that it is easy", asyn
   await teacher.fills({ Start: 210, Target: 220, Step: 10 });
   await teacher.setsTheGate(2);
   await page.getByRole("button", { name: "And also …" }).click();
+  await expect(page.getByLabel("Gate", { exact: true })).toHaveCount(2);
   await page.getByLabel("Gate", { exact: true }).last().click();
   await page.getByRole("option", { name: "it feels easy" }).click();
   await teacher.setsIt();

@@ -1,4 +1,11 @@
-import { loopSeconds, playingSeconds, type LoopPlay, type LoopRequest } from "~/core/click";
+import {
+  loopSeconds,
+  PLAIN_CLICK,
+  playingSeconds,
+  type ClickProgramme,
+  type LoopPlay,
+  type LoopRequest,
+} from "~/core/click";
 import type { Rung, Segment } from "~/core/ladder";
 import { nearestPlayable, type Bpm } from "~/core/units";
 import { barsWithAround, segmentOf } from "./extent";
@@ -61,6 +68,14 @@ function request(
   };
 }
 
+/** The slow finish has a plain click, whatever the rung withdrew. */
+const plainly = (click: ClickProgramme): ClickProgramme => ({
+  ...click,
+  pattern: PLAIN_CLICK.pattern,
+  silence: PLAIN_CLICK.silence,
+  countIn: { ...click.countIn, inner: false },
+});
+
 /** The loop that the stand plays next. `before` is the tempo of the loop heard last. */
 export function nextLoop(state: StandState, before: Bpm | undefined): LoopRequest {
   const { plan, state: block } = currentBlock(state);
@@ -68,8 +83,9 @@ export function nextLoop(state: StandState, before: Bpm | undefined): LoopReques
   const rung = rungNow(block);
   const plays: LoopRequest["plays"] =
     state.endingWell === undefined ? playsOf(rung, tempo) : [{ tempo, pace: "steady" }];
+  const played = state.endingWell === undefined ? rung : { click: plainly(rung.click) };
   return {
-    ...request(plan, block.segment, rung, plays),
+    ...request(plan, block.segment, played, plays),
     tempoChanged: before !== undefined && before !== tempo,
     turn: state.plays.length,
   };

@@ -27,7 +27,7 @@ export function AnotherWay({ view, runner, restSeconds }: AnotherWayProps) {
     <section className={styles.choice} aria-live="polite">
       <h2>{tense ? offer.tense : offer.title(block.flawedOnRung)}</h2>
       {tense && <p>{offer.tenseCare}</p>}
-      <div className={styles.buttons}>
+      <div className={styles.buttons} data-offers>
         {canLower && (
           <Button variant="contained" onClick={() => void runner?.lower()}>
             {offer.lower(told)}

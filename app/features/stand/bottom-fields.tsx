@@ -4,7 +4,7 @@ import { words } from "~/words/stand-words";
 import { AnotherWay } from "./another-way";
 import { BeatLight } from "./beat-light";
 import { RestClock } from "./rest-clock";
-import { LeftForToday, TopReached } from "./top-reached";
+import { LeftForToday, SlowEnd, TopReached } from "./top-reached";
 import type { StandRunner } from "./runner";
 import { questionOf, type StandView } from "./view";
 import type { Position } from "./use-stand";
@@ -23,8 +23,9 @@ export interface BottomFieldsProps {
 export function BottomFields(props: BottomFieldsProps) {
   const { view, runner, usable, position } = props;
   const { state, transport } = view;
-  const question = questionOf(state, transport);
+  const question = questionOf(state, transport, view.leaving);
   if (question === "rest") return <RestClock resting={state.resting!} runner={runner} />;
+  if (question === "slow-end") return <SlowEnd runner={runner} />;
   if (question === "top") return <TopReached view={view} runner={runner} />;
   if (question === "left") return <LeftForToday view={view} runner={runner} />;
   if (question === "another-way") {

@@ -9,7 +9,15 @@ import styles from "./sheets.module.css";
 
 const TITLE = "keys-title";
 
-export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
+interface HelpSheetProps {
+  readonly open: boolean;
+  /** Whether single letters are keys. */
+  readonly letters: boolean;
+  readonly onLetters: (letters: boolean) => void;
+  readonly onClose: () => void;
+}
+
+export function HelpSheet({ open, letters, onLetters, onClose }: HelpSheetProps) {
   return (
     <Dialog open={open} onClose={onClose} aria-labelledby={TITLE} maxWidth="sm" fullWidth>
       <DialogTitle id={TITLE}>{words.stand.helpTitle}</DialogTitle>
@@ -24,6 +32,14 @@ export function HelpSheet({ open, onClose }: { open: boolean; onClose: () => voi
             </div>
           ))}
         </dl>
+        <label className={styles.choice}>
+          <input
+            type="checkbox"
+            checked={letters}
+            onChange={(event) => onLetters(event.target.checked)}
+          />
+          {words.stand.letters}
+        </label>
         <p>{words.stand.pedals}</p>
         <Care />
       </DialogContent>

@@ -12,7 +12,7 @@ import {
 import { tempo as tempoFrom } from "~/core/units";
 import { NERVOUS_MS, NUDGE_BPM, RESTART_SECONDS } from "./runner-options";
 import { StandLoop } from "./stand-loop";
-import { canPlayOn, questionOf } from "./view";
+import { canPlayOn, endsFlawed, questionOf } from "./view";
 
 /** The stand in the player's hands: every decision that can be taken at it, by any means. */
 export class StandRunner extends StandLoop {
@@ -27,7 +27,8 @@ export class StandRunner extends StandLoop {
   /** The pedal forward: clean, or whatever "go on" means where the stand asks something. */
   forward = () =>
     this.judging("clean", async () => {
-      const question = questionOf(this.state, this.transport);
+      const question = questionOf(this.state, this.transport, this.leaving);
+      if (question === "slow-end") return this.justJudged() ? undefined : this.endWellNow();
       if (question === "task") return this.taskForward();
       if (question === "verdict") return this.judgeNow("clean");
       if (this.justJudged()) return;
@@ -119,6 +120,11 @@ export class StandRunner extends StandLoop {
   private async moveOnNow(): Promise<void> {
     this.silence();
     this.transport = "stopped";
+    if (!this.leaving && endsFlawed(this.state)) {
+      this.leaving = true;
+      return this.changed();
+    }
+    this.leaving = false;
     if (isLastPart(this.state)) return this.endNow("finished");
     this.sound.tempoHeard = undefined;
     await this.write("moved-on", {});
@@ -151,12 +157,20 @@ export class StandRunner extends StandLoop {
     const slow = tempoFrom(endWellTempo(this.state));
     if (!slow.ok) return;
     this.silence();
+    this.leaving = false;
     this.transport = "stopped";
     await this.write("end-well-began", { tempo: slow.value });
     await this.startNow();
   }
 
   end = (how: Payload<"ended">["how"]) => this.inOrder(() => this.endNow(how));
+
+  /** Goes on after all, where leaving was asked for. */
+  stay = () =>
+    this.inOrder(() => {
+      this.leaving = false;
+      this.changed();
+    });
 
   /** Stops everything at once, before anything is asked or written. */
   hurts = () => {

@@ -13,12 +13,14 @@ import {
   secondsOfRung,
   type Block,
   type BlockState,
+  type StandState,
 } from "~/core/session";
 import { words } from "~/words/stand-words";
 import { StandBars } from "./stand-bars";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
 import type { Position } from "./use-stand";
+import { useKeptChoice } from "./use-kept-choice";
 import styles from "./stand-figure.module.css";
 
 interface StandFigureProps {
@@ -72,6 +74,8 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
   // In a cycle the number is that of the play that is heard.
   const sounding = position?.bar.part === "play" ? position.bar.tempo : tempo;
   const { parts } = progressNow(block);
+  // The slow play at the end opens no gate.
+  const slow = state.endingWell !== undefined;
   const top = steps.reduce((most, step) => Math.max(most, step.top ?? step.tempo), 0);
   return (
     <>
@@ -87,15 +91,18 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
             <span data-testid="tempo">{Math.round(sounding)}</span>
           </p>
         )}
-        {parts.map((part, i) => (
-          <Count
-            key={part.rule.kind}
-            progress={part}
-            also={i > 0}
-            cycles={rungNow(block).cycle !== undefined}
-          />
-        ))}
-        {parts.some(({ rule, passed }) => rule.kind === "easy" && !passed) && (
+        {slow
+          ? null
+          : parts.map((part, i) => (
+              <Count
+                key={part.rule.kind}
+                progress={part}
+                also={i > 0}
+                cycles={rungNow(block).cycle !== undefined}
+              />
+            ))}
+        {!slow && <CleanToday state={state} />}
+        {!slow && parts.some(({ rule, passed }) => rule.kind === "easy" && !passed) && (
           <Button variant="outlined" onClick={() => void runner?.ease()}>
             {words.stand.easy}
           </Button>
@@ -151,6 +158,28 @@ function WhatToPlay(props: { plan: Block; block: BlockState; hidden: boolean }) 
       )}
       {block.extent === "context" && <p className={styles.cycle}>{words.stand.context}</p>}
     </>
+  );
+}
+
+/** How many plays of this passage were clean today, folded away where nobody wants to know. */
+function CleanToday({ state }: { state: StandState }) {
+  const [shown, show] = useKeptChoice("fidus-clean-today", true);
+  const judged = state.plays.filter(
+    (play) => play.blockIndex === state.blockIndex && play.verdict && !play.endingWell,
+  );
+  if (judged.length === 0) return null;
+  const clean = judged.filter(({ verdict }) => verdict === "clean").length;
+  const { stand } = words;
+  return (
+    <button
+      type="button"
+      className={styles.cleanToday}
+      aria-expanded={shown}
+      {...(shown ? { title: stand.hideCleanToday } : { "aria-label": stand.showCleanToday })}
+      onClick={() => show(!shown)}
+    >
+      {shown ? stand.cleanToday(clean, judged.length) : "…"}
+    </button>
   );
 }
 

@@ -32,6 +32,8 @@ export class StandLoop {
   protected readonly taps = new TappedAlong();
   /** What was pressed and is not counted yet. */
   readonly marks = new Marks();
+  /** Leaving was asked for, and a slow correct play is offered first. */
+  protected leaving = false;
   protected restTimer: ReturnType<typeof setTimeout> | undefined;
 
   constructor(protected readonly options: RunnerOptions) {
@@ -44,9 +46,9 @@ export class StandLoop {
   }
 
   protected currentView(): StandView {
-    const { transport, early, ready } = this;
+    const { transport, early, ready, leaving } = this;
     const { state, events, sending, keeps } = this.ledger;
-    return { state, events, transport, early, sending, keeps, ready };
+    return { state, events, transport, early, sending, keeps, ready, leaving };
   }
 
   protected changed(): void {

@@ -14,7 +14,8 @@ import { TapSheet } from "./tap-sheet";
 import { NextPart, TaskView } from "./task-view";
 import { Tools } from "./tools";
 import { useAwake, useOnlyWindow, usePosition, useStandRunner } from "./use-stand";
-import { useKeys } from "./use-keys";
+import { useKeptChoice } from "./use-kept-choice";
+import { useStandKeys } from "./use-stand-keys";
 import { useVolume } from "./use-volume";
 import { questionOf } from "./view";
 import styles from "./stand.module.css";
@@ -96,37 +97,18 @@ function OpenStand({
     setSheet("tap");
   };
   const usable = held && view.ready && !ended;
-  const act = (action: () => unknown) => () => void (usable && action());
-  /** For what has no meaning during a task. */
-  const atBlock = (action: () => unknown) => act(() => taskNow(state) === undefined && action());
-  const toggle = act(() => (running ? runner?.pause() : runner?.start()));
-  const forward = act(() => runner?.forward());
-  const back = act(() => runner?.back());
-  const undo = act(() => runner?.undo());
-  useKeys(
-    {
-      ArrowRight: forward,
-      PageDown: forward,
-      ArrowLeft: back,
-      PageUp: back,
-      " ": toggle,
-      u: undo,
-      Backspace: undo,
-      ArrowUp: atBlock(() => runner?.nudge(1)),
-      ArrowDown: atBlock(() => runner?.nudge(-1)),
-      ".": (event) => runner?.tap(event.timeStamp),
-      g: atBlock(() => runner?.ease()),
-      m: atBlock(() => openTap()),
-      r: atBlock(() => runner?.repeat()),
-      s: atBlock(() => runner?.skip()),
-      t: atBlock(() => runner?.takeRest(REST_SECONDS)),
-      n: () => setSheet("note"),
-      e: atBlock(() => runner?.endWell()),
-      h: act(() => runner?.hurts()),
-      "?": () => setSheet("help"),
-    },
-    sheet === undefined,
-  );
+  const [letters, setLetters] = useKeptChoice("fidus-letters", true);
+  useStandKeys({
+    view,
+    runner,
+    usable,
+    enabled: sheet === undefined,
+    letters,
+    restSeconds: REST_SECONDS,
+    onTap: openTap,
+    onNote: () => setSheet("note"),
+    onHelp: () => setSheet("help"),
+  });
 
   if (ended) {
     return (
@@ -180,7 +162,12 @@ function OpenStand({
         onNote={() => setSheet("note")}
         onTap={openTap}
       />
-      <HelpSheet open={sheet === "help"} onClose={() => setSheet(undefined)} />
+      <HelpSheet
+        open={sheet === "help"}
+        letters={letters}
+        onLetters={setLetters}
+        onClose={() => setSheet(undefined)}
+      />
       <TapSheet
         open={sheet === "tap"}
         onClose={() => setSheet(undefined)}

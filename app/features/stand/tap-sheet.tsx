@@ -40,7 +40,16 @@ export function TapSheet({ open, onClose, onTempo }: TapSheetProps) {
     setTaps([]);
     onClose();
   };
+  const take = () => {
+    if (!found || found.taps < ENOUGH) return;
+    onTempo(Math.round(found.bpm));
+    close();
+  };
   const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === "Enter") {
+      event.preventDefault();
+      return take();
+    }
     if (event.repeat || !/^( |[a-z.])$/i.test(event.key)) return;
     event.preventDefault();
     tap(event.timeStamp);
@@ -73,14 +82,7 @@ export function TapSheet({ open, onClose, onTempo }: TapSheetProps) {
       <DialogActions>
         <Button onClick={close}>{words.cancel}</Button>
         <Button onClick={() => setTaps([])}>{said.anew}</Button>
-        <Button
-          variant="contained"
-          disabled={!found || found.taps < ENOUGH}
-          onClick={() => {
-            if (found) onTempo(Math.round(found.bpm));
-            close();
-          }}
-        >
+        <Button variant="contained" disabled={!found || found.taps < ENOUGH} onClick={take}>
           {said.take(found ? formats.whole(found.bpm) : undefined)}
         </Button>
       </DialogActions>

@@ -35,12 +35,32 @@ export function LeftForToday({ view, runner }: ChoiceProps) {
   );
 }
 
+/** The last passage is being left after a flawed play. */
+export function SlowEnd({ runner }: Pick<ChoiceProps, "runner">) {
+  const { slowEnd, offer } = words.stand;
+  return (
+    <section className={styles.choice} aria-live="polite">
+      <h2>{slowEnd.title}</h2>
+      <p>{slowEnd.sub}</p>
+      <div className={styles.buttons} data-offers>
+        <Button variant="contained" onClick={() => void runner?.endWell()}>
+          {slowEnd.slow}
+        </Button>
+        <Button variant="outlined" onClick={() => void runner?.moveOn()}>
+          {slowEnd.leave}
+        </Button>
+        <Button onClick={() => void runner?.stay()}>{offer.same}</Button>
+      </div>
+    </section>
+  );
+}
+
 function Onward({ view, runner, again }: ChoiceProps & { again: string }) {
   const { top } = words.stand;
   const { state } = view;
   const next = partsOf(state.plan)[state.part + 1];
   return (
-    <div className={styles.buttons}>
+    <div className={styles.buttons} data-offers>
       {next ? (
         <Button variant="contained" onClick={() => void runner?.moveOn()}>
           {top.next(

@@ -14,6 +14,7 @@ const serverView = (options: RunnerOptions): StandView => ({
   sending: "sent",
   keeps: true,
   ready: false,
+  leaving: false,
 });
 
 const nothing = () => () => undefined;

@@ -1,6 +1,7 @@
 import {
   currentBlock,
   offersAnotherWay,
+  partsOf,
   taskNow,
   type SessionEvent,
   type StandState,
@@ -20,13 +21,17 @@ export interface StandView {
   /** Whether this device keeps what is played until it has arrived. */
   readonly keeps: boolean;
   readonly ready: boolean;
+  /** The last passage is being left after a flawed play: a slow correct one is offered first. */
+  readonly leaving: boolean;
 }
 
 /** What the stand is asking at this moment, if anything. */
 export function questionOf(
   state: StandState,
   transport: Transport,
-): "task" | "verdict" | "rest" | "top" | "left" | "another-way" | undefined {
+  leaving = false,
+): "task" | "verdict" | "rest" | "slow-end" | "top" | "left" | "another-way" | undefined {
+  if (leaving) return "slow-end";
   if (taskNow(state) && state.endingWell === undefined) return "task";
   if (transport === "play" || state.pending) return "verdict";
   if (state.resting) return "rest";
@@ -34,6 +39,14 @@ export function questionOf(
   if (toppedOut && state.endingWell === undefined) return "top";
   if (left && state.endingWell === undefined) return "left";
   return offersAnotherWay(state) ? "another-way" : undefined;
+}
+
+/** Whether what is played now is the last passage, and its last play was flawed. */
+export function endsFlawed(state: StandState): boolean {
+  const later = partsOf(state.plan).slice(state.part + 1);
+  const quiet = later.some(({ kind, block }) => block !== null || kind === "slow-finish");
+  const last = state.plays.findLast(({ verdict }) => verdict !== undefined);
+  return !quiet && !taskNow(state) && last?.verdict === "flawed" && !last.endingWell;
 }
 
 /** Whether the next loop may follow without anything being asked first. */

@@ -8,6 +8,8 @@ import styles from "./workshop.module.css";
 
 interface OffersProps {
   readonly offers: readonly OfferTold[] | undefined;
+  /** They answer a ladder that has changed since. */
+  readonly stale: boolean;
   readonly onTake: (ladder: Ladder) => void;
 }
 
@@ -33,7 +35,7 @@ function changeTold({ kind, ladder, rungs }: OfferTold): string {
 }
 
 /** What would make it fit, each computed and one press away, the best first. */
-export const Offers = memo(function Offers({ offers, onTake }: OffersProps) {
+export const Offers = memo(function Offers({ offers, stale, onTake }: OffersProps) {
   const formats = useFormats();
   if (!offers || offers.length === 0) return null;
   return (
@@ -42,7 +44,7 @@ export const Offers = memo(function Offers({ offers, onTake }: OffersProps) {
       <ul>
         {offers.map((offer) => (
           <li key={offer.kind}>
-            <Button variant="outlined" onClick={() => onTake(offer.ladder)}>
+            <Button variant="outlined" disabled={stale} onClick={() => onTake(offer.ladder)}>
               <strong>{said.kinds[offer.kind]}</strong>
               <span>{changeTold(offer)}</span>
               <span>

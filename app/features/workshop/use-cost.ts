@@ -10,7 +10,11 @@ export interface CostKnown {
   readonly exact?: ExactTold;
   readonly simulated?: SimulatedTold;
   readonly offers?: readonly OfferTold[];
+  /** The question that the offers answer: those of an older one can't be taken. */
+  readonly offersFor?: Question;
 }
+
+type Question = (() => Omit<CostRequest, "id">) | undefined;
 
 const NOTHING: CostKnown = {};
 
@@ -18,9 +22,10 @@ const NOTHING: CostKnown = {};
  * Asks the worker whenever the question (made only in the browser) changes; an answer to an older question never shows. The
  * figures of the question before stay until new ones come, so that nothing flickers.
  */
-export function useCost(question: (() => Omit<CostRequest, "id">) | undefined): CostKnown {
+export function useCost(question: Question): CostKnown {
   const [known, setKnown] = useState<CostKnown>(NOTHING);
   const client = useRef<CostClient | undefined>(undefined);
+  const asked = useRef<Question>(undefined);
   useEffect(() => {
     const made = new CostClient((answer) => {
       setKnown((before) => {
@@ -30,7 +35,7 @@ export function useCost(question: (() => Omit<CostRequest, "id">) | undefined): 
           case "simulated":
             return { ...before, simulated: answer };
           case "offers":
-            return { ...before, offers: answer.offers };
+            return { ...before, offers: answer.offers, offersFor: asked.current };
         }
       });
     });
@@ -41,6 +46,7 @@ export function useCost(question: (() => Omit<CostRequest, "id">) | undefined): 
     };
   }, []);
   useEffect(() => {
+    asked.current = question;
     if (question) client.current?.ask(question());
   }, [question]);
   return known;

@@ -308,7 +308,11 @@ export function WorkshopPage(props: WorkshopPageProps) {
                 stage={drawn.from.place.stage}
                 name={person.name}
               />
-              <Offers offers={known.offers} onTake={takeLadder} />
+              <Offers
+                offers={known.offers}
+                stale={known.offersFor !== question}
+                onTake={takeLadder}
+              />
               {beside && (
                 <Compare
                   now={drawn}

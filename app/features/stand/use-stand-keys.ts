@@ -1,0 +1,94 @@
+import { useEffect, useState } from "react";
+import { currentBlock, taskNow, type Flaw } from "~/core/session";
+import { DigitEntry } from "./digit-entry";
+import type { StandRunner } from "./runner";
+import { useHeldKey, useKeys, type KeyMap } from "./use-keys";
+import { pressOffer, stepAmongOffers } from "./offer-keys";
+import type { StandView } from "./view";
+
+/** What went wrong, with Shift, after a flawed play. */
+const FLAW_LETTERS: Readonly<Record<string, Flaw>> = {
+  n: "notes",
+  r: "rhythm",
+  o: "tone",
+  x: "tension",
+  m: "memory",
+  c: "coordination",
+};
+const DIGITS = ["0", "1", "2", "3", "4", "5", "6", "7", "8", "9"] as const;
+const OFFER_KEYS = ["F1", "F2", "F3", "F4"] as const;
+
+interface StandKeysOptions {
+  readonly view: StandView;
+  readonly runner: StandRunner | undefined;
+  readonly usable: boolean;
+  /** Nothing lies over the stand. */
+  readonly enabled: boolean;
+  /** Whether single letters are keys; digits, arrows, the pedal and Escape always are. */
+  readonly letters: boolean;
+  readonly restSeconds: number;
+  readonly onTap: () => void;
+  readonly onNote: () => void;
+  readonly onHelp: () => void;
+}
+
+/** Every key of the stand. */
+export function useStandKeys(options: StandKeysOptions): void {
+  const { view, runner, usable, enabled, letters } = options;
+  const { state, transport } = view;
+  const running = transport !== "stopped";
+  const act = (action: () => unknown) => () => void (usable && action());
+  /** For what has no meaning during a task. */
+  const atBlock = (action: () => unknown) => act(() => taskNow(state) === undefined && action());
+
+  const { segment } = currentBlock(state).state;
+  const bars = segment.toBar - segment.fromBar + 1;
+  const detailBar = (place: number) => runner?.detail({ bar: segment.fromBar + place - 1 });
+  const [digits] = useState(() => new DigitEntry());
+  // Where and what can be told until the next play begins.
+  const telling = state.detailable !== undefined && transport !== "play";
+  useEffect(() => {
+    if (!telling) digits.cancel();
+  }, [telling, digits]);
+
+  const ifTelling = (action: () => unknown) => act(() => telling && action());
+  const always: KeyMap = {
+    ArrowRight: act(() => runner?.forward()),
+    PageDown: act(() => runner?.forward()),
+    ArrowLeft: act(() => runner?.back()),
+    PageUp: act(() => runner?.back()),
+    " ": act(() => (running ? runner?.pause() : runner?.start())),
+    Backspace: act(() => runner?.undo()),
+    ArrowUp: act(() => stepAmongOffers(-1) || atBlock(() => runner?.nudge(1))()),
+    ArrowDown: act(() => stepAmongOffers(1) || atBlock(() => runner?.nudge(-1))()),
+    ".": (event) => runner?.tap(event.timeStamp),
+    "?": options.onHelp,
+    ...Object.fromEntries(OFFER_KEYS.map((key, i) => [key, act(() => pressOffer(i))])),
+    ...Object.fromEntries(
+      DIGITS.map((key, digit) => [key, ifTelling(() => digits.press(digit, bars, detailBar))]),
+    ),
+  };
+  const byLetter: KeyMap = {
+    u: act(() => runner?.undo()),
+    g: atBlock(() => runner?.ease()),
+    m: atBlock(options.onTap),
+    r: atBlock(() => runner?.repeat()),
+    s: atBlock(() => runner?.skip()),
+    t: atBlock(() => runner?.takeRest(options.restSeconds)),
+    n: options.onNote,
+    e: atBlock(() => runner?.endWell()),
+    h: act(() => runner?.hurts()),
+    ...Object.fromEntries(
+      Object.entries(FLAW_LETTERS).map(([letter, what]) => [
+        `Shift+${letter}`,
+        ifTelling(() => runner?.detail({ what })),
+      ]),
+    ),
+  };
+  useKeys(letters ? { ...always, ...byLetter } : always, enabled);
+  useHeldKey(
+    "Escape",
+    act(() => runner?.hurts()),
+    enabled,
+  );
+}
