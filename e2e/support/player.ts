@@ -53,7 +53,7 @@ export class Player {
   async playsThrough(): Promise<void> {
     this.plays++;
     await expect(this.page.locator("main")).toHaveAttribute("data-plays", String(this.plays), {
-      timeout: 30_000,
+      timeout: 60_000,
     });
   }
 

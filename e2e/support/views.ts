@@ -135,6 +135,8 @@ export const views: readonly View[] = [
     name: "stand",
     open: async (page, address) => {
       await today("Ines Calloway")(page, address);
+      // The one whose number is hidden shows less of the stand.
+      await page.getByRole("button", { name: "Leave out Rolled Tenths" }).click();
       await new Player(page).goesToTheStand();
       // Until this window holds the session, nothing can be pressed.
       await page.locator("button:enabled", { hasText: "Start" }).waitFor();

@@ -145,8 +145,9 @@ export class StandRunner extends StandLoop {
       const play = this.state.detailable;
       if (!play) return;
       await this.write("detailed", { play, ...about });
-      // Noted tension may ask for another way: what was to follow waits for the answer.
-      if (this.transport === "breather" && !canPlayOn(this.state)) this.settle();
+      // Noted tension may ask for another way: what was to follow, or is being counted in, waits.
+      const before = this.transport === "breather" || this.transport === "count-in";
+      if (before && !canPlayOn(this.state)) this.settle();
     });
 
   note = (text: string) => this.inOrder(() => this.write("noted", { text }));
