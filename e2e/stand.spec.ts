@@ -76,6 +76,24 @@ test("slower, faster, skip, rest, leave and pause do what they say", async ({
   await expect(page.getByText("Stopped for pain today.")).toBeVisible();
 });
 
+test("leaving the last passage after a flawed play offers the slow correct one first", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.preparesToday({ ...SLOW, offerAfter: 2 });
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsFlawed(2);
+  await player.button("Leave it for today").click();
+  await expect(page.getByRole("heading", { name: "The last one was flawed." })).toBeVisible();
+  await player.button("One slow correct play").click();
+  await player.seesTempo(14);
+  await player.playsClean();
+  await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
+  await expect(page.getByText("0 of 2 clean").first()).toBeVisible();
+});
+
 test("without a verdict the stand waits, or plays again uncounted, as the player chose", async ({
   teacher,
   player,

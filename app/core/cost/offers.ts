@@ -44,6 +44,8 @@ export interface OfferInputs {
 
 const ENOUGH = 0.6;
 const WORTH_SAYING = 0.04;
+const HOPELESS = 0.05;
+const LONGEST_MINUTES = 60;
 const MUCH_SHORTER = 0.7;
 const MOST_DAYS = 30;
 const LOWER_TARGETS = [0.95, 0.9, 0.85, 0.8, 0.75, 0.7, 0.65];
@@ -153,6 +155,9 @@ function bestOf(kind: OfferKind, inputs: OfferInputs, now: Cost): Offer | undefi
     if (!read.success) continue;
     const cost = costOf(inputs, read.output);
     if (!cost) continue;
+    // Over an hour a day or hardly ever: that is no way out.
+    const days = daysGiven(read.output, inputs.from?.place?.stage);
+    if (cost.minutes > LONGEST_MINUTES * days || cost.fits < HOPELESS) continue;
     const better = cost.fits >= now.fits + WORTH_SAYING;
     const shorter = cost.minutes <= MUCH_SHORTER * now.minutes;
     if (!better && !shorter) continue;

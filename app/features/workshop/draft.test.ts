@@ -1,6 +1,8 @@
 import { expect, test } from "@jest/globals";
 import { SCHOOL_NAMES } from "~/core/ladder";
-import { check, firstDraft, fitted, newPhase, samplePath } from "./draft";
+import { bpm } from "~/core/units";
+import { check, firstDraft, fitted, newPhase, offeredDraft, samplePath } from "./draft";
+import { chanceOfDraft } from "./reckoning";
 
 const block = {
   fromBar: 5,
@@ -13,10 +15,24 @@ const block = {
 };
 
 test("a first draft is a ladder already, from well below the mark or the comfortable tempo", () => {
-  expect(firstDraft(96, null)).toMatchObject({ start: 58, target: 96 });
-  expect(firstDraft(96, 71.6)).toMatchObject({ start: 72, target: 96 });
+  expect(firstDraft(96, null)).toMatchObject({ start: 56, target: 96 });
+  expect(firstDraft(96, 71.6)).toMatchObject({ start: 70, target: 96 });
   expect(firstDraft(96, 120).start).toBe(96);
   expect(check(firstDraft(96, null), block).ok).toBe(true);
+});
+
+test("the first ladder offered takes larger steps, then fewer plays, until it likely fits", () => {
+  const told = (
+    fits: (draft: { gate: unknown; phases: readonly { school: object }[] }) => number,
+  ) => {
+    const { phases, gate } = offeredDraft(96, null, fits);
+    return [phases[0]!.school.numbers.step, gate[0]];
+  };
+  expect(told(() => 1)).toEqual([5, expect.objectContaining({ plays: 3 })]);
+  expect(told(() => 0)).toEqual([30, expect.objectContaining({ plays: 2 })]);
+  const known = { reps: [], block, flaws: [] };
+  const fits = chanceOfDraft(known, bpm(96));
+  expect(fits(offeredDraft(96, null, fits))).toBeGreaterThanOrEqual(0.5);
 });
 
 test("a number that is missing or impossible is a sentence at its field", () => {

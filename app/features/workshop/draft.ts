@@ -55,9 +55,45 @@ const EASY_SHARE = 0.6;
 const OFFERED_RULE = { kind: "where-ended-less", steps: 1 } as const;
 const AS_SET = { kind: "as-set" } as const;
 
+/** Down to a number that is easily said: fives, twos below 60. */
+const rounded = (tempo: number): number => {
+  const by = tempo < ROUND_BELOW ? 2 : 5;
+  return Math.floor(tempo / by) * by;
+};
+const ROUND_BELOW = 60;
+
+/** Larger steps first, then fewer clean plays: what a first ladder gives up to fit its minutes. */
+const FIRST_TRIES = [
+  ...[5, 8, 10, 15, 20].map((step) => ({ step, plays: 3 })),
+  ...[10, 15, 20, 30].map((step) => ({ step, plays: 2 })),
+];
+const EVEN_CHANCE = 0.5;
+
+/**
+ * The first ladder that is offered for a passage: in round numbers, and such that it fits its
+ * minutes with a chance of at least one half, if any of those tried does; else the shortest.
+ * `fits` tells the chance of a draft.
+ */
+export function offeredDraft(
+  target: number,
+  comfortable: number | null,
+  fits: (draft: LadderDraft) => number,
+): LadderDraft {
+  const first = firstDraft(target, comfortable);
+  const tries = FIRST_TRIES.map(({ step, plays }): LadderDraft => ({
+    ...first,
+    phases: first.phases.map((phase) => ({
+      ...phase,
+      school: { name: "even-steps", numbers: { step } },
+    })),
+    gate: [{ kind: "in-a-row", plays, afterFlawed: "reset" }],
+  }));
+  return tries.find((draft) => fits(draft) >= EVEN_CHANCE) ?? tries.at(-1)!;
+}
+
 /** A first ladder for a passage: even steps, three in a row, from well below the mark. */
 export function firstDraft(target: number, comfortable: number | null): LadderDraft {
-  const start = Math.max(10, Math.round(comfortable ?? target * EASY_SHARE));
+  const start = Math.max(10, rounded(comfortable ?? target * EASY_SHARE));
   const school = { name: "even-steps", numbers: initialNumbers("even-steps") } as const;
   return {
     ...LADDER_DEFAULTS,

@@ -1,9 +1,10 @@
-import { cleanTable, type CleanAt } from "~/core/cost";
+import { cleanTable, exactCost, tollsOf, type CleanAt } from "~/core/cost";
 import { whereItFailed, type Ladder } from "~/core/ladder";
 import { estimate, type RecordedRep } from "~/core/record";
 import type { Played } from "~/core/session";
 import type { Bpm } from "~/core/units";
 import type { CostRequest } from "~/workers/client";
+import { check, type LadderDraft } from "./draft";
 
 /** What is known of this student on this passage, and how to ask what a ladder costs them. */
 export interface Reckoning {
@@ -69,5 +70,19 @@ export function reckoningFrom({ reps, target, block, flaws }: Known): Reckoning 
       runs: RUNS,
       offers,
     }),
+  };
+}
+
+/** The chance that a draft fits its minutes, by formula; 0 while it can't be drawn. */
+export function chanceOfDraft(
+  known: Omit<Known, "target">,
+  target: Bpm,
+): (draft: LadderDraft) => number {
+  const { cleanAt } = reckoningFrom({ ...known, target });
+  return (draft) => {
+    const checked = check(draft, known.block);
+    if (!checked.ok) return 0;
+    const { ladder, rungs } = checked;
+    return exactCost(tollsOf({ block: { ...known.block, ladder }, rungs, cleanAt }), ladder).fits;
   };
 }

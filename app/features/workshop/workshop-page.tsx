@@ -21,7 +21,7 @@ import { DayFields } from "./day-fields";
 import {
   check,
   draftOf,
-  firstDraft,
+  offeredDraft,
   withStart,
   fitted,
   newPhase,
@@ -34,7 +34,7 @@ import { GateFields } from "./gate-fields";
 import { FromLibrary, KeepButton, type KeptLadder } from "./kept";
 import { Offers } from "./offers";
 import { PhaseRow } from "./phase-row";
-import { reckoningFrom } from "./reckoning";
+import { chanceOfDraft, reckoningFrom } from "./reckoning";
 import { SchoolChooser } from "./school-chooser";
 import { Stairs } from "./stairs";
 import { useCost } from "./use-cost";
@@ -89,9 +89,13 @@ function blockOf({ range, piece }: Pick<WorkshopPageProps, "range" | "piece">): 
 /** Draws a ladder: schools, numbers, stairs, sound, and what it costs this student. */
 export function WorkshopPage(props: WorkshopPageProps) {
   const { studioId, person, piece, passage, range, ladder, place, refused } = props;
-  const [draft, setDraft] = useState<LadderDraft>(() =>
-    ladder ? draftOf(ladder) : firstDraft(piece.markBpm, passage.comfortable),
-  );
+  const block = useMemo(() => blockOf({ range, piece }), [range, piece]);
+  const [draft, setDraft] = useState<LadderDraft>(() => {
+    if (ladder) return draftOf(ladder);
+    const known = { reps: props.reps, block, flaws: props.flaws };
+    const fits = chanceOfDraft(known, nearestPlayable(piece.markBpm));
+    return offeredDraft(piece.markBpm, passage.comfortable, fits);
+  });
   const change = (part: Partial<LadderDraft>) =>
     setDraft((before) => {
       const { start, ...others } = part;
@@ -121,7 +125,6 @@ export function WorkshopPage(props: WorkshopPageProps) {
     [phaseId],
   );
 
-  const block = useMemo(() => blockOf({ range, piece }), [range, piece]);
   const standing = useMemo(
     () =>
       ladder && place && props.startToday ? { ladder, place, start: props.startToday } : undefined,
