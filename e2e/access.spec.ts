@@ -292,7 +292,7 @@ test("a lesson refuses what can't be, and two who set the same week lose nothing
   for (const each of [page, second]) {
     await each.goto(`${address}${home}/lesson`);
     await each.waitForLoadState("networkidle");
-    await each.getByRole("combobox", { name: "Add a passage" }).click();
+    await each.getByRole("combobox", { name: "Add a passage" }).press("Enter");
     await each.getByRole("option").first().click();
   }
   await page.getByLabel("A word to the student").fill("From the first.");

@@ -54,7 +54,7 @@ test("impossible ladders are told at the field while they are drawn", async ({ t
   await expect(page.getByText("0 bpm is outside 1–50 bpm.")).toBeVisible();
   await teacher.number("Step").fill("5");
   await teacher.unfolds("When to go up");
-  await page.getByLabel("Gate", { exact: true }).click();
+  await page.getByLabel("Gate", { exact: true }).press("Enter");
   await page.getByRole("option", { name: "clean plays of the last few" }).click();
   await teacher.number("Clean plays").fill("6");
   await teacher.number("Of the last").fill("5");
@@ -88,7 +88,7 @@ test("numbers that no school can follow are told at their field, and the drawing
   }
   await expect(page.getByText("List at least one layer")).toBeVisible();
   await teacher.chooses("Woven chain");
-  await page.getByLabel("Links of").click();
+  await page.getByLabel("Links of").press("Enter");
   await page.getByRole("option", { name: "beats" }).click();
   await teacher.number("Step").fill("1");
   await teacher.number("Start").fill("10");

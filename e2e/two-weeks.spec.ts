@@ -87,12 +87,12 @@ test("one teacher and two students go through two weeks, and every number comes 
   const setsAWeek = async (home: string, often: string, besides?: string) => {
     await desk.goto(`${address}${home}/lesson`);
     await ready(desk);
-    await desk.getByRole("combobox", { name: "Add a passage" }).click();
+    await desk.getByRole("combobox", { name: "Add a passage" }).press("Enter");
     await desk.getByRole("option").first().click();
-    await desk.getByRole("combobox", { name: "How often" }).click();
+    await desk.getByRole("combobox", { name: "How often" }).press("Enter");
     await desk.getByRole("option", { name: often, exact: true }).click();
     if (besides) {
-      await desk.getByRole("combobox", { name: "Add something else" }).click();
+      await desk.getByRole("combobox", { name: "Add something else" }).press("Enter");
       await desk.getByRole("option", { name: besides, exact: true }).click();
     }
     await desk.getByLabel("A word to the student").fill("Slow ends the day.");

@@ -28,7 +28,8 @@ export const clockFromNoon = (rate: number): ClockSetting => {
 /**
  * Runs in the page before anything else: time passes `rate` times as fast, and nothing sounds.
  * The click's worklet is stood in for by timers that tell its markers; everything else is the
- * product's own code.
+ * product's own code. Lists are opened by key here: what guards them against the mouse's release is
+ * a timer, and too quick.
  */
 function quicken({ real, virtual, rate, key }: ClockSetting & { readonly key: string }): void {
   const page = window;

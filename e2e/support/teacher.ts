@@ -155,7 +155,7 @@ export class Teacher {
 
   async startsEachDay(rule: string): Promise<void> {
     await this.unfolds("Each day");
-    await this.page.getByLabel("Today starts").click();
+    await this.page.getByLabel("Today starts").press("Enter");
     await this.page.getByRole("option", { name: rule, exact: true }).click();
   }
 
