@@ -16,8 +16,7 @@ const browser = read("test-results/browser.json")?.stats;
 // A journey that went right only when tried again did not pass.
 const unsteady = (browser?.unexpected ?? 0) + (browser?.flaky ?? 0);
 const passed = (unit?.numPassedTests ?? 0) + (browser?.expected ?? 0);
-const failedTests =
-  (unit?.numFailedTests ?? 0) + (unit?.numFailedTestSuites ?? 0) + unsteady;
+const failedTests = (unit?.numFailedTests ?? 0) + (unit?.numFailedTestSuites ?? 0) + unsteady;
 const failed = Math.max(failedTests, failedSteps);
 process.stdout.write(`${passed} passed, ${failed} failed\n`);
 process.exit(failed > 0 || passed === 0 ? 1 : 0);
