@@ -97,7 +97,7 @@ async function kill(way: (typeof WAYS)[number], stand: string): Promise<Page> {
   }
 }
 
-await new Teacher(page, server.address).preparesToday({ clean: 40, offerAfter: 50 });
+await new Teacher(page, server.address).preparesToday({ clean: 40, offerAfter: 10 });
 await new Player(page).goesToTheStand();
 const stand = page.url();
 for (let n = 0; n < KILLS; n++) {
