@@ -3,22 +3,24 @@ import type { NoVerdict } from "~/core/session";
 const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
 
 const playsHere = (plays: number) =>
-  `${plays} ${plural(plays, "play", "plays")} of yours ${plural(plays, "lies", "lie")} only on this device`;
+  plays === 0
+    ? "Something that you said at the stand lies only on this device"
+    : `${plays} ${plural(plays, "play", "plays")} of yours ${plural(plays, "lies", "lie")} only on this device`;
 
 export const desk = {
   /** What was played here and has not arrived. */
   waiting: {
     sent: (plays: number) => `${playsHere(plays)}.`,
-    sending: (plays: number) => `${playsHere(plays)} and ${plural(plays, "is", "are")} being sent.`,
+    sending: (plays: number) => `${playsHere(plays)} and ${plays > 1 ? "are" : "is"} being sent.`,
     kept: (plays: number) => `${playsHere(plays)} until the connection is back.`,
     "signed-out": (plays: number) => `${playsHere(plays)} until you sign in again.`,
   },
   leaving: {
     title: "Not everything has arrived",
     sentence: (plays: number) =>
-      `${playsHere(plays)}. Whoever signs out here takes them away for good.`,
+      `${playsHere(plays)}. Whoever signs out here takes it away for good.`,
     stay: "Stay signed in",
-    leave: "Sign out and lose them",
+    leave: "Sign out and lose it",
   },
   desk: {
     skip: "To the content",

@@ -25,20 +25,20 @@ const TITLE = "leaving";
 export function SignOut({ name, onSend }: SignOutProps) {
   const form = useRef<HTMLFormElement>(null);
   const submit = useSubmit();
-  const [left, setLeft] = useState(0);
+  const [left, setLeft] = useState<Waiting | undefined>(undefined);
   const [busy, setBusy] = useState(false);
   const { leaving } = words;
 
-  const leave = async () => {
-    const { forgetEverything } = await import("~/features/keeping/event-store");
-    await forgetEverything();
+  const leave = async ({ others }: Pick<Waiting, "others">) => {
+    const { forgetAllBut } = await import("~/features/keeping/event-store");
+    await forgetAllBut(others);
     await submit(form.current);
   };
   const onSubmit = (event: FormEvent) => {
     event.preventDefault();
     setBusy(true);
     void onSend()
-      .then(({ plays }) => (plays > 0 ? setLeft(plays) : leave()))
+      .then((waiting) => (waiting.events > 0 ? setLeft(waiting) : leave(waiting)))
       .finally(() => setBusy(false));
   };
   return (
@@ -55,16 +55,16 @@ export function SignOut({ name, onSend }: SignOutProps) {
           {name}
         </Button>
       </Form>
-      <Dialog open={left > 0} onClose={() => setLeft(0)} aria-labelledby={TITLE}>
+      <Dialog open={left !== undefined} onClose={() => setLeft(undefined)} aria-labelledby={TITLE}>
         <DialogTitle id={TITLE}>{leaving.title}</DialogTitle>
         <DialogContent>
-          <p>{leaving.sentence(left)}</p>
+          <p>{leaving.sentence(left?.plays ?? 0)}</p>
         </DialogContent>
         <DialogActions>
-          <Button onClick={() => void leave()} color="error">
+          <Button onClick={() => left && void leave(left)} color="error">
             {leaving.leave}
           </Button>
-          <Button variant="contained" autoFocus onClick={() => setLeft(0)}>
+          <Button variant="contained" autoFocus onClick={() => setLeft(undefined)}>
             {leaving.stay}
           </Button>
         </DialogActions>

@@ -139,13 +139,17 @@ export async function waitingSessions(): Promise<WaitingSession[]> {
   }
 }
 
-/** Takes everything that a stand has left in this browser away. */
-export async function forgetEverything(): Promise<void> {
+/** Takes what a stand has left in this browser away, but for sessions that wait for somebody else. */
+export async function forgetAllBut(spared: readonly string[]): Promise<void> {
   try {
     const db = await openStore();
     const tx = db.transaction(["events", "sessions"], "readwrite");
-    void tx.objectStore("events").clear();
-    void tx.objectStore("sessions").clear();
+    for (const [session, id] of await tx.objectStore("events").getAllKeys()) {
+      if (!spared.includes(session)) void tx.objectStore("events").delete([session, id]);
+    }
+    for (const session of await tx.objectStore("sessions").getAllKeys()) {
+      if (!spared.includes(session)) void tx.objectStore("sessions").delete(session);
+    }
     await tx.done;
     db.close();
   } catch {

@@ -5,11 +5,18 @@ import { Outbox, type Sending } from "./outbox";
 /** How much of what was played lies only here, and how the sending goes. */
 export interface Waiting {
   readonly plays: number;
+  /** Everything that waits: plays, verdicts, notes. */
+  readonly events: number;
+  /** Sessions of others who have used this device, which wait for them. */
+  readonly others: readonly string[];
   readonly sending: Sending;
 }
 
 const playsIn = (waiting: readonly WaitingSession[]): number =>
   waiting.flatMap(({ events }) => events).filter(({ kind }) => kind === "played").length;
+
+const eventsIn = (waiting: readonly WaitingSession[]): number =>
+  waiting.reduce((sum, { events }) => sum + events.length, 0);
 
 /** Sends what waits of one session; resolves when all of it is there, or can't be for now. */
 async function sendOne(
@@ -44,7 +51,10 @@ const WITHIN_MS = 6000;
 /** Sends whatever lies in this browser, of every session of whoever is here, and tells what is left. */
 export async function sendWaiting(tell: (waiting: Waiting) => void): Promise<Waiting> {
   const waiting = await waitingSessions();
-  if (waiting.length > 0) tell({ plays: playsIn(waiting), sending: "sending" });
+  if (waiting.length > 0) {
+    const [plays, events] = [playsIn(waiting), eventsIn(waiting)];
+    tell({ plays, events, others: [], sending: "sending" });
+  }
   const others = new Set<string>();
   let worst: Sending = "sent";
   for (const session of waiting) {
@@ -53,7 +63,8 @@ export async function sendWaiting(tell: (waiting: Waiting) => void): Promise<Wai
     else if (went !== "sent") worst = went === "signed-out" ? went : "kept";
   }
   const left = (await waitingSessions()).filter(({ session }) => !others.has(session));
-  const told = { plays: playsIn(left), sending: worst };
+  const [plays, events] = [playsIn(left), eventsIn(left)];
+  const told = { plays, events, others: [...others], sending: worst };
   tell(told);
   return told;
 }

@@ -19,7 +19,7 @@ export function useWaiting() {
       .finally(() => (running.current = undefined));
     return running.current;
   }, []);
-  const left = waiting?.plays ?? 0;
+  const left = waiting?.events ?? 0;
   useEffect(() => {
     void send();
     const again = () => void send();

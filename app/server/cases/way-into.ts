@@ -76,7 +76,9 @@ export function wayInto(passage: WithLadder, today: Day): WayInto {
   const span = spanOf(ladder, phase);
   const { tempo: goes, daily: planned = false } = natureOf(phase.school.name);
   const rungs = staircase(ladder, { start: span.start, bars, place });
-  const material = materialOf(rungs[0]!, part);
+  // Warm-up rungs are of the whole; what today is practice of is the link that they lead to.
+  const link = rungs.find((rung) => rung.phase === place.phase && rung.links);
+  const material = materialOf(link ?? rungs[0]!, part);
   const passed = fastestPassed(passage, material);
   const start = todaysStart(ladder.startRule, {
     first: span.start,
