@@ -67,9 +67,9 @@ test("the whole way with the keyboard alone", async ({ teacher, player, page }) 
   await expect(player.button(/^(Start|Go on)$/)).toBeEnabled();
   await page.keyboard.press("Space");
   await player.playsClean();
-  await player.sees("1 of 3");
+  await player.sees(/^1 of/);
   await page.keyboard.press("u");
-  await player.sees("0 of 3");
+  await player.sees(/^0 of/);
   await page.keyboard.press("?");
   await expect(page.getByRole("dialog", { name: "Keys and pedals" })).toBeVisible();
   await page.keyboard.press("Escape");

@@ -41,6 +41,29 @@ test("a verdict given twice by a nervous foot is one verdict", async ({
   await player.sees("1 of 6");
 });
 
+test("forward again in the breather goes on at the next bar line", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.opensTheWorkshop();
+  await teacher.drawsTheLadder({ start: 120, target: 200, clean: 6 });
+  await teacher.unfolds("Between plays");
+  await teacher.number("Breather").fill("8");
+  await teacher.setsIt();
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsThrough();
+  await player.marksClean();
+  await player.sees("1 of 6");
+  // A nervous foot is not heard for most of a second; a bar lasts one, the breather eight.
+  await page.waitForTimeout(1000);
+  await player.marksClean();
+  await expect(page.locator("main")).toHaveAttribute("data-transport", "count-in", {
+    timeout: 4000,
+  });
+});
+
 test("clean pressed on the last note counts when the bar is over; flawed takes it back", async ({
   teacher,
   player,

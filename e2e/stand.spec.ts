@@ -99,7 +99,7 @@ test("without a verdict the stand waits, or plays again uncounted, as the player
   player,
   page,
 }) => {
-  await teacher.preparesToday({ clean: 3 });
+  await teacher.preparesToday({ ...SLOW, clean: 3 });
   await player.goesToTheStand();
   await player.starts();
   await player.playsThrough();

@@ -171,6 +171,7 @@ export const desk = {
     noVerdicts: {
       wait: "wait for it",
       again: "play again, uncounted",
+      uncounted: "in time: go on uncounted",
     } satisfies Record<NoVerdict, string>,
   },
   log: {

@@ -1,3 +1,4 @@
+import { between } from "./between";
 import { common } from "./common";
 import { desk } from "./desk";
 import { ladder } from "./ladder";
@@ -15,6 +16,7 @@ import { workshop } from "./workshop";
 export const words = {
   ...music,
   ...common,
+  ...between,
   ...desk,
   ...ladder,
   ...workshop,

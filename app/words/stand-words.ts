@@ -1,3 +1,4 @@
+import { between } from "./between";
 import { common } from "./common";
 import { music } from "./music";
 import { rung } from "./rung";
@@ -5,4 +6,4 @@ import { session } from "./session";
 import { stand } from "./stand";
 
 /** What is said at the stand and by the parts that it shares with the desk; it carries no more. */
-export const words = { ...music, ...common, ...rung, ...session, ...stand } as const;
+export const words = { ...music, ...common, ...between, ...rung, ...session, ...stand } as const;

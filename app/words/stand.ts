@@ -36,6 +36,7 @@ export const stand = {
     hurts: "It hurts: stop",
     help: "Keys",
     volume: "Volume of the click",
+    between: "Count-in",
     more: "More",
     leave: "Leave the stand",
     opening: "Opening…",
@@ -55,6 +56,9 @@ export const stand = {
     countInBar: (bar: number, of: number) => (of > 1 ? `Count-in ${bar} of ${of}` : "Count-in"),
     pickup: "Pickup",
     playBar: (bar: number) => `Bar ${bar}`,
+    playTurn: (turn: number, of: number) => `Turn ${turn} of ${of}`,
+    playBefore: "How was the play before?",
+    finishing: "To its end; this one doesn't count",
     slowOne: "One slow one, and well",
     /** `cycles`: what is counted are cycles of slow and fast plays. */
     gate: (rule: Rule, cycles = false): string => {
@@ -190,6 +194,7 @@ export const stand = {
       ["R", "repeat: the rung again, its count from zero"],
       ["S", "skip to the next rung"],
       ["T", "rest"],
+      ["C", "count-in and breather"],
       ["N", "note"],
       ["E", "end well: one slow play, then finish"],
       ["H  Escape held", "it hurts: stop"],

@@ -61,8 +61,6 @@ export const workshop = {
     silent: "Silent",
     share: "Share silent",
     seed: "Draw of chance",
-    countIn: "Count-in",
-    inner: "One more bar counted silently",
     accent: "Accent",
     beat: "Beat",
     division: "Subdivision",

@@ -87,6 +87,7 @@ function quicken({ real, virtual, rate, key }: ClockSetting & { readonly key: st
     readonly kind: string;
     readonly mapId?: number;
     readonly start?: number;
+    readonly at?: number;
     readonly markers?: readonly { readonly name: string; readonly at: number }[];
   }
 
@@ -101,10 +102,12 @@ function quicken({ real, virtual, rate, key }: ClockSetting & { readonly key: st
         this.timers = this.timers.filter(({ mapId }) => !goes(mapId));
       };
       this.port = {
-        postMessage: ({ kind, mapId = 0, start = 0, markers = [] }) => {
+        postMessage: ({ kind, mapId = 0, start = 0, at = 0, markers = [] }) => {
           if (kind === "stop") forget(() => true);
           if (kind === "withdraw") forget((each) => each === mapId);
-          if (kind !== "schedule") return;
+          if (kind === "cut") forget((each) => each === mapId);
+          if (kind === "cut") markers = [{ name: "map-ended", at }];
+          if (kind !== "schedule" && kind !== "cut") return;
           for (const { name, at } of markers) {
             const time = start + at;
             const reached = () => tell({ kind: "marker", mapId, name, time });

@@ -96,7 +96,7 @@ export class Player {
     return rungs;
   }
 
-  async sees(count: string): Promise<void> {
+  async sees(count: string | RegExp): Promise<void> {
     await expect(this.page.getByTestId("count")).toHaveText(count);
   }
 

@@ -98,6 +98,11 @@ export class ClickEngine {
     this.send({ kind: "withdraw", mapId });
   }
 
+  /** Ends a map early, at a time of the context; it tells its end there. */
+  cut({ mapId }: Scheduled, at: number): void {
+    this.send({ kind: "cut", mapId, at });
+  }
+
   /** Silence now; whatever was scheduled is forgotten. */
   stop(): void {
     this.maps.clear();

@@ -95,6 +95,7 @@ describe("click programmes, sample by sample", () => {
       plays: [{ tempo: bpm(137), pace: "steady" }],
       click: { ...PLAIN_CLICK, ...click },
       tempoChanged: false,
+      first: true,
       turn: 3,
       ...request,
     });
@@ -124,7 +125,7 @@ describe("click programmes, sample by sample", () => {
     "silent bars by chance": [{}, { silence: { kind: "random", percent: 50, seed: 5 } }],
     "an inner bar, then six clicks a beat": [
       {},
-      { countIn: { bars: 2, inner: true }, pattern: { kind: "beats", subdivision: 6 } },
+      { countIn: { ...PLAIN_CLICK.countIn, bars: 2, inner: true }, pattern: { kind: "beats", subdivision: 6 } },
     ],
     "two slow and one fast, without a gap": [
       {

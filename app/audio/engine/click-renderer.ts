@@ -59,6 +59,9 @@ export class ClickRenderer {
         this.clicks = this.clicks.filter(({ mapId }) => mapId !== message.mapId);
         this.markers = this.markers.filter((marker) => marker.message.mapId !== message.mapId);
         break;
+      case "cut":
+        this.cut(message);
+        break;
       case "stop":
         this.clicks = [];
         this.markers = [];
@@ -76,6 +79,17 @@ export class ClickRenderer {
         this.volume = Math.min(1, Math.max(0, message.volume));
         break;
     }
+  }
+
+  /** What a map still had to tell is told where it is cut off. */
+  private cut({ mapId, at }: ToWorklet & { kind: "cut" }): void {
+    const end = Math.round(at * this.sampleRate);
+    this.clicks = this.clicks.filter((click) => click.mapId !== mapId || click.frame < end);
+    this.markers = this.markers
+      .map((marker) =>
+        marker.message.mapId === mapId && marker.frame > end ? { ...marker, frame: end } : marker,
+      )
+      .sort((a, b) => a.frame - b.frame);
   }
 
   /** The drone that sounds swells over into the new one; the same pitch goes on. */

@@ -18,6 +18,8 @@ export type ToWorklet =
     }
   /** Forgets what has not sounded yet of one map. */
   | { readonly kind: "withdraw"; readonly mapId: number }
+  /** Ends a map early, at a time of the audio context: what lies behind it is not heard. */
+  | { readonly kind: "cut"; readonly mapId: number; readonly at: number }
   /** Silence at once, faded so that it does not pop. */
   | { readonly kind: "stop" }
   | { readonly kind: "volume"; readonly volume: number }

@@ -1,19 +1,8 @@
-import type { BeatUnit, Bpm, Metre } from "~/core/units";
+import { barLength, type BeatUnit, type Bpm, type Metre } from "~/core/units";
+import { frameOf, lengthAround } from "./frame";
 import type { BeatMap, LoopRequest } from "./map";
 import { MapWriter } from "./map-writer";
 import { barPulses, lengthInSeconds } from "./pattern";
-
-const SHORTEST_BREATHER_SECONDS = 4;
-const MOST_BREATHER_BARS = 4;
-
-const barSeconds = (metre: Metre, tempo: Bpm, beatUnit: BeatUnit): number =>
-  lengthInSeconds(metre.beats / metre.unit, tempo, beatUnit);
-
-/** Whole bars that make a breather of at least four seconds, four bars at most. */
-export function breatherBars(metre: Metre, tempo: Bpm, beatUnit: BeatUnit): number {
-  const bar = barSeconds(metre, tempo, beatUnit);
-  return Math.min(MOST_BREATHER_BARS, Math.max(1, Math.ceil(SHORTEST_BREATHER_SECONDS / bar)));
-}
 
 /**
  * One loop of the stand: count-in, the plays, breather. Playing begins after the lead beats of the
@@ -21,56 +10,67 @@ export function breatherBars(metre: Metre, tempo: Bpm, beatUnit: BeatUnit): numb
  * at a bar line.
  */
 export function loopMap(request: LoopRequest): BeatMap {
-  const { bars, beatUnit, plays, click, leadBeats, endBeats } = request;
-  const first = bars[0]!.metre;
-  const last = bars.at(-1)!.metre;
-  const { tempo } = plays[0];
-  const writer = new MapWriter(tempo, beatUnit, click, request.turn);
+  const { bars, beatUnit, plays, click, leadBeats, endBeats, turnsIn } = request;
+  const { counting, inner, leadFrom, lastTo, breather } = frameOf(request);
+  const writer = new MapWriter(plays[0].tempo, beatUnit, click, request.turn);
   if (request.tempoChanged) writer.cue();
 
-  const counting = click.countIn.bars + (click.countIn.inner ? 1 : 0) + (leadBeats > 0 ? 1 : 0);
-  for (let n = 1; n <= click.countIn.bars; n++) writer.countIn(first, n, counting);
-  if (click.countIn.inner) writer.innerBar(first, click.countIn.bars + 1, counting);
+  const lead = leadBeats / bars[0]!.metre.unit;
+  const isLed = lead > 0 && leadFrom === 0;
+  const counted = counting.bars + (inner ? 1 : 0) + (isLed ? 1 : 0);
+  for (let n = 1; n <= counting.bars; n++) {
+    writer.countIn(counting.metre, { number: n, of: counted, from: n === 1 ? counting.from : 0 });
+  }
+  if (inner) writer.innerBar(counting.metre, counting.bars + 1, counted);
 
   plays.forEach((play, index) => {
     const next = plays[index + 1];
     const alike = plays.filter(({ pace }) => pace === play.pace);
     writer.playAt(play, { number: alike.indexOf(play) + 1, of: alike.length });
     bars.forEach((bar, i) => {
-      const lead = i === 0 && leadBeats > 0 ? leadBeats / bar.metre.unit : 0;
-      if (index === 0 && i === 0) writer.mark("play-began", lead);
+      const from = i === 0 && index === 0 ? leadFrom : 0;
+      if (index === 0 && i === 0) writer.mark("play-began", isLed ? lead : 0);
       const isLast = i === bars.length - 1;
-      if (isLast && !next && endBeats > 0) writer.mark("play-ended", endBeats / bar.metre.unit);
-      if (lead > 0) writer.leadBar(bar, lead, counting);
-      else writer.playBar(bar, bars.length, isLast && next ? next.pace : undefined);
+      if (isLast && !next && endBeats > 0)
+        writer.mark("play-ended", endBeats / bar.metre.unit - from);
+      if (i === 0 && lead > 0) return writer.leadBar(bar, { lead, of: counted, from });
+      const then = isLast && next ? { then: next.pace } : {};
+      const turn = turnsIn ? { turn: { number: i + 1, of: bars.length } } : {};
+      const to = isLast && !next ? lastTo : barLength(bar.metre);
+      writer.playBar(bar, { of: bars.length, to, ...then, ...turn });
     });
   });
   if (endBeats === 0) writer.mark("play-ended");
 
   writer.playAt(plays[0]);
-  const resting = breatherBars(last, tempo, beatUnit);
-  for (let n = 1; n <= resting; n++) writer.breather(last, n, resting);
+  for (let n = 1; n <= breather.bars; n++) {
+    const to = n === breather.bars ? breather.lastTo : barLength(breather.metre);
+    writer.breather(breather.metre, { number: n, of: breather.bars, to });
+  }
   return writer.finish();
 }
 
+/** Whole notes of the bars of one play, as they are written. */
+const lengthOfBars = ({ bars }: LoopRequest): number =>
+  bars.reduce((sum, { metre }) => sum + barLength(metre), 0);
+
 /** Seconds that a loop lasts, from count-in to the end of the breather; no map is made. */
-export function loopSeconds({ bars, beatUnit, plays, click }: LoopRequest): number {
-  const first = bars[0]!.metre;
-  const last = bars.at(-1)!.metre;
-  const { tempo } = plays[0];
-  const wholes = bars.reduce((sum, { metre }) => sum + metre.beats / metre.unit, 0);
-  const counted = click.countIn.bars + (click.countIn.inner ? 1 : 0);
-  const around =
-    counted * barSeconds(first, tempo, beatUnit) +
-    breatherBars(last, tempo, beatUnit) * barSeconds(last, tempo, beatUnit);
-  return plays.reduce((sum, play) => sum + lengthInSeconds(wholes, play.tempo, beatUnit), around);
+export function loopSeconds(request: LoopRequest): number {
+  const { bars, beatUnit, plays } = request;
+  const frame = frameOf(request);
+  const cut = barLength(bars.at(-1)!.metre) - frame.lastTo;
+  const wholes = lengthOfBars(request);
+  const inSeconds = (length: number, tempo: Bpm) => lengthInSeconds(length, tempo, beatUnit);
+  const around = inSeconds(lengthAround(frame) - frame.leadFrom, plays[0].tempo);
+  const all = plays.reduce((sum, { tempo }) => sum + inSeconds(wholes, tempo), around);
+  return all - inSeconds(cut, plays.at(-1)!.tempo);
 }
 
 /** Seconds of the playing in a loop: from where the playing begins to where it ends. */
 export function playingSeconds(request: LoopRequest): number {
   const { bars, beatUnit, plays, leadBeats, endBeats } = request;
   const [first, last] = [bars[0]!.metre, bars.at(-1)!.metre];
-  const wholes = bars.reduce((sum, { metre }) => sum + metre.beats / metre.unit, 0);
+  const wholes = lengthOfBars(request);
   const left = endBeats > 0 ? (last.beats - endBeats) / last.unit : 0;
   const all = plays.reduce((sum, { tempo }) => sum + lengthInSeconds(wholes, tempo, beatUnit), 0);
   return (

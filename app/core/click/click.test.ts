@@ -7,6 +7,7 @@ import {
   loopMap,
   loopSeconds,
   PLAIN_CLICK,
+  playingSeconds,
   soundingPitch,
   type ClickProgramme,
   type Drone,
@@ -22,6 +23,7 @@ const request = (change: Partial<LoopRequest> = {}): LoopRequest => ({
   plays: [{ tempo: bpm(120), pace: "steady" }],
   click: PLAIN_CLICK,
   tempoChanged: false,
+  first: true,
   turn: 0,
   ...change,
 });
@@ -160,7 +162,7 @@ describe("click programmes", () => {
   });
 
   test("a bar of inner counting is silent and comes before the play", () => {
-    const { map } = clicking({ countIn: { bars: 1, inner: true } }, 1);
+    const { map } = clicking({ countIn: { ...PLAIN_CLICK.countIn, inner: true } }, 1);
     expect(map.bars.slice(0, 3).map(({ part }) => part)).toEqual(["count-in", "inner", "play"]);
     expect(map.clicks.filter(({ at }) => at >= 2 && at < 4 - 1e-9)).toEqual([]);
     expect(map.bars[1]).toMatchObject({ quiet: true });
@@ -188,21 +190,40 @@ describe("click programmes", () => {
   });
 
   test("a loop lasts as long as its map, without the map being made", () => {
+    const breather = fc.oneof(
+      fc.record({ kind: fc.constant("seconds" as const), seconds: fc.integer({ min: 0, max: 8 }) }),
+      fc.constant({ kind: "in-time" as const }),
+    );
+    const countIn = fc.record({
+      bars: fc.constantFrom(0.5 as const, 1 as const, 2 as const),
+      inner: fc.boolean(),
+      firstOnly: fc.boolean(),
+      subdivision: fc.integer({ min: 1, max: 4 }),
+    });
     const requests = fc.record({
       leadBeats: fc.integer({ min: 0, max: 2 }),
       endBeats: fc.integer({ min: 0, max: 2 }),
-      inner: fc.boolean(),
+      first: fc.boolean(),
+      countIn,
+      breather,
       tempi: fc.array(fc.integer({ min: 20, max: 300 }), { minLength: 1, maxLength: 4 }),
     });
     fc.assert(
-      fc.property(requests, ({ leadBeats, endBeats, inner, tempi }) => {
+      fc.property(requests, ({ countIn: counted, breather: breathed, tempi, ...rest }) => {
         const [first, ...others] = tempi.map((tempo) => ({
           tempo: bpm(tempo),
           pace: "steady" as const,
         }));
-        const click = { ...PLAIN_CLICK, countIn: { bars: 2, inner } };
-        const it = request({ leadBeats, endBeats, click, plays: [first!, ...others] });
-        expect(loopSeconds(it)).toBeCloseTo(loopMap(it).duration, 9);
+        const click = { ...PLAIN_CLICK, countIn: counted, breather: breathed };
+        const it = request({ ...rest, click, plays: [first!, ...others] });
+        const map = loopMap(it);
+        expect(loopSeconds(it)).toBeCloseTo(map.duration, 9);
+        const playing = marker(map, "play-ended")! - marker(map, "play-began")!;
+        expect(playingSeconds(it)).toBeCloseTo(playing, 9);
+        map.bars.forEach((bar, i) => {
+          const next = map.bars[i + 1]?.start ?? map.duration;
+          expect(bar.start + bar.duration).toBeCloseTo(next, 9);
+        });
       }),
     );
   });

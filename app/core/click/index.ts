@@ -1,12 +1,18 @@
 export { barPulses, VOICES, type Pulse, type Voice } from "./pattern";
 export {
+  breatherSchema,
   CLICK_PATTERN_KINDS,
   clickProgrammeSchema,
   clicksPerBeat,
+  COUNT_IN_BARS,
+  countInSchema,
+  LONGEST_BREATHER_SECONDS,
   PLAIN_CLICK,
   SILENCE_KINDS,
   type ClickPattern,
+  type Breather,
   type ClickProgramme,
+  type CountIn,
   type Silence,
 } from "./programme";
 export {

@@ -7,10 +7,6 @@ const BREATHER_LEVEL = 0.35;
 /** Softer than the cue at a loop's beginning: it sounds while something is being played. */
 const WARNING_LEVEL = 0.7;
 
-const counted = (pulse: Pulse) =>
-  pulse.voice === "subdivision"
-    ? undefined
-    : { voice: pulse.voice === "accent" ? ("accent" as const) : ("count" as const), level: 1 };
 const quietly = (pulse: Pulse) =>
   pulse.voice === "subdivision" ? undefined : { voice: "beat" as const, level: BREATHER_LEVEL };
 
@@ -64,15 +60,18 @@ export class MapWriter {
     this.go = go;
   }
 
+  /** Writes a bar, or of one that is cut only what lies between `from` and `to`, in whole notes. */
   private bar(
-    info: Pick<MapBar, "part" | "number" | "of" | "then">,
+    info: Pick<MapBar, "part" | "number" | "of" | "then" | "turn">,
     metre: Metre,
     pulses: readonly Pulse[],
     sound: Sound,
+    { from = 0, to = barLength(metre) }: { from?: number; to?: number } = {},
   ): void {
-    const start = this.wholes;
+    const start = this.wholes - from;
+    const isIn = ({ at }: Pulse) => at >= from - TOLERANCE && at < to - TOLERANCE;
     let quiet = true;
-    for (const pulse of pulses) {
+    for (const pulse of pulses.filter(isIn)) {
       const heard = sound(pulse);
       if (heard && heard.level > 0) {
         quiet = false;
@@ -80,14 +79,14 @@ export class MapWriter {
       }
     }
     const beats = barPulses(metre, this.beatUnit)
-      .filter(({ voice }) => voice !== "subdivision")
+      .filter((pulse) => pulse.voice !== "subdivision" && isIn(pulse))
       .map(({ at }) => this.seconds(start + at));
     const { tempo, pace, go } = this;
-    const length = barLength(metre);
+    const length = to - from;
     const duration = this.seconds(length) - this.seconds(0);
     this.bars.push({
       ...info,
-      start: this.seconds(start),
+      start: this.seconds(this.wholes),
       duration,
       quiet,
       beats,
@@ -98,8 +97,11 @@ export class MapWriter {
     this.wholes += length;
   }
 
-  countIn(metre: Metre, number: number, of: number): void {
-    this.bar({ part: "count-in", number, of }, metre, barPulses(metre, this.beatUnit), counted);
+  countIn(metre: Metre, { number, of, from }: { number: number; of: number; from: number }): void {
+    const pulses = barPulses(metre, this.beatUnit, this.click.countIn.subdivision);
+    this.bar({ part: "count-in", number, of }, metre, pulses, (pulse) => this.counted(pulse), {
+      from,
+    });
   }
 
   /** A bar that is counted within, without a sound. */
@@ -108,20 +110,24 @@ export class MapWriter {
   }
 
   /** The bar in which playing begins: counted up to there, clicked as the programme says after. */
-  leadBar({ number, metre }: { number: number; metre: Metre }, lead: number, of: number): void {
-    const before = barPulses(metre, this.beatUnit).filter(({ at }) => at < lead - TOLERANCE);
-    const after = patternPulses(this.click.pattern, metre, this.beatUnit, this.from).filter(
-      ({ at }) => at >= lead - TOLERANCE,
-    );
-    const info = { part: "lead", number, of } as const;
-    this.bar(info, metre, [...before, ...after], (pulse) =>
-      pulse.at < lead - TOLERANCE ? counted(pulse) : this.asSet(pulse),
-    );
+  leadBar(
+    { number, metre }: { number: number; metre: Metre },
+    { lead, of, from }: { lead: number; of: number; from: number },
+  ): void {
+    const isBefore = ({ at }: Pulse) => at < lead - TOLERANCE;
+    const counting = barPulses(metre, this.beatUnit, this.click.countIn.subdivision);
+    const after = patternPulses(this.click.pattern, metre, this.beatUnit, this.from);
+    const pulses = [...counting.filter(isBefore), ...after.filter((pulse) => !isBefore(pulse))];
+    const sound: Sound = (pulse) => (isBefore(pulse) ? this.counted(pulse) : this.asSet(pulse));
+    this.bar({ part: "lead", number, of }, metre, pulses, sound, { from });
   }
 
   /** One bar of the play. `then` warns, a beat ahead, of another pace at its end. */
-  playBar(bar: { number: number; metre: Metre }, of: number, then: Pace | undefined): void {
-    const { metre, number } = bar;
+  playBar(
+    { metre, number }: { number: number; metre: Metre },
+    { to, ...told }: { to: number } & Pick<MapBar, "of" | "then" | "turn">,
+  ): void {
+    const { then } = told;
     const { click, beatUnit, from } = this;
     const pulses = barPulses(metre, beatUnit);
     if (then !== undefined && then !== this.pace) {
@@ -132,17 +138,28 @@ export class MapWriter {
     const silent = isSilentBar(click.silence, from.bar, this.turn);
     const sounding = silent ? [] : patternPulses(click.pattern, metre, beatUnit, from);
     this.from = { bar: from.bar + 1, beat: from.beat + pulses.length };
-    const info = { part: "play", number, of, ...(then === undefined ? {} : { then }) } as const;
-    this.bar(info, metre, sounding, (pulse) => this.asSet(pulse));
+    const info = { part: "play", number, ...told } as const;
+    this.bar(info, metre, sounding, (pulse) => this.asSet(pulse), { to });
   }
 
-  private asSet(pulse: Pulse) {
-    if (this.click.drone?.alone) return undefined;
+  /** The count sounds on the beats, softly between them where it is divided. */
+  private counted(pulse: Pulse) {
+    if (pulse.voice === "accent") return { voice: "accent" as const, level: 1 };
+    if (pulse.voice === "beat") return { voice: "count" as const, level: 1 };
+    return this.click.countIn.subdivision > 1 ? this.divided(pulse) : undefined;
+  }
+
+  private divided(pulse: Pulse) {
     return { voice: pulse.voice, level: levelOf(this.click, pulse) };
   }
 
-  breather(metre: Metre, number: number, of: number): void {
-    this.bar({ part: "breather", number, of }, metre, barPulses(metre, this.beatUnit), quietly);
+  private asSet(pulse: Pulse) {
+    return this.click.drone?.alone ? undefined : this.divided(pulse);
+  }
+
+  breather(metre: Metre, { number, of, to }: { number: number; of: number; to: number }): void {
+    const pulses = barPulses(metre, this.beatUnit);
+    this.bar({ part: "breather", number, of }, metre, pulses, quietly, { to });
   }
 
   gridBar(metre: Metre, pulses: readonly Pulse[], number: number, of: number): void {

@@ -31,6 +31,8 @@ export interface MapBar {
   readonly pace: Pace;
   /** Which of the plays at this pace it is, from 1, and of how many. */
   readonly go: { readonly number: number; readonly of: number };
+  /** A short link is played in turns: which of them this is. */
+  readonly turn?: { readonly number: number; readonly of: number };
   /** In the last bar before it: the pace that comes next. */
   readonly then?: Pace;
 }
@@ -56,8 +58,15 @@ export interface LoopPlay {
 }
 
 export interface LoopRequest {
-  /** Every bar in which something is played, the one with the pickup included. */
+  /**
+   * Every bar in which something is played, the one with the pickup included; or the turns of a
+   * short link, each with its beat to land on.
+   */
   readonly bars: readonly { readonly number: number; readonly metre: Metre }[];
+  /** The bars are turns: the metre in which it is counted in and breathed. */
+  readonly turnsIn?: Metre;
+  /** It does not simply follow a play of the same: it is counted in, whatever the click says. */
+  readonly first: boolean;
   /** Beats of the first bar, in its own metre, that are counted before playing begins. */
   readonly leadBeats: number;
   /** 0: the last bar is played whole. */

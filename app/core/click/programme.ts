@@ -61,15 +61,46 @@ export const SILENCE_KINDS = [
   "random",
 ] as const satisfies readonly Silence["kind"][];
 
-/** What is heard while a rung is played. */
+/** Lengths of a count-in; half a bar is its beat groups from the middle on. */
+export const COUNT_IN_BARS = [0.5, 1, 2] as const;
+
+/** What is counted before the bars are played. */
+export const countInSchema = v.object({
+  bars: v.picklist(COUNT_IN_BARS, "Count in for half a bar, one bar or two."),
+  /** One more bar, counted silently, before playing begins. */
+  inner: v.boolean(),
+  /** Only before the first play of a rung, and after a stop; default false. */
+  firstOnly: v.optional(v.boolean(), false),
+  /** Clicks a beat while counting, 1–8; default 1. */
+  subdivision: v.optional(whole(1, 8, "clicks a beat"), 1),
+});
+export type CountIn = v.InferOutput<typeof countInSchema>;
+
+export const LONGEST_BREATHER_SECONDS = 8;
+
+/** What lies between two plays. */
+export const breatherSchema = v.variant(
+  "kind",
+  [
+    /** At least so many seconds, 0–8, in whole bars. */
+    v.object({
+      kind: v.literal("seconds"),
+      seconds: whole(0, LONGEST_BREATHER_SECONDS, "seconds"),
+    }),
+    /** None: the next play follows without a gap, and is judged while playing on. */
+    v.object({ kind: v.literal("in-time") }),
+  ],
+  "Choose what lies between two plays.",
+);
+export type Breather = v.InferOutput<typeof breatherSchema>;
+
+/** What is heard while a rung is played, and around it. */
 export const clickProgrammeSchema = v.object({
   pattern: clickPatternSchema,
   silence: silenceSchema,
-  countIn: v.object({
-    bars: whole(1, 2, "bars"),
-    /** One more bar, counted silently, before playing begins. */
-    inner: v.boolean(),
-  }),
+  countIn: countInSchema,
+  /** Default 4 s. */
+  breather: v.optional(breatherSchema, { kind: "seconds", seconds: 4 }),
   /** Loudness of each voice in percent of its own full level. */
   levels: v.object({
     accent: percent(0, 100),
@@ -81,18 +112,22 @@ export const clickProgrammeSchema = v.object({
 });
 export type ClickProgramme = v.InferOutput<typeof clickProgrammeSchema>;
 
-/** A click on every beat after one bar of count-in. */
+/** A click on every beat after one bar of count-in, and four seconds to breathe. */
 export const PLAIN_CLICK: ClickProgramme = {
   pattern: { kind: "beats", subdivision: 1 },
   silence: { kind: "never" },
-  countIn: { bars: 1, inner: false },
+  countIn: { bars: 1, inner: false, firstOnly: false, subdivision: 1 },
+  breather: { kind: "seconds", seconds: 4 },
   levels: { accent: 100, beat: 100, subdivision: 100 },
   drone: null,
 };
 
-/** The most clicks that a pattern sounds within one beat. */
-export const clicksPerBeat = (pattern: ClickPattern): number =>
-  pattern.kind === "beats" ? pattern.subdivision : 1;
+/** The most clicks that sound within one beat, the count-in included. */
+export const clicksPerBeat = ({
+  pattern,
+  countIn,
+}: Pick<ClickProgramme, "pattern" | "countIn">): number =>
+  Math.max(pattern.kind === "beats" ? pattern.subdivision : 1, countIn.subdivision);
 
 /**
  * Whether the bar with this index (from 0, counted through the whole play) is silent. `turn`

@@ -27,6 +27,7 @@ const tolls = (clean: number, change: Partial<Toll> = {}, count = 4): Toll[] =>
   Array.from({ length: count }, (_, i) => ({
     clean,
     seconds: 12,
+    begin: 0,
     playing: 12,
     gate: row(3),
     rest: 0,
@@ -57,7 +58,7 @@ describe("what a ladder costs by formula", () => {
   });
 
   test("in context it is played until it is clean once", () => {
-    const context = { clean: 0.5, seconds: 30 };
+    const context = { clean: 0.5, seconds: 30, begin: 0 };
     const more = costOf(tolls(1, { context }, 1)).minutes - costOf(tolls(1, {}, 1)).minutes;
     expect(more).toBeCloseTo((2 * 30) / 60, 12);
   });
@@ -80,7 +81,7 @@ describe("what a ladder costs by formula", () => {
 describe("what it costs by simulation", () => {
   test("agrees with the formula where there is one, and knows the spread", () => {
     for (const gate of [row(3), row(5), [{ kind: "in-all", plays: 4 }] as const]) {
-      const each = tolls(0.75, { gate, rest: 15, context: { clean: 0.6, seconds: 20 } });
+      const each = tolls(0.75, { gate, rest: 15, context: { clean: 0.6, seconds: 20, begin: 0 } });
       const exact = costOf(each);
       const drawn = simulated(each);
       expect(Math.abs(drawn.minutes / exact.minutes - 1)).toBeLessThan(0.02);

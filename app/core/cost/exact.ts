@@ -37,15 +37,16 @@ interface Moments extends RungCost {
 }
 
 function rungCost(toll: Toll, afterFlawed: Pick<AfterFlawed, "then">): Moments {
-  const { clean, seconds, playing, gate, context } = toll;
+  const { clean, seconds, begin, playing, gate, context } = toll;
   const formula = gateCost(gate, clean, playing);
   const rough = roughPlays(gate, clean, playing);
   const own = formula ?? { mean: rough, variance: rough * rough };
   const around = context ? geometric(context.clean) : { mean: 0, variance: 0 };
   const contextSeconds = context?.seconds ?? 0;
+  const begins = begin + (context?.begin ?? 0);
   return {
     plays: own.mean + around.mean,
-    minutes: (own.mean * seconds + around.mean * contextSeconds) / 60,
+    minutes: (begins + own.mean * seconds + around.mean * contextSeconds) / 60,
     variance: own.variance * seconds ** 2 + around.variance * contextSeconds ** 2,
     exact: formula !== undefined && !actsByItself(afterFlawed),
   };

@@ -128,7 +128,8 @@ export class Climbs {
     for (let at = 0; at < this.tolls.length && plays <= MOST_PLAYS_IN_A_CLIMB;) {
       const toll = this.tolls[at]!;
       this.climbers[at]!(this.random, climbed);
-      let spent = climbed.plays * toll.seconds + climbed.rests * this.rules.afterFlawed.seconds;
+      let spent = toll.begin + climbed.plays * toll.seconds;
+      spent += climbed.rests * (this.rules.afterFlawed.seconds + toll.begin);
       if (!climbed.toBelow) spent += this.inContext(toll, at);
       this.plays[at]! += climbed.plays;
       this.seconds[at]! += spent;
@@ -146,7 +147,7 @@ export class Climbs {
     const times = Math.ceil(Math.log(1 - this.random()) / Math.log(1 - Math.min(1 - 1e-9, p)));
     const plays = Math.max(1, Math.min(MOST_PLAYS_ON_A_RUNG, times));
     this.plays[at]! += plays;
-    return plays * context.seconds;
+    return context.begin + plays * context.seconds;
   }
 
   /** What the climbs so far came to. `given`: the minutes there are. */

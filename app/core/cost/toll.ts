@@ -1,21 +1,30 @@
 import type { Gate } from "~/core/gate";
 import { rungBefore, type Ladder, type Rung } from "~/core/ladder";
-import { contextShare, playingSecondsOfRung, secondsOfRung, type Played } from "~/core/session";
+import {
+  inContext,
+  needsContext,
+  playTimes,
+  shareOf,
+  type Played,
+  type PlayTimes,
+} from "~/core/session";
 import type { Bpm } from "~/core/units";
 
 /** What one rung asks of a student: numbers only, so that it can be sent to a worker. */
 export interface Toll {
   /** P(clean) of one play, 0–1. */
   readonly clean: number;
-  /** Seconds of one play, count-in and breather included. */
+  /** Seconds of one play among others, with what is counted and breathed around it. */
   readonly seconds: number;
+  /** Seconds that come on top each time the playing begins: at first, and after a rest. */
+  readonly begin: number;
   /** Seconds of the playing in it: what a gate of minutes counts. */
   readonly playing: number;
   readonly gate: Gate;
   /** Seconds of rest after it. */
   readonly rest: number;
   /** Played until once clean after the gate has passed, where the ladder asks for context. */
-  readonly context: { readonly clean: number; readonly seconds: number } | null;
+  readonly context: Pick<Toll, "clean" | "seconds" | "begin"> | null;
   /** Index of the rung that a ladder going lower by itself goes back to. */
   readonly below: number;
 }
@@ -38,27 +47,27 @@ export function chanceOf({ tempo, cycle, ease, share }: Rung, cleanAt: CleanAt):
   return cycle ? at(tempo, cycle.slow) * at(cycle.fastTempo, cycle.fast) : at(tempo, 1);
 }
 
+function contextToll(block: TollInputs["block"], rung: Rung, cleanAt: CleanAt): Toll["context"] {
+  const around = inContext(block);
+  const { seconds, begin } = playTimes(block, rung, around);
+  return { clean: chanceOf({ ...rung, share: shareOf(block, around) }, cleanAt), seconds, begin };
+}
+
 /** The tolls of a staircase, in the order of its rungs. */
 export function tollsOf({ block, rungs, cleanAt }: TollInputs): Toll[] {
-  const known = new Map<string, Pick<Toll, "seconds" | "playing">>();
+  const known = new Map<string, PlayTimes>();
   const { afterFlawed } = block.ladder;
   return rungs.map((rung): Toll => {
     const key = `${rung.tempo} ${rung.links?.from} ${rung.links?.to} ${rung.cycle?.fast} ${rung.phase}`;
-    const times = known.get(key) ?? {
-      seconds: secondsOfRung(block, rung),
-      playing: playingSecondsOfRung(block, rung),
-    };
-    known.set(key, times);
-    const around = contextShare(block, rungs, rung);
+    const played = known.get(key) ?? playTimes(block, rung);
+    known.set(key, played);
+    const { turns, ...times } = played;
     return {
-      clean: chanceOf(rung, cleanAt),
+      clean: chanceOf({ ...rung, share: rung.share * turns }, cleanAt),
       ...times,
       gate: rung.gate,
       rest: rung.rest,
-      context:
-        around === undefined
-          ? null
-          : { clean: cleanAt(rung.tempo) ** around, seconds: times.seconds * around },
+      context: needsContext(block, rungs, rung.index) ? contextToll(block, rung, cleanAt) : null,
       below:
         afterFlawed.then === "lower"
           ? (rungBefore(rungs, rung.index, rung.tempo, afterFlawed.steps)?.index ?? rung.index)

@@ -78,9 +78,9 @@ const shape = v.pipe(
   ),
   v.forward(
     v.check(
-      ({ target, click }) => target * clicksPerBeat(click.pattern) <= MOST_CLICKS_A_MINUTE,
+      ({ target, click }) => target * clicksPerBeat(click) <= MOST_CLICKS_A_MINUTE,
       ({ input: { target, click } }) =>
-        `At ${target} bpm, ${clicksPerBeat(click.pattern)} clicks a beat are ${target * clicksPerBeat(click.pattern)} a minute; ${MOST_CLICKS_A_MINUTE} is the most.`,
+        `At ${target} bpm, ${clicksPerBeat(click)} clicks a beat are ${target * clicksPerBeat(click)} a minute; ${MOST_CLICKS_A_MINUTE} is the most.`,
     ),
     ["click", "pattern"],
   ),

@@ -42,6 +42,7 @@ function atTheBeginning(plan: Block, { rules, start, rungs }: Beginning): BlockS
     toppedOut: false,
     left: false,
     activeSeconds: 0,
+    ...(plan.pace ? { pace: plan.pace } : {}),
   };
 }
 
@@ -53,6 +54,7 @@ export const redrawn = (
 ): BlockState => ({
   ...atTheBeginning(plan, { ...block, start: tempo, rungs: rungsFrom(rungs, plan.ladder) }),
   activeSeconds: block.activeSeconds,
+  ...(block.pace ? { pace: block.pace } : {}),
 });
 
 /** The rungs of a block from another start, as an event keeps them. */

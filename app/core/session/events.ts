@@ -2,6 +2,7 @@ import * as v from "valibot";
 import { storedRungSchema } from "~/core/ladder";
 import { bpm, TEMPO_LIMITS } from "~/core/units";
 import { FEELINGS } from "./fitted";
+import { paceSchema } from "./pace";
 
 export const FLAWS = ["notes", "rhythm", "tone", "tension", "memory", "coordination"] as const;
 export type Flaw = (typeof FLAWS)[number];
@@ -48,6 +49,10 @@ const payloads = {
     fromBar: bar,
     toBar: bar,
     complete: v.boolean(),
+    /** Times that a short link came in it. */
+    turns: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(999))),
+    /** Only finished, after the rung it belongs to had been decided: it counts for nothing. */
+    uncounted: v.optional(v.boolean()),
     /** Spread of the asynchronies in milliseconds, when the player tapped along. */
     spread: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(10_000))),
   }),
@@ -60,6 +65,8 @@ const payloads = {
   }),
   undone: v.object({ event: id }),
   "tempo-set": v.object({ tempo }),
+  /** Count-in and breather as the player wants them from now on. */
+  paced: paceSchema,
   /** The ladder is drawn anew from a tempo that was tapped before anything was played. */
   redrawn: v.object({ tempo, rungs: v.pipe(v.array(storedRungSchema), v.minLength(1)) }),
   /** The rung begins again with its count at zero. */

@@ -50,12 +50,3 @@ export function needsContext(block: Extended, rungs: readonly Rung[], index: num
 export const shareOf = (block: Extended, segment: Segment): number =>
   segmentLength(barsWithAround(block), segment) /
   segmentLength(block.bars, bars(block.fromBar, block.toBar));
-
-/** The share of a rung's play in context, where the ladder asks for one. */
-export function contextShare(
-  block: Extended,
-  rungs: readonly Rung[],
-  rung: Rung,
-): number | undefined {
-  return needsContext(block, rungs, rung.index) ? shareOf(block, inContext(block)) : undefined;
-}

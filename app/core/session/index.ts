@@ -33,16 +33,12 @@ export {
 } from "./state";
 export { advance, initialState, lastUndoable, replay } from "./reducer";
 export { progressNow, redrawnFrom } from "./block";
-export { barsWithAround, contextShare } from "./extent";
-export {
-  fastTempo,
-  loopOfRung,
-  nextLoop,
-  playingSecondsOfRung,
-  secondsOfRung,
-  type Played,
-} from "./loop";
+export { barsWithAround, inContext, needsContext, shareOf } from "./extent";
+export type { Played } from "./heard-bars";
+export { clickNow, fastTempo, loopOf, nextLoop, turnsIn, type Heard } from "./loop";
+export { loopOfRung, playTimes, secondsOfRung, type PlayTimes } from "./play-times";
 export { endWellTempo, summarise, tasksOf, type BlockSummary, type TaskSummary } from "./summary";
+export { keptPace, keptPaceSchema, withPace, type KeptPace, type PlayersPace } from "./pace";
 export { mergeEvents } from "./merge";
 export {
   BLOCK_KINDS,

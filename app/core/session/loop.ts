@@ -1,22 +1,8 @@
-import {
-  loopSeconds,
-  PLAIN_CLICK,
-  playingSeconds,
-  type ClickProgramme,
-  type LoopPlay,
-  type LoopRequest,
-} from "~/core/click";
+import { PLAIN_CLICK, type ClickProgramme, type LoopPlay, type LoopRequest } from "~/core/click";
 import type { Rung, Segment } from "~/core/ladder";
 import { nearestPlayable, type Bpm } from "~/core/units";
-import { barsWithAround, segmentOf } from "./extent";
-import type { Block } from "./plan";
-import { currentBlock, nextTempo, rungNow, type StandState } from "./state";
-
-/** What of a block matters for what is heard. */
-export type Played = Pick<
-  Block,
-  "fromBar" | "toBar" | "pickupBeats" | "endBeats" | "beatUnit" | "bars" | "around"
->;
+import { heardBars, type Played } from "./heard-bars";
+import { currentBlock, nextTempo, rungNow, type BlockState, type StandState } from "./state";
 
 /** The plays of one loop: one, or the slow and the fast ones of a cycle at a (nudged) base. */
 export function playsOf({ cycle, tempo }: Rung, base: Bpm): LoopRequest["plays"] {
@@ -31,6 +17,9 @@ export function playsOf({ cycle, tempo }: Rung, base: Bpm): LoopRequest["plays"]
   ];
 }
 
+/** How often a short link comes in one play; 1 for whatever fills a bar by itself. */
+export const turnsIn = ({ turnsIn: metre, bars }: LoopRequest): number => (metre ? bars.length : 1);
+
 /** The tempo of a cycle's fast plays; it moves with a base that is nudged by hand. */
 export function fastTempo({ cycle, tempo }: Pick<Rung, "cycle" | "tempo">, base: Bpm): Bpm {
   if (!cycle) return base;
@@ -38,67 +27,72 @@ export function fastTempo({ cycle, tempo }: Pick<Rung, "cycle" | "tempo">, base:
   return nearestPlayable((base * cycle.fastTempo) / tempo);
 }
 
-/** The bars to be heard, and the beats of the first one that only lead in. */
-function barsOf(block: Played, segment: Segment): Pick<LoopRequest, "bars" | "leadBeats"> {
-  const bars = barsWithAround(block).filter(
-    ({ number }) => number >= segment.fromBar && number <= segment.toBar,
-  );
-  const atBeginning = segment.fromBar === block.fromBar && segment.startBeat === 0;
-  if (!atBeginning || block.pickupBeats === 0) return { bars, leadBeats: segment.startBeat };
-  const { metre, number } = bars[0]!;
-  const pickupBar = { number: number - 1, metre };
-  return { bars: [pickupBar, ...bars], leadBeats: metre.beats - block.pickupBeats };
-}
-
-function request(
+/** A loop of a stretch of bars that begins out of nothing. */
+export const loopOver = (
   block: Played,
   segment: Segment,
-  rung: Pick<Rung, "click">,
+  click: ClickProgramme,
   plays: LoopRequest["plays"],
-): LoopRequest {
-  const atEnd = segment.toBar === block.toBar && segment.endBeats === 0;
-  return {
-    ...barsOf(block, segment),
-    endBeats: atEnd ? block.endBeats : segment.endBeats,
-    beatUnit: block.beatUnit,
-    plays,
-    click: rung.click,
-    tempoChanged: false,
-    turn: 0,
-  };
-}
+): LoopRequest => ({
+  ...heardBars(block, segment),
+  beatUnit: block.beatUnit,
+  plays,
+  click,
+  tempoChanged: false,
+  first: true,
+  turn: 0,
+});
 
-/** The slow finish has a plain click, whatever the rung withdrew. */
+/** The slow finish has a plain click, whatever the rung withdrew, and time to breathe. */
 const plainly = (click: ClickProgramme): ClickProgramme => ({
   ...click,
   pattern: PLAIN_CLICK.pattern,
   silence: PLAIN_CLICK.silence,
   countIn: { ...click.countIn, inner: false },
+  breather: PLAIN_CLICK.breather,
 });
 
-/** The loop that the stand plays next. `before` is the tempo of the loop heard last. */
-export function nextLoop(state: StandState, before: Bpm | undefined): LoopRequest {
+/** The click of what is played now, with the count-in and breather that the player has set. */
+export const clickNow = (block: BlockState): ClickProgramme => ({
+  ...rungNow(block).click,
+  ...block.pace,
+});
+
+/** A loop that was heard: its tempo, and what it was a play of. */
+export interface Heard {
+  readonly tempo: Bpm;
+  readonly of: string;
+}
+
+/** Tells whether two loops are plays of the same. */
+export function loopOf(state: StandState): string {
+  const { segment, rung } = currentBlock(state).state;
+  const { fromBar, toBar, startBeat, endBeats } = segment;
+  const what = state.endingWell === undefined ? rung : "end";
+  const where = [fromBar, startBeat, toBar, endBeats].join("-");
+  return [state.blockIndex, what, nextTempo(state), where].join(" ");
+}
+
+/**
+ * The loop that the stand plays next. `heard` is the loop heard last; `follows`: it begins where
+ * that one ends.
+ */
+export function nextLoop(
+  state: StandState,
+  heard: Heard | undefined,
+  follows = false,
+): LoopRequest {
   const { plan, state: block } = currentBlock(state);
   const tempo = nextTempo(state);
-  const rung = rungNow(block);
-  const plays: LoopRequest["plays"] =
-    state.endingWell === undefined ? playsOf(rung, tempo) : [{ tempo, pace: "steady" }];
-  const played = state.endingWell === undefined ? rung : { click: plainly(rung.click) };
+  const endsWell = state.endingWell !== undefined;
+  const plays: LoopRequest["plays"] = endsWell
+    ? [{ tempo, pace: "steady" }]
+    : playsOf(rungNow(block), tempo);
+  const click = clickNow(block);
   return {
-    ...request(plan, block.segment, played, plays),
-    tempoChanged: before !== undefined && before !== tempo,
+    ...loopOver(plan, block.segment, endsWell ? plainly(click) : click, plays),
+    tempoChanged: heard !== undefined && heard.tempo !== tempo,
+    first: !follows || heard?.of !== loopOf(state),
     turn: state.plays.length,
   };
 }
-
-/** The loop of a rung by itself, as the stand would play it. */
-export const loopOfRung = (block: Played, rung: Rung): LoopRequest =>
-  request(block, segmentOf(block, rung), rung, playsOf(rung, rung.tempo));
-
-/** Seconds of the playing in one loop of a rung. */
-export const playingSecondsOfRung = (block: Played, rung: Rung): number =>
-  playingSeconds(loopOfRung(block, rung));
-
-/** Seconds of one loop of a rung, count-in and breather included. */
-export const secondsOfRung = (block: Played, rung: Rung): number =>
-  loopSeconds(loopOfRung(block, rung));

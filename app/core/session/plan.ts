@@ -9,12 +9,16 @@ import {
   type Where,
 } from "~/core/ladder";
 import { BEAT_UNIT_NAMES, bpm, metreSchema, TEMPO_LIMITS } from "~/core/units";
+import { paceSchema } from "./pace";
 import { partsAreWhole, partSchema } from "./parts";
 
 const wholeNumber = v.pipe(v.number(), v.integer(), v.minValue(0));
 
-/** What happens when the breather ends without a verdict. Never a silent "clean". */
-export const NO_VERDICT_CHOICES = ["wait", "again"] as const;
+/**
+ * What happens when the breather ends without a verdict. Never a silent "clean". `uncounted`: go on,
+ * and leave the play out of the count; only where plays follow each other in time.
+ */
+export const NO_VERDICT_CHOICES = ["wait", "again", "uncounted"] as const;
 export type NoVerdict = (typeof NO_VERDICT_CHOICES)[number];
 
 const bars = v.array(v.object({ number: wholeNumber, metre: metreSchema }));
@@ -53,6 +57,8 @@ const blockSchema = v.object({
   comfortable: v.optional(v.nullable(v.number()), null),
   /** The ceiling when the session was opened. */
   ceiling: v.optional(v.nullable(v.number()), null),
+  /** Count-in and breather as the player set them on an earlier day. */
+  pace: v.optional(paceSchema),
   /** The rungs that it was opened with; a plan of version 1 has none and unrolls its ladder. */
   rungs: v.optional(v.pipe(v.array(storedRungSchema), v.minLength(1))),
 });

@@ -90,12 +90,19 @@ function played(state: StandState, event: SessionEvent & { kind: "played" }): St
         : undefined,
     share:
       (block.extent === "rung" && !endingWell ? rung.share : shareOf(plan, block.segment)) *
-      plan.shareOfPassage,
+      plan.shareOfPassage *
+      (payload.turns ?? 1),
     layer: rung.task && !rung.task.full ? rung.task.name : undefined,
     endingWell,
     ...payload,
   };
-  return { ...without(state, "detailable"), plays: [...state.plays, play], pending: id };
+  const plays = [...state.plays, play];
+  // What only was finished is not asked about, and a rest begins after it.
+  if (payload.uncounted) {
+    const { resting } = state;
+    return { ...state, plays, ...(resting ? { resting: { ...resting, since: at } } : {}) };
+  }
+  return { ...without(state, "detailable"), plays, pending: id };
 }
 
 /** A rest after a rung that was passed, where the ladder says so. */
@@ -214,6 +221,8 @@ function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }
       return detailed(state, event.payload);
     case "eased":
       return eased(state);
+    case "paced":
+      return withBlock(state, { ...block, pace: event.payload });
     case "tempo-set":
       return withBlock(state, atTempo(block, event.payload.tempo));
     case "redrawn":
@@ -289,7 +298,12 @@ export function advance(
   return step(passTime(state, event.at), event);
 }
 
-const NOT_UNDOABLE: ReadonlySet<SessionEvent["kind"]> = new Set(["opened", "played", "ended"]);
+const NOT_UNDOABLE: ReadonlySet<SessionEvent["kind"]> = new Set([
+  "opened",
+  "played",
+  "paced",
+  "ended",
+]);
 
 /** What "undo" would take back now: the latest decision, never a play itself. */
 export const lastUndoable = (events: readonly SessionEvent[]): SessionEvent | undefined =>

@@ -3,6 +3,7 @@ import { whereItFailed, type FailedBars, type Rules, type Rung, type Segment } f
 import type { Bpm } from "~/core/units";
 import type { Ending, Flaw, Rated, Rating } from "./events";
 import type { Feeling } from "./fitted";
+import type { PlayersPace } from "./pace";
 import type { Block, SessionPlan } from "./plan";
 
 /** One play, judged or not. Without a verdict it does not count. */
@@ -17,7 +18,7 @@ export interface Play {
   readonly top: Bpm;
   /** A cycle is one verdict of so many slow plays at its base tempo and fast ones at its top. */
   readonly cycle: { readonly base: Bpm; readonly slow: number; readonly fast: number } | undefined;
-  /** How much of the passage was played; above 1 in context. */
+  /** How much of the passage was played; above 1 in context, and where a link came often. */
   readonly share: number;
   /** What was done instead of the whole task, if anything. */
   readonly layer: string | undefined;
@@ -63,6 +64,8 @@ export interface BlockState {
   /** Left for today, because so many plays were flawed. */
   readonly left: boolean;
   readonly activeSeconds: number;
+  /** Count-in and breather, where the player has set them. */
+  readonly pace?: PlayersPace;
 }
 
 /** Everything the stand needs to know; a pure function of the plan and the events. */

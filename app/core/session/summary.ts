@@ -1,4 +1,5 @@
 import { wayOf, type Place } from "~/core/ladder";
+import { ownPace, type KeptPace } from "./pace";
 import { partsOf } from "./parts";
 import { passedRungs, type PassedRung } from "./passed";
 import type { BlockKind } from "./shape";
@@ -20,6 +21,8 @@ export interface BlockSummary {
   /** The place in the ladder at which it ended, and the way in which that is a place. */
   readonly place: Place;
   readonly way: string;
+  /** Count-in and breather as the player wants them, and what the ladder says itself. */
+  readonly pace: KeptPace | undefined;
   /** What was passed, with at least one clean play; each material and tempo once. */
   readonly passed: readonly PassedRung[];
 }
@@ -65,6 +68,7 @@ export function summarise(state: StandState): BlockSummary[] {
         toppedOut: block.toppedOut,
         place: { phase: rungNow(block).phase, stage: rungNow(block).stage },
         way: wayOf(plan.ladder),
+        pace: block.pace && { ...block.pace, instead: ownPace(plan.ladder) },
         passed: distinct(passed),
       },
     ];

@@ -8,6 +8,7 @@ import {
   nextTempo,
   offersAnotherWay,
   rungNow,
+  turnsIn,
   type BlockState,
   type Payload,
   type EventKind,
@@ -78,10 +79,12 @@ class SimulatedPlayer {
     const { state: block } = currentBlock(this.state);
     const rung = rungNow(block);
     const tempo = nextTempo(this.state);
-    const seconds = loopSeconds(nextLoop(this.state, undefined));
+    const loop = nextLoop(this.state, undefined);
+    const seconds = loopSeconds(loop);
+    const turns = loop.turnsIn ? { turns: turnsIn(loop) } : {};
     const { fromBar, toBar } = block.segment;
     this.wait(seconds * 0.8);
-    const play = this.emit("played", { tempo, seconds, fromBar, toBar, complete: true });
+    const play = this.emit("played", { tempo, seconds, fromBar, toBar, complete: true, ...turns });
     this.wait(seconds * 0.2);
     const { share, top } = this.state.plays.at(-1)!;
     const chance = chanceOf({ ...rung, tempo, share }, learner.cleanAt);

@@ -9,7 +9,7 @@ const PASSAGE = `
          passage.from_bar, passage.to_bar, passage.pickup_beats, passage.end_beats,
          passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
-         estimate.reached_tempo,
+         paced.pace, estimate.reached_tempo,
          estimate.comfortable, estimate.ceiling, latest.day as last_day, known.passed,
          coalesce(played.plays, 0) as plays
   from passage
@@ -23,6 +23,11 @@ const PASSAGE = `
     where passage_id = passage.id and plays > 0
     order by started_at desc limit 1
   ) latest on true
+  left join lateral (
+    select pace from session_block join session_outcome using (session_id)
+    where passage_id = passage.id and pace is not null
+    order by started_at desc limit 1
+  ) paced on true
   left join lateral (
     select reached_tempo, comfortable, ceiling from passage_day
     where passage_id = passage.id order by day desc limit 1

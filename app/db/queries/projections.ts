@@ -55,13 +55,13 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
   await db.execute(
     `insert into session_block (session_id, position, studio_id, person_id, passage_id, day,
        start_tempo, end_tempo, reached_tempo, target_tempo, plays, clean, active_seconds, topped_out,
-       end_phase, end_stage, way)
+       end_phase, end_stage, way, pace)
      select $1, ordinality, $2, $3, "passageId", $4, "startTempo", "endTempo", "reachedTempo",
        "targetTempo", plays, clean, "activeSeconds", "toppedOut",
-       (place ->> 'phase')::integer, (place ->> 'stage')::integer, way
+       (place ->> 'phase')::integer, (place ->> 'stage')::integer, way, pace
      from rows from (jsonb_to_recordset($5::jsonb) as ("passageId" uuid, "startTempo" numeric,
        "endTempo" numeric, "reachedTempo" numeric, "targetTempo" numeric, plays integer, clean integer,
-       "activeSeconds" numeric, "toppedOut" boolean, place jsonb, way text)) with ordinality`,
+       "activeSeconds" numeric, "toppedOut" boolean, place jsonb, way text, pace jsonb)) with ordinality`,
     [it.sessionId, it.studioId, it.personId, it.day, JSON.stringify(it.blocks)],
   );
   await db.execute(

@@ -1,7 +1,7 @@
 import * as v from "valibot";
 import { ladderSchema } from "~/core/ladder";
 import { beatUnitSchema, metreRegionsSchema, PASSAGE_STATES, tempoSchema } from "~/core/score";
-import { NO_VERDICT_CHOICES } from "~/core/session";
+import { keptPaceSchema, NO_VERDICT_CHOICES } from "~/core/session";
 import { storedTimesSchema } from "~/core/week";
 import { bpm } from "~/core/units";
 
@@ -72,6 +72,7 @@ export const passageRow = v.pipe(
     end_phase: v.nullable(v.number()),
     end_stage: v.nullable(v.number()),
     way: v.nullable(v.string()),
+    pace: v.nullable(keptPaceSchema),
     reached_tempo: v.nullable(tempoRow),
     comfortable: v.nullable(v.number()),
     ceiling: v.nullable(v.number()),
@@ -111,6 +112,8 @@ export const passageRow = v.pipe(
             place: { phase: row.end_phase ?? 0, stage: row.end_stage ?? 0 },
             way: row.way ?? "",
           },
+    /** Count-in and breather as the player last set them. */
+    pace: row.pace,
     reachedTempo: row.reached_tempo,
     comfortable: row.comfortable,
     ceiling: row.ceiling,

@@ -5,6 +5,7 @@ import { AnotherWay } from "./another-way";
 import { BeatLight } from "./beat-light";
 import { RestClock } from "./rest-clock";
 import { LeftForToday, SlowEnd, TopReached } from "./top-reached";
+import { isInTime } from "./in-time";
 import type { StandRunner } from "./runner";
 import { questionOf, type StandView } from "./view";
 import type { Position } from "./use-stand";
@@ -34,6 +35,8 @@ export function BottomFields(props: BottomFieldsProps) {
 
   const asked = state.pending !== undefined && transport !== "count-in";
   const playing = transport === "play";
+  // Going on in time, what is asked about is the play before.
+  const before = playing && asked;
   const canStart = transport === "stopped";
   return (
     <section className={styles.fields}>
@@ -42,7 +45,7 @@ export function BottomFields(props: BottomFieldsProps) {
         runner={runner}
         asked={asked}
         usable={usable && (asked || playing)}
-        says={playing ? words.stand.stopHere : words.stand.flawed}
+        says={playing && !before ? words.stand.stopHere : words.stand.flawed}
       />
       {canStart ? (
         <button
@@ -90,7 +93,10 @@ function phaseWord({ state, transport }: StandView, position: Position | undefin
   const { stand } = words;
   if (transport === "breather" && !state.pending) return stand.phase.judged;
   if (transport === "count-in" && position) return countInWord(position.bar);
-  if (transport === "play" && position) return playWord(state, position.bar);
+  if (transport === "play" && position) {
+    if (isInTime(state) && state.pending) return stand.playBefore;
+    return playWord(state, position.bar);
+  }
   return stand.phase[transport];
 }
 
@@ -101,11 +107,14 @@ function countInWord({ part, number, of }: MapBar): string {
 }
 
 /** The bar, and in a cycle the pace, with the next one announced before it comes. */
-function playWord(state: StandState, { part, number, pace, go, tempo, then }: MapBar): string {
+function playWord(state: StandState, bar: MapBar): string {
   const { stand } = words;
+  const { part, number, pace, go, tempo, then, turn } = bar;
+  if (turn) return stand.playTurn(turn.number, turn.of);
   const { fromBar } = currentBlock(state).state.segment;
-  const bar = part === "lead" && number < fromBar ? stand.pickup : stand.playBar(number);
-  if (pace === "steady") return bar;
+  if (pace === "steady") {
+    return part === "lead" && number < fromBar ? stand.pickup : stand.playBar(number);
+  }
   const { hidden } = currentBlock(state).plan.ladder;
   const told = stand.paceOf(stand.pace[pace]!, go.number, go.of);
   const now = hidden ? told : stand.paceNow(told, tempo);

@@ -1,18 +1,27 @@
 import { openSound, type Sound } from "~/audio/player";
 import type { MarkerPassed, Scheduled } from "~/audio/engine";
 import { loopMap, type Drone, type LoopRequest, type MapBar } from "~/core/click";
-import type { Bpm } from "~/core/units";
+import type { Segment } from "~/core/ladder";
+import type { Heard } from "~/core/session";
 
 const LEAD_SECONDS = 0.15;
+
+/** A loop that was sent ahead. */
+export interface Loop extends Heard {
+  readonly scheduled: Scheduled;
+  readonly request: LoopRequest;
+  readonly segment: Pick<Segment, "fromBar" | "toBar">;
+  /** Seconds of the audio context. */
+  readonly ends: number;
+}
 
 /** What sounds at the stand: the loop that is heard, the one that follows it, and the drone. */
 export class LoopSound {
   private sound: Sound | undefined;
-  heard: Scheduled | undefined;
-  next: Scheduled | undefined;
-  /** The tempo of the loop heard last; a loop that is withdrawn changes nothing for the ear. */
-  tempoHeard: Bpm | undefined;
-  private tempoSent: Bpm | undefined;
+  heard: Loop | undefined;
+  next: Loop | undefined;
+  /** The loop heard last; one that is withdrawn changes nothing for the ear. */
+  last: Heard | undefined;
 
   get isOpen(): boolean {
     return this.sound !== undefined;
@@ -29,17 +38,18 @@ export class LoopSound {
   }
 
   /** Sends a loop ahead, to begin at a time of the audio context, or as soon as it can. */
-  send(request: LoopRequest, at: number): Scheduled | undefined {
+  send(request: LoopRequest, what: Pick<Loop, "of" | "segment">, at: number): Loop | undefined {
     if (!this.sound) return undefined;
     const { engine, now } = this.sound;
-    this.tempoSent = request.plays[0].tempo;
-    return engine.schedule(loopMap(request), Math.max(at, now() + LEAD_SECONDS));
+    const scheduled = engine.schedule(loopMap(request), Math.max(at, now() + LEAD_SECONDS));
+    const { tempo } = request.plays[0];
+    return { ...what, scheduled, request, tempo, ends: scheduled.start + scheduled.map.duration };
   }
 
-  begin(scheduled: Scheduled): void {
-    this.heard = scheduled;
+  begin(loop: Loop): void {
+    this.heard = loop;
     this.next = undefined;
-    this.tempoHeard = this.tempoSent;
+    this.last = loop;
   }
 
   drone(drone: Drone | null): void {
@@ -48,17 +58,29 @@ export class LoopSound {
 
   /** When the loop that is heard comes to its end. */
   get endsAt(): number {
-    return this.heard ? this.heard.start + this.heard.map.duration : 0;
+    return this.heard?.ends ?? 0;
   }
 
   /** Seconds of the loop that have gone by. */
   get gone(): number {
-    return this.heard ? Math.max(0, this.now() - this.heard.start) : 0;
+    return this.heard ? Math.max(0, this.now() - this.heard.scheduled.start) : 0;
+  }
+
+  /** Ends the loop that is heard at its next bar line, if there is one before its end. */
+  endAtBarLine(): void {
+    if (!this.heard || !this.sound) return;
+    const { scheduled, ends } = this.heard;
+    const { start, map } = scheduled;
+    const earliest = this.now() + LEAD_SECONDS - start;
+    const line = map.bars.find((bar) => bar.start >= earliest);
+    if (!line || start + line.start >= ends) return;
+    this.heard = { ...this.heard, ends: start + line.start };
+    this.sound.engine.cut(scheduled, this.heard.ends);
   }
 
   /** Forgets the loop that was to follow. */
   dropNext(): void {
-    if (this.next) this.sound?.engine.withdraw(this.next);
+    if (this.next) this.sound?.engine.withdraw(this.next.scheduled);
     this.next = undefined;
   }
 
@@ -80,8 +102,9 @@ export class LoopSound {
   /** The bar and beat that are heard now. */
   position(): { bar: MapBar; beat: number } | undefined {
     if (!this.heard || !this.sound) return undefined;
-    const at = this.sound.clock.heardNow() - this.heard.start;
-    const bar = this.heard.map.bars.findLast(({ start }) => start <= at);
+    const { start, map } = this.heard.scheduled;
+    const at = this.sound.clock.heardNow() - start;
+    const bar = map.bars.findLast((each) => each.start <= at);
     if (!bar || at > bar.start + bar.duration) return undefined;
     return { bar, beat: bar.beats.filter((beat) => beat <= at).length };
   }
@@ -89,7 +112,7 @@ export class LoopSound {
   /** Where in the loop a moment of the page's clock (an event's time stamp) was heard, in seconds. */
   heardAt(timeStamp: number): number | undefined {
     if (!this.heard || !this.sound) return undefined;
-    return this.sound.clock.heardAt(timeStamp) - this.heard.start;
+    return this.sound.clock.heardAt(timeStamp) - this.heard.scheduled.start;
   }
 
   close(): void {

@@ -37,7 +37,15 @@ export class StandRunner extends StandLoop {
       if (question === "top") return isLastPart(this.state) ? this.endWellNow() : this.moveOnNow();
       if (question === "another-way") return this.afterOffer("offer-declined", {});
       if (this.transport === "stopped") return this.startNow();
+      if (this.transport === "breather") this.goOnAtBarLine();
     });
+
+  /** Judged, and ready before the breather is over. */
+  private goOnAtBarLine(): void {
+    if (!this.sound.next) return;
+    this.sound.endAtBarLine();
+    this.settle();
+  }
 
   /** The pedal back: flawed, or a rung lower where another way is offered. */
   back = () =>
@@ -63,6 +71,7 @@ export class StandRunner extends StandLoop {
     const last = lastUndoable(this.ledger.events);
     if (!last) return;
     await this.write("undone", { event: last.id });
+    if (this.playsOnInTime) return this.follow();
     if (!this.state.pending || this.transport === "breather") return this.settle();
     this.silence();
     this.go("asking");
@@ -95,6 +104,14 @@ export class StandRunner extends StandLoop {
     if (at !== undefined) this.taps.add(at);
   }
 
+  /** Count-in and breather from the next loop on. */
+  pace = (pace: Payload<"paced">) =>
+    this.inOrder(async () => {
+      await this.write("paced", pace);
+      if (this.playsOnInTime) return this.follow();
+      if (this.transport !== "play" && this.transport !== "count-in") this.settle();
+    });
+
   repeat = () => this.inOrder(() => this.decide("repeated", {}));
   skip = () => this.inOrder(() => this.decide("skipped", {}));
   again = () => this.inOrder(() => this.afterOffer("repeated", {}));
@@ -126,7 +143,7 @@ export class StandRunner extends StandLoop {
     }
     this.leaving = false;
     if (isLastPart(this.state)) return this.endNow("finished");
-    this.sound.tempoHeard = undefined;
+    this.sound.last = undefined;
     await this.write("moved-on", {});
   }
 
@@ -146,6 +163,7 @@ export class StandRunner extends StandLoop {
       if (!play) return;
       await this.write("detailed", { play, ...about });
       // Noted tension may ask for another way: what was to follow, or is being counted in, waits.
+      if (this.playsOnInTime) return this.follow();
       const before = this.transport === "breather" || this.transport === "count-in";
       if (before && !canPlayOn(this.state)) this.settle();
     });

@@ -1,5 +1,6 @@
 import {
   currentBlock,
+  loopOf,
   nextLoop,
   nextTempo,
   type EventKind,
@@ -7,12 +8,14 @@ import {
   type StandState,
 } from "~/core/session";
 import type { Verdict } from "~/core/gate";
-import type { MarkerPassed, Scheduled } from "~/audio/engine";
+import type { MarkerPassed } from "~/audio/engine";
 import { Ledger } from "./ledger";
 import { Marks } from "./marks";
-import { LoopSound } from "./loop-sound";
+import { followsInTime, isInTime, noVerdictOf, waitsInTime } from "./in-time";
+import { LoopSound, type Loop } from "./loop-sound";
+import { playedOf } from "./played";
 import { TappedAlong } from "./tapped-along";
-import { RESTART_SECONDS, type RunnerOptions } from "./runner-options";
+import { NERVOUS_MS, PAUSE_SECONDS, RESTART_SECONDS, type RunnerOptions } from "./runner-options";
 import { canPlayOn, questionOf, type StandView, type Transport } from "./view";
 
 /**
@@ -117,52 +120,77 @@ export class StandLoop {
   }
 
   /** Sends the next loop ahead, to begin at a time of the audio context. */
-  protected playFrom(at: number): void {
-    const request = nextLoop(this.state, this.sound.tempoHeard);
-    const scheduled = this.sound.send(request, at);
-    if (!scheduled) return;
-    this.sound.drone(request.click.drone);
-    if (this.transport === "breather") this.sound.next = scheduled;
-    else this.begin(scheduled);
+  protected playFrom(at: number, follows = false): void {
+    const loop = this.sendNext(at, follows);
+    if (!loop) return;
+    this.sound.drone(loop.request.click.drone);
+    if (this.transport === "breather") this.sound.next = loop;
+    else this.begin(loop);
   }
 
-  protected begin(scheduled: Scheduled): void {
-    this.sound.begin(scheduled);
+  private sendNext(at: number, follows: boolean): Loop | undefined {
+    const request = nextLoop(this.state, this.sound.last, follows);
+    const { segment } = currentBlock(this.state).state;
+    return this.sound.send(request, { of: loopOf(this.state), segment }, at);
+  }
+
+  protected begin(loop: Loop): void {
+    this.sound.begin(loop);
     this.taps.clear();
-    this.go("count-in");
+    this.transport = loop.scheduled.map.bars[0]!.part === "play" ? "play" : "count-in";
+    if (isInTime(this.state)) this.follow();
+    this.changed();
+  }
+
+  /**
+   * Going on in time, what comes after the play that is on is sent ahead as soon as it is known:
+   * the same again without a gap, or another rung with its cue and count-in.
+   */
+  protected follow(): void {
+    this.sound.dropNext();
+    if (followsInTime(this.state)) this.sound.next = this.sendNext(this.sound.endsAt, true);
+    this.changed();
+  }
+
+  /** A verdict, or its undoing, that came while the next play is on: that one is finished. */
+  protected get playsOnInTime(): boolean {
+    return isInTime(this.state) && this.transport === "play";
   }
 
   protected async onMarker({ scheduled, name }: MarkerPassed): Promise<void> {
-    if (scheduled.mapId !== this.sound.heard?.mapId) return;
-    if (name === "play-began") this.go("play");
+    if (scheduled.mapId !== this.sound.heard?.scheduled.mapId) return;
+    if (name === "play-began" && this.transport !== "play") this.go("play");
     if (name === "play-ended") await this.playEnded(true);
     if (name === "map-ended") this.mapEnded();
   }
 
   protected async playEnded(complete: boolean): Promise<void> {
-    const { fromBar, toBar } = currentBlock(this.state).state.segment;
-    const tempo = nextTempo(this.state);
     const { heard, gone } = this.sound;
-    const whole = heard?.map.duration ?? 0;
-    const seconds = complete ? whole : Math.min(whole, gone);
-    const markAt = (name: string) => heard?.map.markers.find((each) => each.name === name)?.at ?? 0;
-    const end = complete ? markAt("play-ended") : Math.min(markAt("play-ended"), gone);
-    const playing = Math.max(0, end - markAt("play-began"));
-    const spread = heard && complete ? this.taps.spread(heard.map) : undefined;
-    const measured = spread === undefined ? {} : { spread };
+    if (!heard) return;
+    const { map } = heard.scheduled;
+    const spread = complete ? this.taps.spread(map) : undefined;
     const early = this.early;
     this.early = false;
+    // Its rung was decided while it was played, or another play waits for its verdict.
+    const decided = heard.of !== loopOf(this.state) || !canPlayOn(this.state);
+    const uncounted = isInTime(this.state) && (decided || waitsInTime(this.state));
     this.transport = "breather";
-    await this.write("played", { tempo, seconds, playing, fromBar, toBar, complete, ...measured });
+    await this.write("played", {
+      ...playedOf(heard, complete ? undefined : gone),
+      ...(spread === undefined ? {} : { spread }),
+      ...(uncounted ? { uncounted } : {}),
+    });
     if (early) await this.judgeNow("clean");
   }
 
   protected mapEnded(): void {
     if (this.sound.next) return this.begin(this.sound.next);
     if (this.transport !== "breather") return;
+    if (this.state.resting) return this.rest();
     const { pending } = this.state;
     if (canPlayOn(this.state) && !pending) return this.playFrom(0);
-    if (pending && this.options.plan.noVerdict === "again") {
+    if (pending && noVerdictOf(this.state) === "again") {
+      if (isInTime(this.state)) return this.pauseThenPlay();
       this.transport = "stopped";
       return this.playFrom(0);
     }
@@ -170,21 +198,38 @@ export class StandLoop {
     this.go(this.state.pending ? "asking" : "stopped");
   }
 
+  /** Going on in time, whoever has given no verdict is asked again in a breather. */
+  private pauseThenPlay(): void {
+    this.go("asking");
+    this.restTimer = setTimeout(() => {
+      void this.inOrder(() => {
+        if (this.transport !== "asking") return;
+        this.transport = "stopped";
+        this.playFrom(0);
+      });
+    }, PAUSE_SECONDS * 1000);
+  }
+
   protected async judgeNow(verdict: Verdict): Promise<void> {
-    if (this.transport === "play") return this.judgeWhilePlaying(verdict);
     const play = this.state.pending;
+    if (this.transport === "play" && !(play && isInTime(this.state))) {
+      return this.judgeWhilePlaying(verdict);
+    }
     if (!play) return;
     const wasEndingWell = this.state.endingWell !== undefined;
     const late = this.transport === "count-in";
     this.judgedAt = Date.now();
     await this.write("judged", { play, verdict });
     if (wasEndingWell) return this.endNow("ended-well");
+    if (this.playsOnInTime) return this.follow();
     // A verdict that comes in the next count-in lets it go on, unless it moved the tempo.
-    if (late && canPlayOn(this.state) && nextTempo(this.state) === this.sound.tempoHeard) return;
+    if (late && canPlayOn(this.state) && nextTempo(this.state) === this.sound.last?.tempo) return;
     this.settle();
   }
 
   protected async judgeWhilePlaying(verdict: Verdict): Promise<void> {
+    // Going on in time, a second press is meant for the play before.
+    if (isInTime(this.state) && Date.now() - this.judgedAt < NERVOUS_MS) return;
     if (verdict === "clean") {
       this.early = true;
       return this.changed();
@@ -211,7 +256,7 @@ export class StandLoop {
       case "breather":
         this.sound.dropNext();
         if (this.sound.heard && !this.state.pending && canPlayOn(this.state)) {
-          this.playFrom(this.sound.endsAt);
+          this.playFrom(this.sound.endsAt, true);
         }
         return this.changed();
       case "asking":

@@ -1,8 +1,9 @@
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
-import { currentBlock, taskNow, type SessionEvent, type SessionPlan } from "~/core/session";
+import { clickNow, currentBlock, taskNow, type SessionEvent, type SessionPlan } from "~/core/session";
 import { words } from "~/words/stand-words";
+import { BetweenSheet } from "./between-sheet";
 import { BottomFields } from "./bottom-fields";
 import { EndedNote } from "./ended-note";
 import { HelpSheet } from "./help-sheet";
@@ -57,7 +58,7 @@ function OpenStand({
   const { volume, setVolume } = useVolume();
   const url = `/studio/${studioId}/sessions/${sessionId}/events`;
   const { runner, view } = useStandRunner({ sessionId, plan, stored, url, volume });
-  const [sheet, setSheet] = useState<"help" | "note" | "tap" | undefined>(undefined);
+  const [sheet, setSheet] = useState<"help" | "note" | "tap" | "between" | undefined>(undefined);
   const navigate = useNavigate();
   const { state, transport } = view;
   const running = transport !== "stopped";
@@ -96,6 +97,10 @@ function OpenStand({
     runner?.pause();
     setSheet("tap");
   };
+  const openBetween = () => {
+    runner?.pause();
+    setSheet("between");
+  };
   const usable = held && view.ready && !ended;
   const [letters, setLetters] = useKeptChoice("fidus-letters", true);
   useStandKeys({
@@ -106,6 +111,7 @@ function OpenStand({
     letters,
     restSeconds: REST_SECONDS,
     onTap: openTap,
+    onBetween: openBetween,
     onNote: () => setSheet("note"),
     onHelp: () => setSheet("help"),
   });
@@ -161,6 +167,7 @@ function OpenStand({
         restSeconds={REST_SECONDS}
         onNote={() => setSheet("note")}
         onTap={openTap}
+        onBetween={openBetween}
       />
       <HelpSheet
         open={sheet === "help"}
@@ -172,6 +179,12 @@ function OpenStand({
         open={sheet === "tap"}
         onClose={() => setSheet(undefined)}
         onTempo={(bpm) => void runner?.setTempo(bpm)}
+      />
+      <BetweenSheet
+        open={sheet === "between"}
+        pace={clickNow(blockState)}
+        onClose={() => setSheet(undefined)}
+        onSet={(pace) => void runner?.pace(pace)}
       />
       <NoteSheet
         open={sheet === "note"}

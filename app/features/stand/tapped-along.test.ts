@@ -11,6 +11,7 @@ const map = loopMap({
   plays: [{ tempo: bpm(120), pace: "steady" }],
   click: PLAIN_CLICK,
   tempoChanged: false,
+  first: true,
   turn: 0,
 });
 const beats = map.bars.filter(({ part }) => part === "play").flatMap((bar) => bar.beats);

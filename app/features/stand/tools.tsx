@@ -10,6 +10,7 @@ import {
   Plus,
   RotateCcw,
   Snail,
+  Timer,
   Undo2,
 } from "lucide-react";
 import { lastUndoable, taskNow } from "~/core/session";
@@ -25,12 +26,13 @@ interface ToolsProps {
   readonly restSeconds: number;
   readonly onNote: () => void;
   readonly onTap: () => void;
+  readonly onBetween: () => void;
 }
 
 const SIZE = 20;
 
 /** Always at hand, never in the way. */
-export function Tools({ view, runner, usable, restSeconds, onNote, onTap }: ToolsProps) {
+export function Tools({ view, runner, usable, restSeconds, onNote, onTap, onBetween }: ToolsProps) {
   const { stand } = words;
   // During a task there is no tempo to change and no rung to repeat.
   const task = taskNow(view.state) !== undefined && view.state.endingWell === undefined;
@@ -49,6 +51,7 @@ export function Tools({ view, runner, usable, restSeconds, onNote, onTap }: Tool
     { label: stand.repeat, icon: <RotateCcw size={SIZE} />, act: () => runner?.repeat() },
     { label: stand.skip, icon: <ChevronsRight size={SIZE} />, act: () => runner?.skip() },
     { label: stand.rest, icon: <Coffee size={SIZE} />, act: () => runner?.takeRest(restSeconds) },
+    { label: stand.between, icon: <Timer size={SIZE} />, act: onBetween },
     { label: stand.note, icon: <NotebookPen size={SIZE} />, act: onNote, always: true },
     { label: stand.endWell, icon: <Snail size={SIZE} />, act: () => runner?.endWell() },
   ];

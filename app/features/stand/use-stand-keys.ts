@@ -28,6 +28,7 @@ interface StandKeysOptions {
   readonly letters: boolean;
   readonly restSeconds: number;
   readonly onTap: () => void;
+  readonly onBetween: () => void;
   readonly onNote: () => void;
   readonly onHelp: () => void;
 }
@@ -75,6 +76,7 @@ export function useStandKeys(options: StandKeysOptions): void {
     r: atBlock(() => runner?.repeat()),
     s: atBlock(() => runner?.skip()),
     t: atBlock(() => runner?.takeRest(options.restSeconds)),
+    c: atBlock(options.onBetween),
     n: options.onNote,
     e: atBlock(() => runner?.endWell()),
     h: act(() => runner?.hurts()),

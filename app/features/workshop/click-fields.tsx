@@ -1,5 +1,3 @@
-import FormControlLabel from "@mui/material/FormControlLabel";
-import Switch from "@mui/material/Switch";
 import { NumberField } from "~/components/number-field";
 import {
   CLICK_PATTERN_KINDS,
@@ -29,11 +27,11 @@ const SILENCES: Record<Silence["kind"], Silence> = {
   random: { kind: "random", percent: 25, seed: 1 },
 };
 
-/** What is heard: pattern, silent bars, count-in, voices, drone. */
+/** What is heard while playing: pattern, silent bars, voices, drone. */
 export function ClickFields({ draft, errors, onChange }: PartProps) {
   const { click } = draft;
   const set = (change: Partial<ClickProgramme>) => onChange({ click: { ...click, ...change } });
-  const { countIn, levels } = click;
+  const { levels } = click;
   return (
     <>
       <PatternFields
@@ -46,25 +44,6 @@ export function ClickFields({ draft, errors, onChange }: PartProps) {
         silence={click.silence}
         errors={errors}
         onChange={(silence) => set({ silence })}
-      />
-      <NumberField
-        label={said.countIn}
-        unit={said.bars(countIn.bars)}
-        value={countIn.bars}
-        min={1}
-        max={2}
-        slider={false}
-        error={errors["click.countIn.bars"]}
-        onChange={(bars) => set({ countIn: { ...countIn, bars } })}
-      />
-      <FormControlLabel
-        control={
-          <Switch
-            checked={countIn.inner}
-            onChange={(_, inner) => set({ countIn: { ...countIn, inner } })}
-          />
-        }
-        label={said.inner}
       />
       <div className={styles.pair}>
         {(["accent", "beat", "subdivision"] as const).map((voice) => (

@@ -14,6 +14,7 @@ import { nearestPlayable, type BeatUnit, type Bpm } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { ByDateNote } from "./by-date-note";
+import { BetweenFields } from "./between-fields";
 import { ClickFields } from "./click-fields";
 import { Compare, type Compared } from "./compare";
 import { CostFigures, figuresOf } from "./cost-figures";
@@ -251,9 +252,16 @@ export function WorkshopPage(props: WorkshopPageProps) {
           <Fold
             title={words.click.title}
             told={words.click.told(draft.click)}
-            wrong={hasError(errors, "click")}
+            wrong={hasError(errors, "click.pattern", "click.silence", "click.levels", "click.drone")}
           >
             {() => <ClickFields draft={draft} errors={errors} onChange={change} />}
+          </Fold>
+          <Fold
+            title={words.between.title}
+            told={words.between.told(draft.click)}
+            wrong={hasError(errors, "click.countIn", "click.breather")}
+          >
+            {() => <BetweenFields draft={draft} errors={errors} onChange={change} />}
           </Fold>
           <Fold
             title={words.ladder.daily}

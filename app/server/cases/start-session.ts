@@ -1,7 +1,7 @@
 import type { Bar } from "~/core/ladder";
 import { err, ok, type Result } from "~/core/result";
 import { barsOf } from "~/core/score";
-import { planOf, type Block, type Part, type SessionPlan } from "~/core/session";
+import { keptPace, planOf, type Block, type Part, type SessionPlan } from "~/core/session";
 import { barLength, type Day } from "~/core/units";
 import {
   insertSession,
@@ -40,6 +40,7 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
   const withLadder = { ...passage, ladder };
   const { start, place, bars, again, passedTempi } = wayInto(withLadder, today);
   const part = partOf(passage, ladder);
+  const pace = keptPace(passage.pace, ladder);
   return {
     passageId: passage.id,
     pieceTitle: piece.title,
@@ -57,6 +58,7 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
     passedTempi: [...passedTempi],
     comfortable: passage.comfortable,
     ceiling: passage.ceiling,
+    ...(pace ? { pace } : {}),
   };
 }
 

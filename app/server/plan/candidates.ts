@@ -1,5 +1,5 @@
 import { exactCost, tollsOf } from "~/core/cost";
-import { fastTempo, whereOf } from "~/core/session";
+import { fastTempo, whereOf, withPace } from "~/core/session";
 import { rungsToday } from "~/core/ladder";
 import { cleanProbability, curveThrough, estimate } from "~/core/record";
 import type { Candidate } from "~/core/session";
@@ -34,9 +34,9 @@ function cleanAtOf({ comfortable, ceiling }: Passage, target: Bpm) {
 function costOf(passage: Passage, today: Day): { costMinutes: number; gain: number } | undefined {
   const block = blockOf(passage, today);
   if (!block) return undefined;
-  const { ladder } = block;
+  const ladder = withPace(block.ladder, block.pace);
   const rungs = rungsToday(ladder, whereOf(block), block.comfortable ?? undefined);
-  const tolls = tollsOf({ block, rungs, cleanAt: cleanAtOf(passage, ladder.target) });
+  const tolls = tollsOf({ block: { ...block, ladder }, rungs, cleanAt: cleanAtOf(passage, ladder.target) });
   const { minutes, rungs: costs } = exactCost(tolls, ladder);
   let left = SHORT_MINUTES;
   let reached = rungs[0]?.tempo ?? 0;

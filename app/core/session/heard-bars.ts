@@ -1,0 +1,45 @@
+import type { LoopRequest } from "~/core/click";
+import type { Segment } from "~/core/ladder";
+import { barsWithAround } from "./extent";
+import type { Block } from "./plan";
+import { turnsOf } from "./turns";
+
+/** What of a block matters for what is heard. */
+export type Played = Pick<
+  Block,
+  "fromBar" | "toBar" | "pickupBeats" | "endBeats" | "beatUnit" | "bars" | "around"
+>;
+
+/** The bars to be heard, and the beats of the first one that only lead in. */
+function barsOf(block: Played, segment: Segment): Pick<LoopRequest, "bars" | "leadBeats"> {
+  const bars = barsWithAround(block).filter(
+    ({ number }) => number >= segment.fromBar && number <= segment.toBar,
+  );
+  const pickup = pickupOf(block, segment);
+  if (pickup === 0) return { bars, leadBeats: segment.startBeat };
+  const { metre, number } = bars[0]!;
+  const pickupBar = { number: number - 1, metre };
+  return { bars: [pickupBar, ...bars], leadBeats: metre.beats - pickup };
+}
+
+/** The pickup belongs to whatever begins where the passage does. */
+const pickupOf = (block: Played, { fromBar, startBeat }: Segment): number =>
+  fromBar === block.fromBar && startBeat === 0 ? block.pickupBeats : 0;
+
+/** The end of the passage, for what ends with it and doesn't only begin behind it. */
+function endOf(block: Played, { fromBar, toBar, startBeat, endBeats }: Segment): number {
+  const atEnd = toBar === block.toBar && endBeats === 0;
+  const isBehind = fromBar === toBar && startBeat >= block.endBeats;
+  return atEnd && !isBehind ? block.endBeats : endBeats;
+}
+
+/** What is played of a block: its bars, or a link shorter than a bar in turns. */
+export function heardBars(
+  block: Played,
+  segment: Segment,
+): Pick<LoopRequest, "bars" | "leadBeats" | "endBeats" | "turnsIn"> {
+  const endBeats = endOf(block, segment);
+  const turns = turnsOf(block, { ...segment, endBeats }, pickupOf(block, segment));
+  if (turns) return { bars: turns.bars, leadBeats: 0, endBeats: 0, turnsIn: turns.metre };
+  return { ...barsOf(block, segment), endBeats };
+}
