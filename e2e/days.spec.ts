@@ -136,3 +136,34 @@ test("a school that stays at its tempo is led into by an easy play the next day"
   await player.seesTempo(220);
   await expect(page.getByTestId("task")).toHaveText("finger silently");
 });
+
+test("keys at each rung go round from where they were left; hands one after the other go on", async ({
+  days,
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.opensTheWorkshop();
+  await teacher.drawsTheLadder({ start: 200, target: 210, step: 10, clean: 1 });
+  await page.getByLabel("Gone through besides").press("Enter");
+  await page.getByRole("option", { name: "all twelve major keys" }).click();
+  for (let n = 12; n > 3; n--) await page.getByRole("button", { name: `Take key ${n} out` }).click();
+  await page.getByLabel("Key 2", { exact: true }).fill("eb");
+  await teacher.setsIt();
+  const today = page.url();
+  await player.goesToTheStand();
+  await expect(page.getByTestId("task")).toHaveText("C major");
+  await player.starts();
+  await player.playsClean();
+  await expect(page.getByTestId("task")).toHaveText("E♭ minor");
+  await expect(page.getByText("All kept")).toBeVisible();
+
+  await days.goesTo(1, [page]);
+  await page.goto(today);
+  await player.goesToTheStand();
+  await player.starts();
+  expect(await player.climbs(1)).toEqual([
+    ...["E♭ minor, 200", "D major, 200", "C major, 200"],
+    ...["E♭ minor, 210", "D major, 210", "C major, 210"],
+  ]);
+});

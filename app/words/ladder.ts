@@ -1,4 +1,4 @@
-import type { AfterFlawed, Family, SchoolName, StartRule } from "~/core/ladder";
+import type { AfterFlawed, Family, SchoolName, StartRule, TaskOrder } from "~/core/ladder";
 import type { Rule, RuleKind } from "~/core/gate";
 import { noteValues, withdrawals } from "./rung";
 
@@ -170,10 +170,46 @@ export const ladder = {
       add: "Add a line",
       item: (number: number) => `Line ${number}`,
       clean: (number: number) => `Clean in a row for line ${number}`,
+      tempo: (number: number) => `Tempo of line ${number} in bpm`,
       ownGate: "clean in a row (0: the gate below)",
+      ownTempo: "bpm (0: the target), and clean in a row (0: the gate below)",
       up: (number: number) => `Line ${number} up`,
       down: (number: number) => `Line ${number} down`,
       remove: (number: number) => `Take line ${number} out`,
+    },
+    tasks: {
+      title: "Gone through besides",
+      nothing: "nothing: the tempo alone",
+      presets: {
+        hands: "hands apart, then together",
+        dynamics: "soft and loud",
+        major: "all twelve major keys",
+        minor: "all twelve minor keys",
+      },
+      order: "In which order",
+      orders: {
+        "each-rung": "all of them at each rung",
+        "in-turn": "the whole way with each",
+        "by-play": "by turns, play by play",
+      } satisfies Record<TaskOrder, string>,
+      item: (of: "tasks" | "keys", number: number) =>
+        of === "keys" ? `Key ${number}` : `Task ${number}`,
+      full: (name: string) => `${name}: as it should be`,
+      help: {
+        tasks:
+          "Ticked: the passage as it should be. What isn't, one hand alone, says nothing of the tempo reached.",
+        keys: "As you would write them: C, F♯ minor, Eb.",
+      },
+      add: { tasks: "Add a task", keys: "Add a key" },
+      remove: (of: "tasks" | "keys", number: number) =>
+        of === "keys" ? `Take key ${number} out` : `Take task ${number} out`,
+      none: "Go through nothing",
+      told: (count: number, of: "tasks" | "keys", order: TaskOrder) =>
+        ({
+          "each-rung": `${count} ${of} at each rung`,
+          "in-turn": `${count} ${of} one after the other`,
+          "by-play": `${count} ${of} by turns`,
+        })[order],
     },
     daily: "Each day",
     startRule: "Today starts",

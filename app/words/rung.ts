@@ -41,6 +41,7 @@ const dividedIn = (name: string): string =>
 const taskTold = ({ kind, name }: NonNullable<Rung["task"]>): string => {
   switch (kind) {
     case "layer":
+    case "key":
       return name;
     case "note-value":
       return noteValues[name] ?? name;

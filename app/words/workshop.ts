@@ -89,6 +89,7 @@ export const workshop = {
     hear: "Hear it",
     hush: "Silence",
     cycle: (slow: number, fast: number, tempo: number) => `${slow} slow, ${fast} fast at ${tempo}`,
+    byTurns: (tasks: readonly string[]) => `by turns ${tasks.join(", ")}`,
     restAfter: (seconds: number) => `then ${seconds} s rest`,
     expected: (plays: string, minutes: string) => `≈ ${plays} plays, ${minutes}`,
     compare: "Compare",

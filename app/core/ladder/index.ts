@@ -21,6 +21,7 @@ export {
   type Where,
 } from "./rungs";
 export { materialOf } from "./material";
+export { carriesTasks, ordersFor, type PhaseTasks, type TaskOrder } from "./phase-tasks";
 export { RULES, RULES_NOW, type Rules } from "./rules";
 export {
   type ChoiceField,

@@ -29,6 +29,7 @@ const phase = (school: object, start: number | null = null, target: number | nul
   school,
   start,
   target,
+  tasks: null,
 });
 const joining = {
   name: "joining",

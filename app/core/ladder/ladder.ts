@@ -1,20 +1,14 @@
 import * as v from "valibot";
 import { clickProgrammeSchema, clicksPerBeat } from "~/core/click";
 import { gateSchema } from "~/core/gate";
-import { bpm, MOST_CLICKS_A_MINUTE, TEMPO_LIMITS } from "~/core/units";
+import { MOST_CLICKS_A_MINUTE } from "~/core/units";
 import { afterFlawedSchema } from "./after-flawed";
 import { overspeedSchema } from "./beyond";
-import { numberBetween, wholeBetween } from "./number-schema";
+import { playable, wholeBetween } from "./number-schema";
+import { carriesTasks, ordersFor, phaseTasksSchema } from "./phase-tasks";
 import { chosenSchoolSchema } from "./registry";
 import { startRuleSchema } from "./start-rule";
 import { upgraded } from "./upgrade";
-
-const playable = (what: string) =>
-  v.pipe(
-    numberBetween(TEMPO_LIMITS.lowest, TEMPO_LIMITS.highest, "bpm"),
-    v.integer(`The ${what} is a whole number of bpm.`),
-    v.transform(bpm),
-  );
 
 /** A row is limited by its rungs; this only keeps what is stored within bounds. */
 const MOST_PHASES = 64;
@@ -26,7 +20,23 @@ const phaseSchema = v.pipe(
     school: chosenSchoolSchema,
     start: v.nullable(playable("start")),
     target: v.nullable(playable("target")),
+    /** Tasks or keys that are gone through besides the tempi. */
+    tasks: v.optional(v.nullable(phaseTasksSchema), null),
   }),
+  v.forward(
+    v.check(
+      ({ school, tasks }) => !tasks || ordersFor(school.name).includes(tasks.order),
+      "Its links or days are gone through one after the other already.",
+    ),
+    ["tasks"],
+  ),
+  v.forward(
+    v.check(
+      ({ school, tasks }) => !tasks || carriesTasks(school.name),
+      "A school that stays at its tempo has a list of its own.",
+    ),
+    ["tasks"],
+  ),
   v.forward(
     v.check(({ start, target }) => !start || !target || target >= start, BELOW),
     ["target"],
@@ -103,4 +113,8 @@ export const spanOf = (ladder: Pick<Ladder, "start" | "target">, phase: Phase) =
 
 /** Tells whether two ladders go the same way, so that a place in one is a place in the other. */
 export const wayOf = ({ phases }: Pick<Ladder, "phases">): string =>
-  phases.map(({ school }) => school.name).join(" ");
+  phases
+    .map(({ school, tasks }) =>
+      tasks ? `${school.name}/${tasks.order}-${tasks.items.length}` : school.name,
+    )
+    .join(" ");

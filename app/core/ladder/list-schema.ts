@@ -18,13 +18,17 @@ export const ownWords = v.pipe(
 export const oneOf = <T extends string>(names: readonly [T, ...T[]]) =>
   v.picklist(names, "Choose one of the list.");
 
-/** A list with at least one item; `empty` is the sentence for none. */
-export const listSchema = <Name extends v.GenericSchema<unknown, string>>(
+/** A list with at least one item; `empty` is the sentence for none, `more` what else an item has. */
+export const listSchema = <
+  Name extends v.GenericSchema<unknown, string>,
+  More extends v.ObjectEntries = Record<never, never>,
+>(
   empty: string,
   name: Name,
+  more: More = {} as More,
 ) =>
   v.pipe(
-    v.array(v.object({ name, clean: wholeBetween(0, 20, "plays") })),
+    v.array(v.object({ name, clean: wholeBetween(0, 20, "plays"), ...more })),
     v.minLength(1, empty),
     v.maxLength(MOST_ITEMS, `At most ${MOST_ITEMS} lines.`),
   );

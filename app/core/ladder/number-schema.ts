@@ -1,4 +1,5 @@
 import * as v from "valibot";
+import { bpm, TEMPO_LIMITS } from "~/core/units";
 
 /** A field's number between two ends, refused with a sentence that names them. */
 export const numberBetween = (min: number, max: number, unit: string) =>
@@ -16,3 +17,11 @@ export const wholeBetween = (min: number, max: number, unit: string) =>
 
 /** A step in whole bpm, from 1. */
 export const wholeBpmStep = v.pipe(numberBetween(1, 50, "bpm"), v.integer("Steps are whole bpm."));
+
+/** A tempo in whole bpm within the limits of the click. */
+export const playable = (what: string) =>
+  v.pipe(
+    numberBetween(TEMPO_LIMITS.lowest, TEMPO_LIMITS.highest, "bpm"),
+    v.integer(`The ${what} is a whole number of bpm.`),
+    v.transform(bpm),
+  );

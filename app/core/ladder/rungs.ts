@@ -4,6 +4,7 @@ import { err, ok, type Result } from "~/core/result";
 import { nearestPlayable, TEMPO_LIMITS, wholeBpm, type Bpm } from "~/core/units";
 import { tempoBeyond } from "./beyond";
 import { spanOf, type Ladder, type Phase } from "./ladder";
+import { withTasks } from "./phase-tasks";
 import { natureOf, refusalOf, stepsOf } from "./registry";
 import type { Rules } from "./rules";
 import type { Cycle, Links, Step, Task } from "./school";
@@ -21,6 +22,8 @@ export interface Rung {
   readonly segment: Segment | undefined;
   readonly links: Links | undefined;
   readonly task: Task | undefined;
+  /** Tasks that alternate within it, play by play. */
+  readonly alternates: readonly Task[] | undefined;
   readonly cycle: Cycle | undefined;
   readonly click: ClickProgramme;
   readonly gate: Gate;
@@ -108,6 +111,26 @@ function* fromLink(ladder: Ladder, index: number, from: Bpm, where: Where): Gene
   yield* steps.filter(({ stage = 0 }) => stage > furthest);
 }
 
+/** The steps of a school with the tasks that it carries, if any. */
+function* carried(
+  ladder: Ladder,
+  index: number,
+  { from, start }: { readonly from: Bpm; readonly start: Bpm },
+  where: Where,
+): Generator<Step> {
+  const { tasks, school } = ladder.phases[index]!;
+  if (!tasks) return yield* raw(ladder, index, from, where);
+  const { linked = false, daily = false } = natureOf(school.name);
+  const staged = linked || daily;
+  const here = where.place?.phase === index ? where.place.stage : 0;
+  const kept = staged ? 0 : here;
+  // Without stages of its own, the stage that is kept is that of the list.
+  const { place: _, ...nowhere } = where;
+  const way = (task: number) =>
+    raw(ladder, index, task === kept ? from : start, staged ? where : nowhere);
+  yield* withTasks(tasks, tasks.order === "in-turn" ? way : () => way(kept), { kept, staged });
+}
+
 /** One easy play with the ladder's own click, before a school that stays at its tempo goes on. */
 function* easyRung(from: Bpm, target: Bpm): Generator<Step> {
   const tempo = from < target ? from : nearestPlayable(wholeBpm(target * EASY_SHARE));
@@ -125,7 +148,7 @@ function* stepsOfPhase(ladder: Ladder, index: number, where: Where): Generator<S
   if (first && stays && where.again) {
     for (const step of easyRung(from, target)) yield { ...step, stage };
   }
-  for (const step of raw(ladder, index, from, where)) {
+  for (const step of carried(ladder, index, { from, start }, where)) {
     stage = step.stage ?? stage;
     yield step;
   }
@@ -159,6 +182,7 @@ export function* unroll(ladder: Ladder, where: Where): Generator<Rung, void> {
         segment,
         links: step.links,
         task: step.task,
+        alternates: step.alternates,
         cycle: step.cycle,
         click: click ? { ...ladder.click, ...click } : ladder.click,
         gate: step.gate ?? ladder.gate,

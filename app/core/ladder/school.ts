@@ -29,15 +29,17 @@ export interface Links {
   readonly of: number;
 }
 
-export const TASK_KINDS = ["layer", "note-value", "click", "pace"] as const;
+export const TASK_KINDS = ["layer", "key", "note-value", "click", "pace"] as const;
 
 /** What is done on a rung, where it is not simply the playing itself. */
 export interface Task {
   readonly kind: (typeof TASK_KINDS)[number];
-  /** A layer's own words, or the name of a note value or a click. */
+  /** A layer's own words, a key as it is written, or the name of a note value or a click. */
   readonly name: string;
   /** Whether this is the passage as it should be in the end. */
   readonly full: boolean;
+  /** One of a list that is gone through at each rung before the next. */
+  readonly listed?: boolean | undefined;
 }
 
 /** Slow plays and then fast ones, without a gap; one cycle is one play for the gate. */
@@ -56,6 +58,8 @@ export interface Step {
   readonly segment?: Segment;
   readonly links?: Links;
   readonly task?: Task;
+  /** Tasks that alternate within the rung, play by play. */
+  readonly alternates?: readonly Task[];
   readonly click?: Partial<ClickProgramme>;
   readonly gate?: Gate;
   readonly cycle?: Cycle;
@@ -106,11 +110,15 @@ export interface ChoiceField extends FieldBase {
 export interface ListItem {
   readonly name: string;
   readonly clean: number;
+  /** A tempo of its own in bpm; without one, or 0, the ladder's. */
+  readonly tempo?: number | undefined;
 }
 
 /** A list that the teacher edits, with presets by instrument family. */
 export interface ListField extends FieldBase {
   readonly kind: "list";
+  /** Its items may have tempi of their own. */
+  readonly tempi?: boolean;
   /** Names to choose from; without them the words are the teacher's own. */
   readonly options?: readonly string[];
   readonly initial: readonly ListItem[];

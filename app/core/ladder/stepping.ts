@@ -24,15 +24,31 @@ function stretchAround(rungs: readonly Rung[], index: number): { first: number; 
 
 /**
  * Live stepping up from a rung on which `played` was played. A tempo nudged by hand finds its way
- * back: the next rung of the stretch that is faster, else the one after the stretch. Undefined at
- * the top.
+ * back: the next rung of the stretch that is faster, else the one after the stretch. Of a list those
+ * that have `passed` before are left out. Undefined at the top.
  */
-export function rungAfter(rungs: readonly Rung[], index: number, played: Bpm): Rung | undefined {
+export function rungAfter(
+  rungs: readonly Rung[],
+  index: number,
+  played: Bpm,
+  passed: ReadonlySet<number> = new Set(),
+): Rung | undefined {
   const { first, last } = stretchAround(rungs, index);
   for (let at = first; at <= last; at++) {
     if (rungs[at]!.tempo > played) return rungs[at];
   }
-  return rungs[last + 1];
+  const next = rungs[last + 1];
+  // Lowered in the middle of a list, it goes on where the list was left.
+  if (!next?.task?.listed || !rungs[index]!.task?.listed) return next;
+  return rungs.slice(last + 1).find((rung) => !rung.task?.listed || !passed.has(rung.index));
+}
+
+/** In a list that is gone through at each rung: the same task at the slower tempo. */
+function sameTask(rungs: readonly Rung[], { task, phase }: Rung, slower: Rung): Rung | undefined {
+  if (!task?.listed) return undefined;
+  const isSame = (rung: Rung) =>
+    rung.phase === phase && rung.tempo === slower.tempo && rung.task?.name === task.name;
+  return rungs.slice(0, slower.index + 1).findLast(isSame);
 }
 
 /**
@@ -57,5 +73,6 @@ export function rungBefore(
     slower = rung.tempo;
     left--;
   }
-  return found ?? rungs[Math.max(0, index - steps)];
+  if (!found) return rungs[Math.max(0, index - steps)];
+  return sameTask(rungs, rungs[index]!, found) ?? found;
 }

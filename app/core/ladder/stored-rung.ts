@@ -14,6 +14,13 @@ const tempo = v.pipe(
   v.transform(bpm),
 );
 
+const task = v.object({
+  kind: v.picklist(TASK_KINDS),
+  name: v.string(),
+  full: v.boolean(),
+  listed: v.optional(v.boolean()),
+});
+
 /** A rung as a session's plan keeps it: what is the ladder's own, or the usual, is left out. */
 export const storedRungSchema = v.object({
   tempo,
@@ -23,7 +30,8 @@ export const storedRungSchema = v.object({
     v.object({ fromBar: whole, toBar: whole, startBeat: whole, endBeats: whole }),
   ),
   links: v.optional(v.object({ from: whole, to: whole, of: whole })),
-  task: v.optional(v.object({ kind: v.picklist(TASK_KINDS), name: v.string(), full: v.boolean() })),
+  task: v.optional(task),
+  alternates: v.optional(v.array(task)),
   cycle: v.optional(v.object({ slow: whole, fast: whole, fastTempo: tempo })),
   click: v.optional(clickProgrammeSchema),
   gate: v.optional(gateSchema),
@@ -45,6 +53,7 @@ export const storedRungs = (rungs: readonly Rung[], ladder: Own): StoredRung[] =
     ...(rung.segment ? { segment: rung.segment } : {}),
     ...(rung.links ? { links: rung.links } : {}),
     ...(rung.task ? { task: rung.task } : {}),
+    ...(rung.alternates ? { alternates: [...rung.alternates] } : {}),
     ...(rung.cycle ? { cycle: rung.cycle } : {}),
     ...(rung.click === ladder.click ? {} : { click: rung.click }),
     ...(rung.gate === ladder.gate ? {} : { gate: rung.gate }),
@@ -65,6 +74,7 @@ export const rungsFrom = (stored: readonly StoredRung[], ladder: Own): Rung[] =>
     segment: rung.segment,
     links: rung.links,
     task: rung.task,
+    alternates: rung.alternates,
     cycle: rung.cycle,
     click: rung.click ?? ladder.click,
     gate: rung.gate ?? ladder.gate,

@@ -22,7 +22,7 @@ export function upgraded(stored: unknown): unknown {
   return {
     ...LADDER_DEFAULTS,
     ...rest,
-    phases: [{ school, start: null, target: null }],
+    phases: [{ school, start: null, target: null, tasks: null }],
     afterFlawed: { ...LADDER_DEFAULTS.afterFlawed, plays: offerAfter },
     click: {
       ...PLAIN_CLICK,

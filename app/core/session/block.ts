@@ -103,7 +103,8 @@ export function gatePassed(plan: Block, block: BlockState): BlockState {
     return extended(block, "context", inContext(plan));
   }
   const passed = [...block.passed, { rung: block.rung, tempo: block.tempo }];
-  const next = rungAfter(block.rungs, block.rung, block.tempo);
+  const done = new Set(passed.map(({ rung }) => rung));
+  const next = rungAfter(block.rungs, block.rung, block.tempo, done);
   return next
     ? toRung(plan, { ...block, passed }, next)
     : { ...block, ...freshCount, passed, toppedOut: true };

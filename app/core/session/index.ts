@@ -23,6 +23,7 @@ export {
 export {
   barsWhereItFailed,
   currentBlock,
+  layerNow,
   nextTempo,
   offersAnotherWay,
   offersForTension,

@@ -34,7 +34,8 @@ export function passedRungs(state: StandState, blockIndex: number): PassedRung[]
     const clean = plays.filter(({ verdict }) => verdict === "clean").length;
     const whatever = rung.gate.every(({ kind }) => kind === "played");
     if (rung.beyond || clean === 0 || (whatever && clean * 2 < plays.length)) return [];
-    const whole = rung.share === 1 && (rung.task?.full ?? true);
+    const tasks = rung.alternates ?? (rung.task ? [rung.task] : []);
+    const whole = rung.share === 1 && tasks.every(({ full }) => full);
     return [{ material: materialOf(rung, plan), tempo, top: fastTempo(rung, tempo), whole }];
   });
 }

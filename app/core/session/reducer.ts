@@ -20,6 +20,7 @@ import type { SessionPlan } from "./plan";
 import {
   barsWhereItFailed,
   currentBlock,
+  layerNow,
   offersAnotherWay,
   rungNow,
   type BlockState,
@@ -77,6 +78,7 @@ function played(state: StandState, event: SessionEvent & { kind: "played" }): St
   const { id, at, payload } = event;
   const { plan, state: block } = currentBlock(state);
   const rung = rungNow(block);
+  const task = layerNow(state);
   const endingWell = state.endingWell !== undefined;
   const play: Play = {
     id,
@@ -92,7 +94,8 @@ function played(state: StandState, event: SessionEvent & { kind: "played" }): St
       (block.extent === "rung" && !endingWell ? rung.share : shareOf(plan, block.segment)) *
       plan.shareOfPassage *
       (payload.turns ?? 1),
-    layer: rung.task && !rung.task.full ? rung.task.name : undefined,
+    layer: task && !task.full ? task.name : undefined,
+    key: task?.kind === "key" ? task.name : undefined,
     endingWell,
     ...payload,
   };

@@ -1,5 +1,12 @@
 import type { JudgedPlay, Verdict } from "~/core/gate";
-import { whereItFailed, type FailedBars, type Rules, type Rung, type Segment } from "~/core/ladder";
+import {
+  whereItFailed,
+  type FailedBars,
+  type Rules,
+  type Rung,
+  type Segment,
+  type Task,
+} from "~/core/ladder";
 import type { Bpm } from "~/core/units";
 import type { Ending, Flaw, Rated, Rating } from "./events";
 import type { Feeling } from "./fitted";
@@ -22,6 +29,8 @@ export interface Play {
   readonly share: number;
   /** What was done instead of the whole task, if anything. */
   readonly layer: string | undefined;
+  /** The key in which it was played, where the ladder goes through keys. */
+  readonly key: string | undefined;
   readonly seconds: number;
   readonly playing?: number | undefined;
   readonly fromBar: number;
@@ -100,6 +109,18 @@ export const currentBlock = (state: StandState): { plan: Block; state: BlockStat
 
 /** The rung that is played now. */
 export const rungNow = ({ rungs, rung }: BlockState): Rung => rungs[rung]!;
+
+/** What is done in the play that comes next; of tasks that alternate, the one whose turn it is. */
+export function layerNow(state: StandState): Task | undefined {
+  const { state: block } = currentBlock(state);
+  const { task, alternates } = rungNow(block);
+  if (!alternates) return task;
+  const plays = state.plays.filter(
+    ({ blockIndex, rung, endingWell }) =>
+      blockIndex === state.blockIndex && rung === block.rung && !endingWell,
+  );
+  return alternates[plays.length % alternates.length];
+}
 
 /** The tempo of the play that comes next. */
 export const nextTempo = (state: StandState): Bpm =>

@@ -4,9 +4,10 @@ import { BeatUnitGlyph } from "~/components/beat-unit";
 import { stepsFrom } from "~/components/rung-lane";
 import { Staircase, type Step } from "~/components/staircase";
 import type { RuleProgress } from "~/core/gate";
-import { natureOf, staircase } from "~/core/ladder";
+import { natureOf, staircase, type Task } from "~/core/ladder";
 import {
   currentBlock,
+  layerNow,
   nextTempo,
   progressNow,
   rungNow,
@@ -80,7 +81,7 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
   return (
     <>
       <section className={styles.tempo} aria-live="polite">
-        <WhatToPlay plan={plan} block={block} hidden={hidden} />
+        <WhatToPlay plan={plan} block={block} task={layerNow(state)} hidden={hidden} />
         {hidden ? (
           <p className={styles.veil}>{words.stand.hiddenTempo}</p>
         ) : (
@@ -133,9 +134,14 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
 }
 
 /** A layer, a note value, a cycle: what is done, large, where it is not simply playing. */
-function WhatToPlay(props: { plan: Block; block: BlockState; hidden: boolean }) {
-  const { plan, block, hidden } = props;
-  const { task, cycle, links } = rungNow(block);
+function WhatToPlay(props: {
+  plan: Block;
+  block: BlockState;
+  task: Task | undefined;
+  hidden: boolean;
+}) {
+  const { plan, block, task, hidden } = props;
+  const { cycle, links } = rungNow(block);
   const fast = cycle && (plan.ladder.hidden && hidden ? undefined : cycle.fastTempo);
   return (
     <>

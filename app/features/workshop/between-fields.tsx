@@ -2,12 +2,7 @@ import FormControlLabel from "@mui/material/FormControlLabel";
 import FormHelperText from "@mui/material/FormHelperText";
 import Switch from "@mui/material/Switch";
 import { NumberField } from "~/components/number-field";
-import {
-  COUNT_IN_BARS,
-  LONGEST_BREATHER_SECONDS,
-  type Breather,
-  type CountIn,
-} from "~/core/click";
+import { COUNT_IN_BARS, LONGEST_BREATHER_SECONDS, type Breather, type CountIn } from "~/core/click";
 import { words } from "~/words";
 import { Choice } from "./choice";
 import type { PartProps } from "./part-props";
@@ -50,9 +45,7 @@ export function BetweenFields({ draft, errors, onChange }: PartProps) {
         label={said.firstOnly}
       />
       <FormControlLabel
-        control={
-          <Switch checked={countIn.inner} onChange={(_, inner) => counted({ inner })} />
-        }
+        control={<Switch checked={countIn.inner} onChange={(_, inner) => counted({ inner })} />}
         label={said.inner}
       />
       <NumberField

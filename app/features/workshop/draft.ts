@@ -1,11 +1,13 @@
 import * as v from "valibot";
 import {
+  carriesTasks,
   checkedStaircase,
   initialNumbers,
   LADDER_DEFAULTS,
   ladderSchema,
   MOST_RUNGS,
   natureOf,
+  ordersFor,
   spanOf,
   staircase,
   type Ladder,
@@ -17,6 +19,7 @@ import { partOfBlock } from "~/core/cost";
 import { sentences } from "~/core/result";
 import type { Played } from "~/core/session";
 import type { Bpm } from "~/core/units";
+import { draftTasks, type DraftTasks } from "./draft-tasks";
 
 export type Numbers = Readonly<Record<string, unknown>>;
 
@@ -27,6 +30,7 @@ export interface DraftPhase {
   readonly school: { readonly name: SchoolName; readonly numbers: Numbers };
   readonly start: number | null;
   readonly target: number | null;
+  readonly tasks: DraftTasks | null;
 }
 
 /** A ladder while it is drawn: any number may still be missing or wrong. */
@@ -42,12 +46,26 @@ export const newPhase = (name: SchoolName): DraftPhase => ({
   school: { name, numbers: initialNumbers(name) },
   start: null,
   target: null,
+  tasks: null,
 });
+
+/** Another school in the row, with what it can carry of the list that is gone through. */
+export function withSchool(phase: DraftPhase, school: DraftPhase["school"]): DraftPhase {
+  const { tasks } = phase;
+  if (!tasks || !carriesTasks(school.name)) return { ...phase, school, tasks: null };
+  const [first, ...others] = ordersFor(school.name);
+  const order = [first!, ...others].includes(tasks.order) ? tasks.order : first!;
+  return { ...phase, school, tasks: { ...tasks, order } };
+}
 
 /** A stored ladder as a draft. */
 export const draftOf = (ladder: Ladder): LadderDraft => ({
   ...ladder,
-  phases: ladder.phases.map((phase, i) => ({ ...phase, id: `kept-${i}` })),
+  phases: ladder.phases.map((phase, i) => ({
+    ...phase,
+    tasks: draftTasks(phase.tasks),
+    id: `kept-${i}`,
+  })),
 });
 
 const EASY_SHARE = 0.6;
@@ -97,7 +115,7 @@ export function firstDraft(target: number, comfortable: number | null): LadderDr
   const school = { name: "even-steps", numbers: initialNumbers("even-steps") } as const;
   return {
     ...LADDER_DEFAULTS,
-    phases: [{ id: "first", school, start: null, target: null }],
+    phases: [{ id: "first", school, start: null, target: null, tasks: null }],
     start: Math.min(start, Math.round(target)),
     target: Math.round(target),
     startRule: OFFERED_RULE,
@@ -139,6 +157,7 @@ export function fitted(ladder: Ladder, target: number): LadderDraft {
       school: phase.school,
       start: phase.start && moved(phase.start),
       target: phase.target && moved(phase.target),
+      tasks: draftTasks(phase.tasks),
     })),
     part: null,
     setOn: null,

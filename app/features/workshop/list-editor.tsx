@@ -44,8 +44,8 @@ export function ListEditor(props: ListEditorProps) {
           </MenuItem>
         ))}
       </TextField>
-      <ol>
-        {items.map(({ name, clean }, i) => (
+      <ol className={field.tempi ? styles.withTempi! : undefined}>
+        {items.map(({ name, clean, tempo = 0 }, i) => (
           <li key={i}>
             <TextField
               size="small"
@@ -75,6 +75,21 @@ export function ListEditor(props: ListEditorProps) {
                 set(i, { clean: target.value === "" ? NaN : Number(target.value) })
               }
             />
+            {field.tempi && (
+              <TextField
+                size="small"
+                variant="standard"
+                type="number"
+                className={styles.ownGate!}
+                value={Number.isNaN(tempo) ? "" : tempo}
+                error={errorAt(`${i}.tempo`) !== undefined}
+                helperText={errorAt(`${i}.tempo`)}
+                slotProps={{ htmlInput: { "aria-label": list.tempo(i + 1), min: 0, max: 400 } }}
+                onChange={({ target }) =>
+                  set(i, { tempo: target.value === "" ? NaN : Number(target.value) })
+                }
+              />
+            )}
             <IconButton
               size="small"
               aria-label={list.up(i + 1)}
@@ -101,7 +116,9 @@ export function ListEditor(props: ListEditorProps) {
           </li>
         ))}
       </ol>
-      <FormHelperText error={error !== undefined}>{error ?? list.ownGate}</FormHelperText>
+      <FormHelperText error={error !== undefined}>
+        {error ?? (field.tempi ? list.ownTempo : list.ownGate)}
+      </FormHelperText>
       <Button
         size="small"
         onClick={() => onChange([...items, { name: field.options?.[0] ?? "", clean: 0 }])}

@@ -103,6 +103,7 @@ function Phase(props: {
     id: phase.id,
     disabled: alone,
   });
+  const { tasks } = phase;
   const { label } = words.ladder.schools[phase.school.name];
   return (
     <li
@@ -124,7 +125,10 @@ function Phase(props: {
         <span className={styles.order}>{number}</span>
         <span>
           {label}
-          <small>{workshop.phaseSpan(...span)}</small>
+          <small>
+            {workshop.phaseSpan(...span)}
+            {tasks && ` · ${words.ladder.tasks.told(tasks.items.length, tasks.of, tasks.order)}`}
+          </small>
         </span>
       </button>
       {!alone && (

@@ -110,12 +110,13 @@ export function Stairs(props: StairsProps) {
 
 /** What a rung is, in words. */
 function rungTold(rung: Rung, of: number): string[] {
-  const { index, tempo, links, task, cycle, click, gate } = rung;
+  const { index, tempo, links, task, alternates, cycle, click, gate } = rung;
   return [
     workshop.rung(index + 1, of),
     words.bpm(tempo),
     ...(links ? [words.links(links)] : []),
     ...(task ? [words.task(task)] : []),
+    ...(alternates ? [workshop.byTurns(alternates.map(words.task))] : []),
     ...(cycle ? [workshop.cycle(cycle.slow, cycle.fast, cycle.fastTempo)] : []),
     ...(task?.kind === "click" ? [] : [words.click.told(click)]),
     gate.map(words.gate.told).join(` ${words.and} `),

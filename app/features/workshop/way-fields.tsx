@@ -5,13 +5,14 @@ import Switch from "@mui/material/Switch";
 import { Drum } from "lucide-react";
 import { useState } from "react";
 import { NumberField } from "~/components/number-field";
-import { natureOf } from "~/core/ladder";
+import { carriesTasks, natureOf } from "~/core/ladder";
 import { TEMPO_LIMITS } from "~/core/units";
 import { TapSheet } from "~/features/stand/tap-sheet";
 import { words } from "~/words";
 import type { DraftPhase, LadderDraft } from "./draft";
 import { numberOf } from "./number-of";
 import { SchoolFields } from "./school-fields";
+import { TasksFields } from "./tasks-fields";
 import styles from "./workshop.module.css";
 
 interface WayFieldsProps {
@@ -110,6 +111,15 @@ export function WayFields({ draft, phase, errors, concertInDays, onChange }: Way
         errorAt={(path) => errors[`${at}.school.numbers.${path}`]}
         onChange={(numbers) => set({ school: { ...phase.school, numbers } })}
       />
+      {carriesTasks(phase.school.name) && (
+        <TasksFields
+          school={phase.school.name}
+          tasks={phase.tasks}
+          error={errors[`${at}.tasks`] ?? errors[`${at}.tasks.items`]}
+          errorAt={(path) => errors[`${at}.tasks.${path}`]}
+          onChange={(tasks) => set({ tasks })}
+        />
+      )}
       {phase.school.name === "by-date" && concertInDays !== null && concertInDays > 0 && (
         <Button
           size="small"

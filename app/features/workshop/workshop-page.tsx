@@ -23,6 +23,7 @@ import {
   check,
   draftOf,
   offeredDraft,
+  withSchool,
   withStart,
   fitted,
   newPhase,
@@ -119,7 +120,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
           if (p.id !== phaseId) return p;
           // Looking at other schools takes no number away from the one before.
           seen.current.set(`${phaseId} ${p.school.name}`, p.school);
-          return { ...p, school: seen.current.get(`${phaseId} ${name}`) ?? newPhase(name).school };
+          return withSchool(p, seen.current.get(`${phaseId} ${name}`) ?? newPhase(name).school);
         }),
       }));
     },
@@ -252,7 +253,13 @@ export function WorkshopPage(props: WorkshopPageProps) {
           <Fold
             title={words.click.title}
             told={words.click.told(draft.click)}
-            wrong={hasError(errors, "click.pattern", "click.silence", "click.levels", "click.drone")}
+            wrong={hasError(
+              errors,
+              "click.pattern",
+              "click.silence",
+              "click.levels",
+              "click.drone",
+            )}
           >
             {() => <ClickFields draft={draft} errors={errors} onChange={change} />}
           </Fold>

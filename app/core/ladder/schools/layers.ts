@@ -1,21 +1,28 @@
 import * as v from "valibot";
 import { items, listSchema, ownWords, presets } from "../list-schema";
+import { playable } from "../number-schema";
 import { ownGate } from "../own-gate";
 import type { School } from "../school";
 
+const NO_TEMPO = "A tempo lies between 10 and 400 bpm; 0: the target.";
+
 const numbers = v.object({
-  layers: listSchema("List at least one layer: what is to be done first?", ownWords),
+  layers: listSchema("List at least one layer: what is to be done first?", ownWords, {
+    // 0: the target of the ladder.
+    tempo: v.optional(v.union([v.literal(0), playable("tempo")], NO_TEMPO), 0),
+  }),
 });
 
 const USUAL = items("count and clap", "say the note names", "finger silently", "play");
 
-/** Layers: the same tempo, ever more of the task; the list is the teacher's (craft, 5.15). */
+/** Layers: the same tempo, or one of their own, ever more of the task; the list is the teacher's (craft, 5.15). */
 export const layers: School<v.InferOutput<typeof numbers>> = {
   numbers,
   fields: [
     {
       kind: "list",
       key: "layers",
+      tempi: true,
       initial: USUAL,
       presets: presets(USUAL, {
         wind: items("count and clap", "say the note names", "finger with air only", "play plain"),
@@ -30,9 +37,10 @@ export const layers: School<v.InferOutput<typeof numbers>> = {
   ],
   tempo: "stays",
   *steps({ layers: list }, { target }) {
-    for (const [stage, { name, clean }] of list.entries()) {
+    for (const [stage, { name, clean, tempo: own }] of list.entries()) {
       const full = stage === list.length - 1;
-      yield { tempo: target, stage, task: { kind: "layer", name, full }, ...ownGate(clean) };
+      const tempo = own === 0 ? target : own;
+      yield { tempo, stage, task: { kind: "layer", name, full }, ...ownGate(clean) };
     }
   },
 };

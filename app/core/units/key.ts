@@ -1,0 +1,45 @@
+import * as v from "valibot";
+
+export const LETTERS = ["C", "D", "E", "F", "G", "A", "B"] as const;
+export const MODES = ["major", "minor"] as const;
+
+/** A key: its letter, the semitones by which an accidental moves it, its mode. */
+export const keySchema = v.object({
+  letter: v.picklist(LETTERS, "A key begins with a letter from A to G."),
+  accidental: v.picklist([-1, 0, 1], "A key is sharp, flat or neither."),
+  mode: v.picklist(MODES, "A key is major or minor."),
+});
+export type Key = v.InferOutput<typeof keySchema>;
+
+const KEY_TEXT = /^\s*([A-Ga-g])\s*(#|♯|b|♭|-?sharp|-?flat)?\s*(major|maj|M|minor|min|m)?\.?\s*$/;
+const ACCIDENTALS: Readonly<Record<string, Key["accidental"]>> = {
+  "#": 1,
+  "♯": 1,
+  sharp: 1,
+  b: -1,
+  "♭": -1,
+  flat: -1,
+};
+
+/**
+ * Reads a key as musicians type it: "Eb", "f# minor", "B♭ major", "Am". A small letter alone is
+ * minor. Undefined when it is none.
+ */
+export function parseKey(text: string): Key | undefined {
+  const match = KEY_TEXT.exec(text);
+  if (!match) return undefined;
+  const [, letter, accidental = "", mode = ""] = match;
+  const small = letter! !== letter!.toUpperCase();
+  const isMinor = mode === "" ? small : mode === "m" || /^min/i.test(mode);
+  return {
+    letter: letter!.toUpperCase() as Key["letter"],
+    accidental: ACCIDENTALS[accidental.replace("-", "")] ?? 0,
+    mode: isMinor ? "minor" : "major",
+  };
+}
+
+const SIGNS = { [-1]: "♭", 0: "", 1: "♯" } as const;
+
+/** The key as it is written: "E♭ major"; {@link parseKey} reads it again. */
+export const formatKey = ({ letter, accidental, mode }: Key): string =>
+  `${letter}${SIGNS[accidental]} ${mode}`;
