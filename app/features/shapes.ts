@@ -18,6 +18,7 @@ export interface PassageLine {
   readonly state: PassageState;
   readonly stateSet: PassageState | null;
   readonly comfortable: number | null;
+  readonly ceiling: number | null;
   readonly ended: number | null;
   readonly reached: number | null;
   readonly target: Bpm | null;

@@ -135,6 +135,7 @@ export const stand = {
         tempo === undefined ? "A rung lower ←" : `Lower: ${tempo} bpm ←`,
       smaller: (bars: string, enough: boolean) =>
         enough ? `Smaller: ${bars}` : `Smaller: ${bars}, where most of it fell so far`,
+      firm: "Make it firm: many a little below, then at it",
       tense: "Tension, twice on this rung.",
       tenseCare:
         "A cramp or a grip means too fast: one rung lower, or a rest. Pain, numbness or tingling: stop.",
@@ -145,6 +146,7 @@ export const stand = {
     },
     top: {
       title: "The target is reached.",
+      firm: "Made firm.",
       sub: (bpm: number) => `The gate passed at ${bpm} bpm.`,
       next: (title: string) => `Next: ${title} →`,
       again: "Once more at the target",

@@ -37,7 +37,7 @@ export interface OfferInputs {
   readonly cleanAt: CleanAt;
   readonly comfortable: number;
   /** From where and from which place it is climbed; without them, from its beginning. */
-  readonly from?: Pick<Where, "start" | "place">;
+  readonly from?: Pick<Where, "start" | "place" | "ceiling">;
   /** The bars in which most flaws fell lately, if anyone said. */
   readonly flawedBars: { readonly fromBar: number; readonly toBar: number } | undefined;
 }
@@ -67,7 +67,7 @@ function costOf(inputs: OfferInputs, ladder: Ladder): Cost | undefined {
   const block = partOfBlock(inputs.block, ladder.part);
   const { from } = inputs;
   const start = Math.max(ladder.start, from?.start ?? 0) as Bpm;
-  const where = from?.place ? { ...from, start } : { start: ladder.start };
+  const where = { ...from, start: from?.place ? start : ladder.start };
   const unrolled = checkedStaircase(ladder, { ...where, bars: block.bars });
   if (!unrolled.ok) return undefined;
   const { cleanAt } = inputs;

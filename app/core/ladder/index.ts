@@ -31,6 +31,7 @@ export {
   type SchoolField,
   type Task,
 } from "./school";
+export { firmingSteps } from "./schools/consolidate";
 export { dailyGainNeeded, practiceDaysGone } from "./schools/by-date";
 export { segmentLength, type Bar, type Segment } from "./segment";
 export { rungsFrom, storedRungs, storedRungSchema } from "./stored-rung";

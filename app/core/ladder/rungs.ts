@@ -125,9 +125,9 @@ function* carried(
   const here = where.place?.phase === index ? where.place.stage : 0;
   const kept = staged ? 0 : here;
   // Without stages of its own, the stage that is kept is that of the list.
-  const { place: _, ...nowhere } = where;
+  const place = staged && where.place ? where.place : { phase: index, stage: 0 };
   const way = (task: number) =>
-    raw(ladder, index, task === kept ? from : start, staged ? where : nowhere);
+    raw(ladder, index, task === kept ? from : start, { ...where, place });
   yield* withTasks(tasks, tasks.order === "in-turn" ? way : () => way(kept), { kept, staged });
 }
 

@@ -10,6 +10,7 @@ import {
 } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
 import type { Payload } from "./events";
+import { firmed } from "./firming";
 import { inContext, narrowedTo, needsContext, segmentOf } from "./extent";
 import { whereOf, type Block } from "./plan";
 import { rungNow, type BlockState, type Extent } from "./state";
@@ -42,6 +43,8 @@ function atTheBeginning(plan: Block, { rules, start, rungs }: Beginning): BlockS
     toppedOut: false,
     left: false,
     activeSeconds: 0,
+    tension: false,
+    firming: false,
     ...(plan.pace ? { pace: plan.pace } : {}),
   };
 }
@@ -93,6 +96,18 @@ const gateNow = (block: BlockState): Gate =>
 export const progressNow = (block: BlockState) =>
   gateProgress(gateNow(block), block.counted, block.easy, block.rules);
 
+/** Where tension was noted, nothing is played beyond what is to be made firm. */
+function pastBeyond({ rungs, tension, rules }: BlockState, next: Rung | undefined) {
+  if (!tension || rules === 1) return next;
+  return next && rungs.slice(next.index).find(({ beyond }) => !beyond);
+}
+
+/** The ceiling was hit: on with rungs that make it firm. */
+export function firming(plan: Block, block: BlockState, event: Payload<"firmed">): BlockState {
+  const rungs = firmed(plan, block, event);
+  return toRung(plan, { ...block, rungs, firming: true }, rungs[block.rung]!);
+}
+
 /**
  * The gate has passed: from fewer bars back to the rung's own, from those into context where the
  * ladder asks for it, and then on up the staircase.
@@ -104,7 +119,7 @@ export function gatePassed(plan: Block, block: BlockState): BlockState {
   }
   const passed = [...block.passed, { rung: block.rung, tempo: block.tempo }];
   const done = new Set(passed.map(({ rung }) => rung));
-  const next = rungAfter(block.rungs, block.rung, block.tempo, done);
+  const next = pastBeyond(block, rungAfter(block.rungs, block.rung, block.tempo, done));
   return next
     ? toRung(plan, { ...block, passed }, next)
     : { ...block, ...freshCount, passed, toppedOut: true };

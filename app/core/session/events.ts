@@ -69,6 +69,8 @@ const payloads = {
   paced: paceSchema,
   /** The ladder is drawn anew from a tempo that was tapped before anything was played. */
   redrawn: v.object({ tempo, rungs: v.pipe(v.array(storedRungSchema), v.minLength(1)) }),
+  /** The ceiling was hit: from here on the tempo at which it broke is made firm. */
+  firmed: v.object({ rungs: v.pipe(v.array(storedRungSchema), v.minLength(1)) }),
   /** The rung begins again with its count at zero. */
   repeated: v.object({}),
   skipped: v.object({}),

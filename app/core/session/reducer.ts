@@ -4,6 +4,7 @@ import {
   again,
   atTempo,
   counting,
+  firming,
   gatePassed,
   lowering,
   narrowing,
@@ -192,7 +193,7 @@ function notingTension(state: StandState, id: string, what: Flaw | undefined): S
     (each) =>
       each.blockIndex === state.blockIndex && each.rung === block.rung && each.what === "tension",
   ).length;
-  return withBlock(state, { ...block, tense: Math.min(tense, block.tense + 1) });
+  return withBlock(state, { ...block, tension: true, tense: Math.min(tense, block.tense + 1) });
 }
 
 function eased(state: StandState): StandState {
@@ -238,6 +239,8 @@ function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }
       return withBlock(state, lowering(plan, block, event.payload.steps));
     case "narrowed":
       return withBlock(state, narrowing(plan, block, event.payload));
+    case "firmed":
+      return withBlock(state, firming(plan, block, event.payload));
     case "offer-declined":
       return withBlock(state, { ...block, flawedOnRung: 0, tense: 0 });
     case "rest-began": {

@@ -73,6 +73,10 @@ export interface BlockState {
   /** Left for today, because so many plays were flawed. */
   readonly left: boolean;
   readonly activeSeconds: number;
+  /** Tension was noted at a play of this block. */
+  readonly tension: boolean;
+  /** The tempo at which it broke today is being made firm. */
+  readonly firming: boolean;
   /** Count-in and breather, where the player has set them. */
   readonly pace?: PlayersPace;
 }

@@ -5,7 +5,9 @@ import { bpm } from "~/core/units";
 import {
   advance,
   currentBlock,
+  firmingOffered,
   initialState,
+  layerNow,
   nextLoop,
   nextTempo,
   progressNow,
@@ -28,11 +30,12 @@ class Stand {
   private events: SessionEvent[] = [];
   state;
 
-  constructor(school: object, change: object = {}, block: object = {}) {
+  constructor(school: object, change: object = {}, block: object = {}, plan: object = {}) {
     const all = barsOf(9);
     this.plan = v.parse(sessionPlanSchema, {
       version: 1,
       noVerdict: "wait",
+      ...plan,
       blocks: [
         {
           passageId: uuid(1),
@@ -118,6 +121,56 @@ describe("what was passed", () => {
     expect(stand.block.rungs.map(({ tempo }) => tempo + 0)).toEqual([70, 64, 70, 76, 70]);
     stand.does("undone", { event });
     expect(stand.block.rungs[0]!.tempo).toBe(60);
+  });
+});
+
+describe("at the ceiling", () => {
+  const marks = { in: "marks", below: 1, plays: 2, above: 1, over: 1 };
+  const consolidate = { name: "consolidate", numbers: marks };
+
+  test("it is made firm at one press: many a little below, then at it, nothing faster", () => {
+    const stand = new Stand(even, after("ask")).plays("ff");
+    // Nothing was passed yet: that is no ceiling.
+    expect(firmingOffered(stand.state)).toBeUndefined();
+    stand.does("offer-declined");
+    stand.plays("cc").plays("ff");
+    const offered = firmingOffered(stand.state)!;
+    stand.does("firmed", offered);
+    expect([stand.block.tempo, stand.rung.gate]).toEqual([66, [{ kind: "played", plays: 12 }]]);
+    stand.plays("cccccccccccc");
+    expect(stand.block.tempo).toBe(70);
+    stand.plays("cc");
+    expect(stand.block).toMatchObject({ toppedOut: true, firming: true });
+    expect(summarise(stand.state)[0]!.reachedTempo).toBe(70);
+  });
+
+  test("after tension nothing is played beyond what is to be made firm", () => {
+    const rules = { rules: 2 };
+    const eased = new Stand(consolidate, {}, {}, rules).plays("cc");
+    expect(eased.rung.beyond).toBe(true);
+    const tense = new Stand(consolidate, {}, {}, rules).plays("f");
+    const play = tense.state.plays.at(-1)!.id;
+    tense.does("detailed", { play, what: "tension" });
+    expect([tense.plays("c").rung.beyond, tense.block.tempo]).toEqual([false, 80]);
+  });
+});
+
+describe("tasks that alternate", () => {
+  test("take turns from play to play, and only what is as it should be enters the record", () => {
+    const items = [
+      { name: "left hand", full: false },
+      { name: "both hands", full: true },
+    ];
+    const tasks = { of: "tasks", order: "by-play", items };
+    const phases = [{ school: even, start: null, target: null, tasks }];
+    const stand = new Stand(even, { phases });
+    expect(layerNow(stand.state)?.name).toBe("left hand");
+    stand.plays("c");
+    expect(layerNow(stand.state)?.name).toBe("both hands");
+    stand.plays("c");
+    expect(stand.state.plays.map(({ layer }) => layer)).toEqual(["left hand", undefined]);
+    expect(stand.block.tempo).toBe(70);
+    expect(summarise(stand.state)[0]!.reachedTempo).toBeUndefined();
   });
 });
 

@@ -1,5 +1,5 @@
 import Button from "@mui/material/Button";
-import { barsWhereItFailed, currentBlock, offersForTension } from "~/core/session";
+import { barsWhereItFailed, currentBlock, firmingOffered, offersForTension } from "~/core/session";
 import { rungBefore } from "~/core/ladder";
 import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
@@ -21,6 +21,7 @@ export function AnotherWay({ view, runner, restSeconds }: AnotherWayProps) {
   const tense = offersForTension(view.state);
   // Cramp means too fast: then smaller is no answer.
   const narrow = tense ? undefined : barsWhereItFailed(view.state);
+  const firm = firmingOffered(view.state);
   const slower = below !== undefined && below.tempo < block.tempo;
   const told = plan.ladder.hidden || !slower ? undefined : below.tempo;
   return (
@@ -39,6 +40,11 @@ export function AnotherWay({ view, runner, restSeconds }: AnotherWayProps) {
             onClick={() => void runner?.narrow({ fromBar: narrow.fromBar, toBar: narrow.toBar })}
           >
             {offer.smaller(words.bars(narrow.fromBar, narrow.toBar), narrow.enough)}
+          </Button>
+        )}
+        {firm && (
+          <Button variant="outlined" onClick={() => void runner?.firm(firm)}>
+            {offer.firm}
           </Button>
         )}
         <Button variant="outlined" onClick={() => void runner?.takeRest(restSeconds)}>

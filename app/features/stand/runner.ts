@@ -117,6 +117,7 @@ export class StandRunner extends StandLoop {
   again = () => this.inOrder(() => this.afterOffer("repeated", {}));
   lower = () => this.inOrder(() => this.afterOffer("lowered", { steps: 1 }));
   narrow = (range: Payload<"narrowed">) => this.inOrder(() => this.afterOffer("narrowed", range));
+  firm = (offered: Payload<"firmed">) => this.inOrder(() => this.afterOffer("firmed", offered));
   declineOffer = () => this.inOrder(() => this.afterOffer("offer-declined", {}));
 
   private async afterOffer<K extends EventKind>(kind: K, payload: Payload<K>): Promise<void> {

@@ -1,7 +1,13 @@
 import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { useNavigate } from "react-router";
-import { clickNow, currentBlock, taskNow, type SessionEvent, type SessionPlan } from "~/core/session";
+import {
+  clickNow,
+  currentBlock,
+  taskNow,
+  type SessionEvent,
+  type SessionPlan,
+} from "~/core/session";
 import { words } from "~/words/stand-words";
 import { BetweenSheet } from "./between-sheet";
 import { BottomFields } from "./bottom-fields";

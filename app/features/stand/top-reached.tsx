@@ -16,7 +16,7 @@ export function TopReached({ view, runner }: ChoiceProps) {
   const { state: block } = currentBlock(view.state);
   return (
     <section className={`${styles.choice} ${styles.reached}`} aria-live="polite">
-      <h2>{top.title}</h2>
+      <h2>{block.firming ? top.firm : top.title}</h2>
       <p>{top.sub(block.tempo)}</p>
       <Onward view={view} runner={runner} again={top.again} />
     </section>

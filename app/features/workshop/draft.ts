@@ -177,7 +177,7 @@ export type Checked =
       readonly ok: true;
       readonly ladder: Ladder;
       readonly rungs: readonly Rung[];
-      readonly from: { readonly start: Bpm; readonly place: Place };
+      readonly from: { readonly start: Bpm; readonly place: Place; readonly ceiling?: number };
     }
   | { readonly ok: false; readonly errors: Readonly<Record<string, string>> };
 
@@ -196,12 +196,20 @@ function fromWhere(ladder: Ladder, standing: Standing | undefined) {
  * The draft read by the same schema as on the server and unrolled over its bars; a sentence per
  * field otherwise.
  */
-export function check(draft: LadderDraft, block: Played, standing?: Standing): Checked {
+export function check(
+  draft: LadderDraft,
+  block: Played,
+  {
+    standing,
+    ceiling,
+  }: { readonly standing?: Standing | undefined; readonly ceiling?: number | undefined } = {},
+): Checked {
   const read = v.safeParse(ladderSchema, draft);
   if (!read.success) return { ok: false, errors: sentences(read.issues) };
   const ladder = read.output;
   const { bars } = partOfBlock(block, ladder.part);
-  const from = fromWhere(ladder, standing);
+  const known = ceiling === undefined ? {} : { ceiling };
+  const from = { ...fromWhere(ladder, standing), ...known };
   const unrolled = checkedStaircase(ladder, { ...from, bars });
   if (unrolled.ok) return { ok: true, ladder, rungs: unrolled.value, from };
   return { ok: false, errors: { [unrolled.error.field]: unrolled.error.sentence } };

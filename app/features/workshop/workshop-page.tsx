@@ -132,7 +132,10 @@ export function WorkshopPage(props: WorkshopPageProps) {
       ladder && place && props.startToday ? { ladder, place, start: props.startToday } : undefined,
     [ladder, place, props.startToday],
   );
-  const checked = useMemo(() => check(draft, block, standing), [draft, block, standing]);
+  const checked = useMemo(
+    () => check(draft, block, { standing, ceiling: passage.ceiling ?? undefined }),
+    [draft, block, standing, passage.ceiling],
+  );
   // While a number is wrong the last good drawing stays.
   const [drawn, setDrawn] = useState<Compared | undefined>(checked.ok ? checked : undefined);
   if (checked.ok && checked.rungs !== drawn?.rungs) setDrawn(checked);

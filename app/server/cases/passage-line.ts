@@ -38,6 +38,7 @@ export function passageLine(passage: Passage, today: Day) {
     state: stateOf(passage),
     stateSet: passage.stateSet,
     comfortable: passage.comfortable,
+    ceiling: passage.ceiling,
     ended: passage.ended?.tempo ?? null,
     reached: passage.reachedTempo,
     target: ladder?.target ?? null,

@@ -25,6 +25,8 @@ export const costRequestSchema = v.object({
   from: v.object({
     start: v.pipe(v.number(), v.transform(bpm)),
     place: v.object({ phase: count, stage: count }),
+    /** Today's ceiling, where the record knows one. */
+    ceiling: v.exactOptional(v.number()),
   }),
   /** P(clean) at every whole bpm from 10 to 400. */
   clean: v.array(v.number()),

@@ -29,6 +29,8 @@ const numbers = v.pipe(
 );
 type Numbers = v.InferOutput<typeof numbers>;
 
+const USUAL: Numbers = { in: "marks", below: 2, plays: 12, above: 1, over: 0 };
+
 /** What is to be made firm: the lower of today's ceiling and the target. */
 const firmOf = ({ target, ceiling }: Pick<Path, "target" | "ceiling">): Bpm =>
   ceiling === undefined ? target : nearestPlayable(Math.min(target, wholeBpm(ceiling)));
@@ -59,3 +61,8 @@ export const consolidate: School<Numbers> = {
     yield { tempo: firm };
   },
 };
+
+/** The same around a tempo at which it broke today, with the school's own numbers: none above. */
+export const firmingSteps = (broke: Bpm): { readonly tempo: Bpm; readonly gate?: Gate }[] => [
+  ...consolidate.steps(USUAL, { start: broke, target: broke, bars: [], stage: 0 }),
+];
