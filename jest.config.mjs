@@ -1,6 +1,6 @@
 export default {
   testEnvironment: "node",
-  roots: ["<rootDir>/app", "<rootDir>/demo"],
+  roots: ["<rootDir>/app", "<rootDir>/demo", "<rootDir>/bench"],
   testMatch: ["**/*.test.ts"],
   moduleNameMapper: { "^~/(.*)$": "<rootDir>/app/$1" },
   moduleFileExtensions: ["ts", "tsx", "js", "mjs", "json", "node"],

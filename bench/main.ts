@@ -1,6 +1,7 @@
 import { cpus } from "node:os";
 import { browserFigures } from "./browser";
 import { coreFigures, type Figure } from "./core";
+import { costFigures } from "./cost";
 import { planningFigures } from "./planning";
 import { schoolFigures } from "./schools";
 import { workshopFigures } from "./workshop";
@@ -17,5 +18,6 @@ process.stdout.write(`Node ${process.versions.node}, ${length} × ${first?.model
 print("core", coreFigures());
 print("workshop", workshopFigures());
 print("schools: the same simulated learner to a stable target", schoolFigures());
+print("what a ladder costs: as told, and at the stand", costFigures());
 print("planning", await planningFigures());
 print("application", await browserFigures());

@@ -139,6 +139,7 @@ export const workshop = {
     byBoth: "Where there is no formula, simulated",
     bySimulation: (runs: string) => `; span and chance from ${runs} simulated climbs.`,
     reckoning: "; span and chance are being reckoned.",
+    byDays: "Each day begins by the start rule.",
     learningOut: "What is learned on the way is left out, so it errs on the long side.",
     near: {
       much: (share: string) =>

@@ -23,8 +23,9 @@ export interface Cost {
   readonly exact: boolean;
 }
 
-/** A ladder that acts by itself after flawed plays has no formula. */
-const actsByItself = ({ then }: Pick<AfterFlawed, "then">) => then === "lower" || then === "rest";
+/** What happens after so many flawed plays has no formula; declining costs nothing where all is counted in. */
+const hasFormula = ({ then }: Pick<AfterFlawed, "then">, { begin, context }: Toll) =>
+  then === "ask" && begin === 0 && (context?.begin ?? 0) === 0;
 
 /** In context: a geometric number of plays. */
 const geometric = (clean: number) => {
@@ -48,7 +49,7 @@ function rungCost(toll: Toll, afterFlawed: Pick<AfterFlawed, "then">): Moments {
     plays: own.mean + around.mean,
     minutes: (begins + own.mean * seconds + around.mean * contextSeconds) / 60,
     variance: own.variance * seconds ** 2 + around.variance * contextSeconds ** 2,
-    exact: formula !== undefined && !actsByItself(afterFlawed),
+    exact: formula !== undefined && hasFormula(afterFlawed, toll),
   };
 }
 

@@ -1,14 +1,10 @@
 export { cleanFrom, cleanTable } from "./clean-table";
 export { exactCost, type Cost, type RungCost } from "./exact";
-export { Climbs, type SimulatedCost } from "./monte-carlo";
+export { DayClimbs } from "./by-days";
+export { likelyCost } from "./likely";
+export { Climbs } from "./monte-carlo";
+export type { SimulatedCost } from "./totals";
 export { nearLimit, type NearLimit } from "./near-limit";
-export {
-  daysGiven,
-  minutesGiven,
-  OFFER_KINDS,
-  offersFor,
-  type Offer,
-  type OfferKind,
-} from "./offers";
+export { daysGiven, OFFER_KINDS, offersFor, type Offer, type OfferKind } from "./offers";
 export { partOfBlock } from "./part";
 export { chanceOf, tollsOf, type CleanAt, type Toll } from "./toll";

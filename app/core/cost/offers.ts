@@ -11,8 +11,11 @@ import type { Played } from "~/core/session";
 import { partOfBlock } from "./part";
 import { nearestPlayable, type Bpm } from "~/core/units";
 import * as v from "valibot";
-import { exactCost, type Cost } from "./exact";
-import { tollsOf, type CleanAt } from "./toll";
+import { DayClimbs } from "./by-days";
+import type { Cost } from "./exact";
+import { likelyCost } from "./likely";
+import type { Random } from "./rung-climb";
+import type { CleanAt } from "./toll";
 
 export const OFFER_KINDS = [
   "larger-step",
@@ -38,10 +41,14 @@ export interface OfferInputs {
   readonly comfortable: number;
   /** From where and from which place it is climbed; without them, from its beginning. */
   readonly from?: Pick<Where, "start" | "place" | "ceiling">;
+  /** A new stream of numbers, the same each time. */
+  readonly random: () => Random;
   /** The bars in which most flaws fell lately, if anyone said. */
   readonly flawedBars: { readonly fromBar: number; readonly toBar: number } | undefined;
 }
 
+/** Climbs that an offer is reckoned from: its chance within about two in a hundred. */
+const RUNS = 400;
 const ENOUGH = 0.6;
 const WORTH_SAYING = 0.04;
 const HOPELESS = 0.05;
@@ -59,29 +66,39 @@ export function daysGiven({ days, phases }: Ladder, stage = 0): number {
   return Math.max(days, byDate.school.numbers.days - stage, 1);
 }
 
-/** The minutes of a day times the days. */
-export const minutesGiven = (ladder: Ladder, stage = 0): number =>
-  ladder.minutes * daysGiven(ladder, stage);
-
-function costOf(inputs: OfferInputs, ladder: Ladder): Cost | undefined {
+/** A ladder over its part of the passage, for this student; undefined where it can't be drawn. */
+function reckonable(inputs: OfferInputs, ladder: Ladder) {
   const block = partOfBlock(inputs.block, ladder.part);
-  const { from } = inputs;
+  const { from, cleanAt, comfortable } = inputs;
   const start = Math.max(ladder.start, from?.start ?? 0) as Bpm;
   const where = { ...from, start: from?.place ? start : ladder.start };
   const unrolled = checkedStaircase(ladder, { ...where, bars: block.bars });
   if (!unrolled.ok) return undefined;
-  const { cleanAt } = inputs;
   // A shorter part is cleaner: flaws are taken to fall evenly over the bars of the passage.
   const share = block.bars.length / inputs.block.bars.length;
-  const tolls = tollsOf({
+  return {
     block: { ...block, ladder },
     rungs: unrolled.value,
-    cleanAt: (tempo) => cleanAt(tempo) ** share,
-  });
-  return exactCost(tolls, {
-    minutes: minutesGiven(ladder, from?.place?.stage),
-    afterFlawed: ladder.afterFlawed,
-  });
+    cleanAt: (tempo: number) => cleanAt(tempo) ** share,
+    comfortable,
+    from: where,
+  };
+}
+
+function costOf(inputs: OfferInputs, ladder: Ladder): Cost | undefined {
+  const known = reckonable(inputs, ladder);
+  const days = daysGiven(ladder, inputs.from?.place?.stage);
+  return known && likelyCost({ ...known, days, random: inputs.random, runs: RUNS });
+}
+
+/** The fewest days over which it is likely enough to be through; at most thirty. */
+function enoughDays(inputs: OfferInputs): number | undefined {
+  const known = reckonable(inputs, inputs.ladder);
+  if (!known) return undefined;
+  const climbs = new DayClimbs({ ...known, days: MOST_DAYS, random: inputs.random() });
+  climbs.climb(RUNS);
+  const more = Array.from({ length: MOST_DAYS }, (_, i) => i + 1);
+  return more.find((days) => days > inputs.ladder.days && climbs.within(days) >= ENOUGH);
 }
 
 function withLargerSteps({ name, numbers }: ChosenSchool, factor: number): ChosenSchool {
@@ -137,9 +154,9 @@ function candidates(kind: OfferKind, inputs: OfferInputs): Partial<Ladder>[] {
       return targets.filter((lower) => lower > start).map((lower) => ({ target: lower }));
     }
     case "days":
-      return Array.from({ length: MOST_DAYS - ladder.days }, (_, i) => ({
-        days: ladder.days + i + 1,
-      }));
+      return [enoughDays(inputs) ?? MOST_DAYS]
+        .filter((days) => days > ladder.days)
+        .map((days) => ({ days }));
   }
 }
 
@@ -169,12 +186,15 @@ function bestOf(kind: OfferKind, inputs: OfferInputs, now: Cost): Offer | undefi
 
 /**
  * What would make a ladder fit into its minutes, each computed for this student, the best first;
- * nothing when it is likely to fit as it is.
+ * nothing when it is likely to fit as it is. A step a kind, so that whoever runs it can stop.
  */
-export function offersFor(inputs: OfferInputs): Offer[] {
+export function* offersFor(inputs: OfferInputs): Generator<void, Offer[]> {
   const now = costOf(inputs, inputs.ladder);
   if (!now || now.fits >= ENOUGH) return [];
-  return OFFER_KINDS.flatMap((kind) => bestOf(kind, inputs, now) ?? []).sort((a, b) =>
-    isBetter(a.cost, b.cost) ? -1 : 1,
-  );
+  const offers: Offer[] = [];
+  for (const kind of OFFER_KINDS) {
+    yield;
+    offers.push(...[bestOf(kind, inputs, now) ?? []].flat());
+  }
+  return offers.sort((a, b) => (isBetter(a.cost, b.cost) ? -1 : 1));
 }

@@ -37,4 +37,5 @@ export { segmentLength, type Bar, type Segment } from "./segment";
 export { rungsFrom, storedRungs, storedRungSchema } from "./stored-rung";
 export { START_RULE_KINDS, todaysStart, type StartRule } from "./start-rule";
 export { rungAfter, rungBefore } from "./stepping";
+export { wayIn } from "./way-in";
 export { whereItFailed, type FailedBars } from "./where-it-failed";

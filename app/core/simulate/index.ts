@@ -2,3 +2,4 @@ export { practiseUntilStable, type Course, type CourseResult } from "./course";
 export { Learner, type LearnerTraits } from "./learner";
 export { simulateSitting, type Sitting } from "./player";
 export { seeded, seededUuid, type Random } from "./random";
+export { sitThrough, type Sat } from "./at-the-stand";

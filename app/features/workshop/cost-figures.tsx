@@ -53,6 +53,7 @@ export function CostFigures(props: CostFiguresProps) {
   const formats = useFormats();
   const figures = figuresOf(known);
   if (!figures) return <p className={styles.soft}>{said.title(name)} …</p>;
+  const days = daysGiven(ladder, stage);
   const endless = figures.minutes > OUT_OF_SIGHT_MINUTES;
   const fitting = figures.rungs.length === rungs.length;
   const near = nearLimit(
@@ -68,7 +69,7 @@ export function CostFigures(props: CostFiguresProps) {
         <Figure term={said.plays} value={endless ? said.many : about(figures.plays)} />
         <Figure term={said.minutes} value={endless ? said.hours : about(figures.minutes)} />
         <Figure
-          term={said.fits(ladder.minutes, daysGiven(ladder, stage))}
+          term={said.fits(ladder.minutes, days)}
           value={formats.percent(figures.fits)}
           strong
         />
@@ -86,6 +87,7 @@ export function CostFigures(props: CostFiguresProps) {
             {weight < 1 ? said.fromPrior : said.fromRecord(formats.whole(weight))}{" "}
             {figures.exact ? said.byFormula : said.byBoth}
             {figures.runs ? said.bySimulation(formats.number(figures.runs)) : said.reckoning}{" "}
+            {days > 1 && `${said.byDays} `}
             {said.learningOut}
           </p>
         </>

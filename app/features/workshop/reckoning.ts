@@ -1,7 +1,8 @@
-import { cleanTable, exactCost, tollsOf, type CleanAt } from "~/core/cost";
+import { cleanTable, likelyCost, type CleanAt } from "~/core/cost";
 import { whereItFailed, type Ladder } from "~/core/ladder";
 import { estimate, type RecordedRep } from "~/core/record";
 import type { Played } from "~/core/session";
+import { seeded } from "~/core/simulate";
 import type { Bpm } from "~/core/units";
 import type { CostRequest } from "~/workers/client";
 import { check, type LadderDraft } from "./draft";
@@ -29,6 +30,10 @@ interface Known {
 }
 
 const RUNS = 10_000;
+/** Enough to tell whether a first ladder is likely to fit. */
+const FIRST_RUNS = 300;
+const SEED = 20_261_126;
+
 /** Each tempo is reckoned once. */
 function remembered(cleanAt: CleanAt): CleanAt {
   const known = new Map<number, number>();
@@ -73,16 +78,20 @@ export function reckoningFrom({ reps, target, block, flaws }: Known): Reckoning 
   };
 }
 
-/** The chance that a draft fits its minutes, by formula; 0 while it can't be drawn. */
+/** The chance that a draft fits its minutes; 0 while it can't be drawn. */
 export function chanceOfDraft(
   known: Omit<Known, "target">,
   target: Bpm,
 ): (draft: LadderDraft) => number {
-  const { cleanAt } = reckoningFrom({ ...known, target });
+  const { cleanAt, comfortable } = reckoningFrom({ ...known, target });
   return (draft) => {
     const checked = check(draft, known.block);
     if (!checked.ok) return 0;
-    const { ladder, rungs } = checked;
-    return exactCost(tollsOf({ block: { ...known.block, ladder }, rungs, cleanAt }), ladder).fits;
+    const { ladder, rungs, from } = checked;
+    const block = { ...known.block, ladder };
+    const days = ladder.days;
+    const random = () => seeded(SEED);
+    return likelyCost({ block, rungs, cleanAt, comfortable, from, days, random, runs: FIRST_RUNS })
+      .fits;
   };
 }

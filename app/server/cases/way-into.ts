@@ -1,15 +1,4 @@
-import {
-  materialOf,
-  natureOf,
-  practiceDaysGone,
-  spanOf,
-  staircase,
-  todaysStart,
-  wayOf,
-  type Bar,
-  type Ladder,
-  type Place,
-} from "~/core/ladder";
+import { practiceDaysGone, wayIn, type Bar, type Ladder, type Place } from "~/core/ladder";
 import { barsOf } from "~/core/score";
 import { daysBetween, type Bpm, type Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
@@ -37,22 +26,19 @@ export function partOf(passage: PassagePart, { part }: Pick<Ladder, "part">): Pa
   };
 }
 
-/** Where in the row of phases and stages today goes on. */
-function placeToday({ ladder, ended }: WithLadder, today: Day): Place {
-  const sameWay = ended !== null && ended.way === wayOf(ladder);
-  const kept = sameWay ? ended.place : { phase: 0, stage: 0 };
-  const { school } = ladder.phases[kept.phase] ?? ladder.phases[0]!;
-  if (school.name !== "by-date" || ladder.setOn === null) return kept;
-  const gone = practiceDaysGone(school.numbers, daysBetween(ladder.setOn, today));
-  return { ...kept, stage: Math.min(gone, school.numbers.days - 1) };
-}
-
 /** The fastest tempo ever passed on a material; undefined where nothing was. */
 const fastestPassed = ({ passed }: Pick<Passage, "passed">, material: string): number | undefined =>
   passed.reduce<number | undefined>(
     (most, each) => (each.material === material ? Math.max(most ?? 0, each.tempo) : most),
     undefined,
   );
+
+/** Practice days since a ladder by the date was set. */
+function daysGone({ phases, setOn }: Ladder, today: Day): number | undefined {
+  const byDate = phases.find(({ school }) => school.name === "by-date")?.school;
+  if (byDate?.name !== "by-date" || setOn === null) return undefined;
+  return practiceDaysGone(byDate.numbers, daysBetween(setOn, today));
+}
 
 export interface WayInto {
   readonly start: Bpm;
@@ -69,33 +55,18 @@ export interface WayInto {
 /** Today's start and place of a passage with a ladder, by its start rule and its record. */
 export function wayInto(passage: WithLadder, today: Day): WayInto {
   const { ladder, ended, comfortable, piece } = passage;
-  const place = placeToday(passage, today);
   const part = partOf(passage, ladder);
   const bars = barsOf(piece.metres, part);
-  const phase = ladder.phases[place.phase]!;
-  const span = spanOf(ladder, phase);
-  const { tempo: goes, daily: planned = false } = natureOf(phase.school.name);
-  const rungs = staircase(ladder, { start: span.start, bars, place });
-  // Warm-up rungs are of the whole; what today is practice of is the link that they lead to.
-  const link = rungs.find((rung) => rung.phase === place.phase && rung.links);
-  const material = materialOf(link ?? rungs[0]!, part);
-  const passed = fastestPassed(passage, material);
-  const start = todaysStart(ladder.startRule, {
-    first: span.start,
-    target: span.target,
-    // A school that stays at a tempo has ended at it; only those that rise go on from there.
-    ended: goes === "rises" ? (ended?.tempo ?? undefined) : undefined,
+  const { material, ...way } = wayIn(ladder, part, bars, {
+    ended,
     comfortable: comfortable ?? undefined,
-    passed,
-    planned,
-    tempi: rungs.filter(({ stage }) => stage === rungs[0]!.stage).map(({ tempo }) => tempo),
+    fastest: (each) => fastestPassed(passage, each),
+    daysGone: daysGone(ladder, today),
   });
   return {
-    start,
-    place,
+    ...way,
     bars,
     again: ended !== null,
     passedTempi: passage.passed.flatMap((each) => (each.material === material ? each.tempo : [])),
-    startsAbove: planned && passed !== undefined && start > passed ? passed : undefined,
   };
 }

@@ -1,8 +1,9 @@
 import {
   cleanFrom,
   Climbs,
+  DayClimbs,
+  daysGiven,
   exactCost,
-  minutesGiven,
   offersFor,
   partOfBlock,
   tollsOf,
@@ -11,11 +12,11 @@ import { staircase } from "~/core/ladder";
 import { seeded } from "~/core/simulate";
 import type { CostAnswer, CostRequest } from "../protocol/cost";
 
-const BATCH = 500;
+const BATCH = 100;
 /** A first answer comes after so many runs, for ladders that take long. */
 const FIRST_TOLD = 1000;
 /** A ladder that is out of reach is known to be so after fewer runs. */
-const MOST_PLAYS_DRAWN = 12e6;
+const MOST_PLAYS_DRAWN = 4e6;
 const SEED = 20_261_123;
 
 /**
@@ -31,33 +32,45 @@ export function* reckonCost(
   const cleanAt = cleanFrom(request.clean, block.bars.length / request.block.bars.length);
   const rungs = staircase(ladder, { ...request.from, bars: block.bars });
   const tolls = tollsOf({ block, rungs, cleanAt });
-  const given = minutesGiven(ladder, request.from.place.stage);
+  const days = daysGiven(ladder, request.from.place.stage);
   yield;
-  const exact = exactCost(tolls, { minutes: given, afterFlawed: ladder.afterFlawed });
+  const exact = exactCost(tolls, ladder);
   const exactRungs = exact.rungs.map((rung) => rung.exact);
-  tell({ kind: "exact", id, cost: { ...exact, rungs: [...exact.rungs] }, exactRungs });
+  // Over several days each begins by the start rule: there is no formula for that.
+  const byFormula = exact.exact && days === 1;
+  const first = { ...exact, rungs: [...exact.rungs], exact: byFormula };
+  tell({ kind: "exact", id, cost: first, exactRungs });
   yield;
 
-  const climbs = new Climbs(tolls, ladder, seeded(SEED));
+  const random = () => seeded(SEED);
+  const { comfortable, flawedBars, from } = request;
+  const climbs = new Climbs(tolls, ladder, random());
+  const byDays =
+    days > 1
+      ? new DayClimbs({ block, cleanAt, comfortable, from, days, random: random() })
+      : undefined;
   const simulated = () => {
-    const cost = climbs.told(given);
-    tell({ kind: "simulated", id, cost: { ...cost, rungs: [...cost.rungs] } });
+    const cost = climbs.told(ladder.minutes);
+    const all = { ...cost, ...byDays?.told(), rungs: [...cost.rungs] };
+    tell({ kind: "simulated", id, cost: all });
   };
-  while (climbs.done < runs && climbs.played < MOST_PLAYS_DRAWN) {
+  const counted = byDays ?? climbs;
+  while (counted.done < runs && climbs.played + counted.played < MOST_PLAYS_DRAWN) {
     climbs.climb(Math.min(BATCH, runs - climbs.done));
-    if (climbs.done === FIRST_TOLD) simulated();
+    byDays?.climb(Math.min(BATCH, runs - byDays.done));
+    if (counted.done === FIRST_TOLD) simulated();
     yield;
   }
   simulated();
   if (!request.offers) return;
   yield;
-  const { comfortable, flawedBars } = request;
-  const offers = offersFor({
+  const offers = yield* offersFor({
     ladder,
     block: request.block,
     cleanAt: cleanFrom(request.clean, 1),
     comfortable,
-    from: request.from,
+    from,
+    random,
     flawedBars: flawedBars ?? undefined,
   });
   tell({
