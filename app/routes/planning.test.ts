@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
+import { beforeEach, describe, expect, test } from "@jest/globals";
 import ICAL from "ical.js";
 import { newItem, type AssignmentItem } from "~/core/week";
 import { addDays } from "~/core/units";
@@ -23,7 +23,6 @@ let room: Awaited<ReturnType<typeof furnishedRoom>>;
 beforeEach(async () => {
   room = await furnishedRoom();
 }, 60_000);
-afterEach(() => room.services.db.close());
 
 const item = (change: Partial<AssignmentItem> = {}): AssignmentItem =>
   newItem(randomUUID(), {

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, expect, test } from "@jest/globals";
+import { beforeEach, expect, test } from "@jest/globals";
 import { furnishedRoom, ladder } from "../test/room";
 import { keepInLibrary, libraryPage, readKept, takeOutOfLibrary } from "./library";
 
@@ -6,7 +6,6 @@ let room: Awaited<ReturnType<typeof furnishedRoom>>;
 beforeEach(async () => {
   room = await furnishedRoom();
 }, 60_000);
-afterEach(() => room.services.db.close());
 
 const names = async (studioId = room.studioId) =>
   (await libraryPage(room.services, studioId)).kept.map(({ name }) => name);

@@ -1,4 +1,4 @@
-import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
+import { beforeEach, describe, expect, test } from "@jest/globals";
 import * as v from "valibot";
 import type { DatabaseError } from "~/db/client";
 import { EventWriter, furnishedRoom, NOON } from "../test/room";
@@ -15,7 +15,6 @@ let room: Awaited<ReturnType<typeof furnishedRoom>>;
 beforeEach(async () => {
   room = await furnishedRoom();
 }, 60_000);
-afterEach(() => room.services.db.close());
 
 const send = (sessionId: string, events: EventWriter["events"], studioId = room.studioId) =>
   appendEvents(room.services, studioId, sessionId, events);
@@ -24,7 +23,9 @@ const counted = async () => {
   const { db } = room.services;
   const tables = ["rep", "session_block", "session_outcome", "passage_day"];
   const rows = tables.map((table) =>
-    db.many(v.unknown(), `select * from ${table} order by 1, 2, 3`),
+    db.many(v.unknown(), `select * from ${table} where studio_id = $1 order by 1, 2, 3`, [
+      room.studioId,
+    ]),
   );
   return Promise.all(rows);
 };
@@ -106,7 +107,7 @@ describe("a session", () => {
     expect(before[0]).toHaveLength(18);
     const { db } = room.services;
     for (const table of ["rep", "session_block", "session_outcome", "passage_day"]) {
-      await db.execute(`delete from ${table}`);
+      await db.execute(`delete from ${table} where studio_id = $1`, [room.studioId]);
     }
     await rebuildProjections(room.services, room.studioId);
     expect(await counted()).toEqual(before);

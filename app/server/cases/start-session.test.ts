@@ -1,5 +1,5 @@
 import { randomUUID } from "node:crypto";
-import { afterEach, beforeEach, describe, expect, test } from "@jest/globals";
+import { beforeEach, describe, expect, test } from "@jest/globals";
 import { initialState } from "~/core/session";
 import { Learner, seeded, simulateSitting } from "~/core/simulate";
 import { EventWriter, furnishedRoom, ladder, NOON } from "../test/room";
@@ -12,7 +12,6 @@ let room: Awaited<ReturnType<typeof furnishedRoom>>;
 beforeEach(async () => {
   room = await furnishedRoom();
 }, 60_000);
-afterEach(() => room.services.db.close());
 
 const start = (...passages: string[]) =>
   startSession(

@@ -1,8 +1,9 @@
 import { randomUUID } from "node:crypto";
-import { expect } from "@jest/globals";
+import { afterAll, expect } from "@jest/globals";
 import * as v from "valibot";
 import { aLadder } from "~/core/ladder/test/fixtures";
 import { sessionEventSchema, type EventKind, type SessionEvent } from "~/core/session";
+import type { Database } from "~/db/client";
 import { memoryDatabase } from "~/db/test/memory";
 import { addPiece, readPieceForm } from "../cases/add-piece";
 import { openRoom } from "../cases/open-room";
@@ -36,9 +37,16 @@ export const ladder = (change: object = {}) =>
     ...change,
   });
 
-/** A room with a student, a piece, a passage of bars 5–8 and a ladder, ready to be played. */
-export async function furnishedRoom() {
-  const db = await memoryDatabase();
+/** One database for all the rooms of a test file: each test has a room of its own in it. */
+let house: Promise<Database> | undefined;
+afterAll(async () => (await house)?.close());
+
+/**
+ * A room with a student, a piece, a passage of bars 5–8 and a ladder, ready to be played; `alone`
+ * in a database of its own, which the test closes.
+ */
+export async function furnishedRoom({ alone = false } = {}) {
+  const db = await (alone ? memoryDatabase() : (house ??= memoryDatabase()));
   const clock = { now: NOON };
   const services: Services = { db, now: () => clock.now, newId: randomUUID };
   const open = async (room: string) => {
