@@ -14,6 +14,8 @@ export interface RecordedRep {
   readonly tempo: Bpm;
   readonly verdict: Verdict;
   readonly daysAgo: number;
+  /** So many of the same; default 1. */
+  readonly count?: number;
   /** How much of the passage was played; default 1. A part of it is easier. */
   readonly share?: number;
   /** Slow plays at a base tempo and fast ones at `tempo`, clean only when all of them were. */
@@ -58,6 +60,7 @@ const LOWEST = Math.log(TEMPO_LIMITS.lowest);
 const HIGHEST = Math.log(TEMPO_LIMITS.highest);
 
 interface Tally {
+  kind: string;
   tempo: number;
   share: number;
   cycle: Cycle | undefined;
@@ -67,10 +70,10 @@ interface Tally {
 
 function tallied(reps: readonly RecordedRep[]): Tally[] {
   const byKind = new Map<string, Tally>();
-  for (const { tempo, verdict, daysAgo, share = 1, cycle } of reps) {
-    const weight = 0.5 ** (Math.max(0, daysAgo) / HALF_LIFE_DAYS);
+  for (const { tempo, verdict, daysAgo, share = 1, cycle, count = 1 } of reps) {
+    const weight = count * 0.5 ** (Math.max(0, daysAgo) / HALF_LIFE_DAYS);
     const kind = `${tempo} ${share} ${cycle?.base} ${cycle?.slow} ${cycle?.fast}`;
-    const tally = byKind.get(kind) ?? { tempo, share, cycle, clean: 0, flawed: 0 };
+    const tally = byKind.get(kind) ?? { kind, tempo, share, cycle, clean: 0, flawed: 0 };
     tally[verdict] += weight;
     byKind.set(kind, tally);
   }
@@ -107,18 +110,40 @@ function logsAt(tempo: number): Float64Array {
 
 const LEAST_LOG = Math.log(1e-9);
 
+interface Likelihood {
+  /** ln P(clean) and ln P(flawed) for every curve of the grid. */
+  readonly clean: Float64Array;
+  readonly flawed: Float64Array;
+}
+
+/** The same plays come again from day to day: what they say is reckoned once, as far as it fits. */
+const MOST_KNOWN = 500;
+const likelihoods = new Map<string, Likelihood>();
+
 /**
- * Adds the ln likelihood of one tally to every curve of the grid. Flaws are taken to fall evenly
- * over the bars: a share s of them is clean with P(whole)^s; a cycle when all its plays are.
+ * What a kind of play says of every curve of the grid. Flaws are taken to fall evenly over the
+ * bars: a share s of them is clean with P(whole)^s; a cycle when all its plays are.
  */
-function addTally(to: Float64Array, { tempo, share, cycle, clean, flawed }: Tally): void {
+function likelihoodOf({ kind, tempo, share, cycle }: Tally): Likelihood {
+  const found = likelihoods.get(kind);
+  if (found) return found;
   const top = logsAt(tempo);
   const base = cycle && logsAt(cycle.base);
+  const clean = top.map((each, i) => {
+    const once = base ? base[i]! * cycle.slow + each * cycle.fast : each;
+    return Math.max(LEAST_LOG, once * share);
+  });
+  const flawed = clean.map((log) => Math.log(Math.max(LAPSE, 1 - Math.exp(log))));
+  if (likelihoods.size >= MOST_KNOWN) likelihoods.clear();
+  likelihoods.set(kind, { clean, flawed });
+  return { clean, flawed };
+}
+
+/** Adds the ln likelihood of one tally to every curve of the grid. */
+function addTally(to: Float64Array, tally: Tally): void {
+  const likelihood = likelihoodOf(tally);
   for (let i = 0; i < to.length; i++) {
-    const once = base ? base[i]! * cycle.slow + top[i]! * cycle.fast : top[i]!;
-    const log = Math.max(LEAST_LOG, once * share);
-    to[i]! += clean * log;
-    if (flawed > 0) to[i]! += flawed * Math.log(Math.max(LAPSE, 1 - Math.exp(log)));
+    to[i]! += tally.clean * likelihood.clean[i]! + tally.flawed * likelihood.flawed[i]!;
   }
 }
 

@@ -22,7 +22,7 @@ export interface Reckoning {
 }
 
 interface Known {
-  readonly reps: readonly (RecordedRep & { readonly count: number })[];
+  readonly reps: readonly RecordedRep[];
   readonly target: Bpm;
   readonly block: Played;
   /** Bars of the passage with their flaws. */
@@ -46,8 +46,7 @@ function remembered(cleanAt: CleanAt): CleanAt {
 
 /** From the student's own plays of this passage, or the stated prior without any. */
 export function reckoningFrom({ reps, target, block, flaws }: Known): Reckoning {
-  const each = reps.flatMap(({ count, ...rep }) => Array.from({ length: count }, () => rep));
-  const known = estimate(each, target);
+  const known = estimate(reps, target);
   // The table is for the worker only: it is made when first something is asked of it.
   let table: number[] | undefined;
   const { bars, around, fromBar, toBar, pickupBeats, endBeats, beatUnit } = block;

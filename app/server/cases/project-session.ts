@@ -16,10 +16,10 @@ export async function estimateDays(
 ): Promise<void> {
   for (const { day, target } of await playedDays(db, studioId, passageId, from)) {
     const reps = await repsOfPassage(db, studioId, passageId, addDays(day, -RECORD_DAYS), day);
-    const recorded = reps.flatMap(({ tempo, verdict, share, cycle, day: played, count }) => {
-      const rep = { tempo, verdict, share, cycle, daysAgo: daysBetween(played, day) };
-      return Array.from({ length: count }, () => rep);
-    });
+    const recorded = reps.map(({ day: played, ...rep }) => ({
+      ...rep,
+      daysAgo: daysBetween(played, day),
+    }));
     await putPassageDay(db, studioId, passageId, day, estimate(recorded, target));
   }
 }
