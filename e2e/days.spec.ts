@@ -147,7 +147,8 @@ test("keys at each rung go round from where they were left; hands one after the 
   await teacher.drawsTheLadder({ start: 200, target: 210, step: 10, clean: 1 });
   await page.getByLabel("Gone through besides").press("Enter");
   await page.getByRole("option", { name: "all twelve major keys" }).click();
-  for (let n = 12; n > 3; n--) await page.getByRole("button", { name: `Take key ${n} out` }).click();
+  for (let n = 12; n > 3; n--)
+    await page.getByRole("button", { name: `Take key ${n} out` }).click();
   await page.getByLabel("Key 2", { exact: true }).fill("eb");
   await teacher.setsIt();
   const today = page.url();

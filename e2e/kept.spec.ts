@@ -36,25 +36,40 @@ test("what was played without a connection is sent from whatever page is opened 
   await expect(page.getByText(/4 of [45] clean/).first()).toBeVisible();
 });
 
-test("a browser that keeps nothing says so, plays on and sends at once", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  await page.addInitScript(() => {
+/** Browsers that keep nothing: one that refuses at once, and one that never answers. */
+const STORES = {
+  refuses: () => {
     IDBFactory.prototype.open = () => {
       throw new DOMException("No room here.", "QuotaExceededError");
     };
+  },
+  "never answers": () => {
+    const { open } = IDBFactory.prototype;
+    IDBFactory.prototype.open = function silent(...given) {
+      const asked = open.apply(this, given);
+      asked.addEventListener = () => undefined;
+      return asked;
+    };
+  },
+};
+
+for (const [how, store] of Object.entries(STORES)) {
+  test(`a browser whose store ${how}: it says so, plays on and sends at once`, async ({
+    teacher,
+    player,
+    page,
+  }) => {
+    await page.addInitScript(store);
+    await teacher.preparesToday({ clean: 9 });
+    await player.goesToTheStand();
+    await player.starts();
+    await player.playsClean(2);
+    await player.sees("2 of 9");
+    await expect(page.getByText("This device keeps nothing; all has arrived")).toBeVisible();
+    await page.reload();
+    await player.sees("2 of 9");
   });
-  await teacher.preparesToday({ clean: 9 });
-  await player.goesToTheStand();
-  await player.starts();
-  await player.playsClean(2);
-  await player.sees("2 of 9");
-  await expect(page.getByText("This device keeps nothing; all has arrived")).toBeVisible();
-  await page.reload();
-  await player.sees("2 of 9");
-});
+}
 
 test("whoever is signed out in mid-session is told, loses nothing, and goes on", async ({
   teacher,
@@ -129,4 +144,36 @@ test("a device whose date is wrong does not misfile what was played", async ({
   await expect(page.getByText(/A session from today is still open/)).toBeVisible();
   await page.goto(server.address);
   await expect(page.getByText("Today: The Ferry at Low Water")).toBeVisible();
+});
+
+test("what waits of one person is neither sent nor lost while another practises on the device", async ({
+  teacher,
+  player,
+  page,
+  context,
+}) => {
+  await teacher.preparesToday({ clean: 9 });
+  const first = page.url();
+  await player.goesToTheStand();
+  await player.starts();
+  await cutOff(page);
+  await player.playsClean(2);
+  await player.sees("2 of 9");
+  const cookies = await context.cookies();
+  await context.clearCookies();
+  await reconnect(page);
+
+  // Somebody of another room, on the same tablet.
+  await teacher.preparesToday({ clean: 9 });
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean();
+  await expect(page.getByText("All kept")).toBeVisible();
+
+  await context.clearCookies();
+  await context.addCookies(cookies);
+  await page.goto(first);
+  await expect(page.getByText(/of yours lie/)).toBeHidden();
+  await page.goto(first.replace(/today$/, "log"));
+  await expect(page.getByText(/2 of 2 clean/).first()).toBeVisible();
 });

@@ -125,7 +125,10 @@ describe("click programmes, sample by sample", () => {
     "silent bars by chance": [{}, { silence: { kind: "random", percent: 50, seed: 5 } }],
     "an inner bar, then six clicks a beat": [
       {},
-      { countIn: { ...PLAIN_CLICK.countIn, bars: 2, inner: true }, pattern: { kind: "beats", subdivision: 6 } },
+      {
+        countIn: { ...PLAIN_CLICK.countIn, bars: 2, inner: true },
+        pattern: { kind: "beats", subdivision: 6 },
+      },
     ],
     "two slow and one fast, without a gap": [
       {

@@ -188,14 +188,14 @@ export class StandLoop {
     if (this.transport !== "breather") return;
     if (this.state.resting) return this.rest();
     const { pending } = this.state;
-    if (canPlayOn(this.state) && !pending) return this.playFrom(0);
-    if (pending && noVerdictOf(this.state) === "again") {
-      if (isInTime(this.state)) return this.pauseThenPlay();
+    const again = pending !== undefined && noVerdictOf(this.state) === "again";
+    if (again && isInTime(this.state)) return this.pauseThenPlay();
+    if (again || (canPlayOn(this.state) && !pending)) {
       this.transport = "stopped";
       return this.playFrom(0);
     }
     this.sound.drone(null);
-    this.go(this.state.pending ? "asking" : "stopped");
+    this.go(pending ? "asking" : "stopped");
   }
 
   /** Going on in time, whoever has given no verdict is asked again in a breather. */
