@@ -78,8 +78,8 @@ test("two ladders side by side, and one of them taken", async ({ teacher, page }
   const compared = page.locator("section", {
     has: page.getByRole("heading", { name: "Side by side" }),
   });
-  await expect(compared).toContainText("Layers, 3 clean in a row");
-  await expect(compared).toContainText("Even steps, 3 clean in a row");
+  await expect(compared).toContainText(/Layers, \d clean in a row/);
+  await expect(compared).toContainText(/Even steps, \d clean in a row/);
   await compared.getByRole("button", { name: "Take this one" }).click();
   await expect(compared).toBeHidden();
   await expect(page.getByRole("radio", { name: "Even steps" })).toBeChecked();

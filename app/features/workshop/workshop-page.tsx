@@ -139,7 +139,8 @@ export function WorkshopPage(props: WorkshopPageProps) {
   // While a number is wrong the last good drawing stays.
   const [drawn, setDrawn] = useState<Compared | undefined>(checked.ok ? checked : undefined);
   if (checked.ok && checked.rungs !== drawn?.rungs) setDrawn(checked);
-  const target = nearestPlayable(drawn?.ladder.target ?? piece.markBpm);
+  // What is expected of a student must not change while a target is being moved.
+  const target = nearestPlayable(ladder?.target ?? piece.markBpm);
   const reckoning = useMemo(
     () => reckoningFrom({ reps: props.reps, target, block, flaws: props.flaws }),
     [props.reps, props.flaws, target, block],

@@ -16,7 +16,7 @@ const BATCH = 100;
 /** A first answer comes after so many runs, for ladders that take long. */
 const FIRST_TOLD = 1000;
 /** A ladder that is out of reach is known to be so after fewer runs. */
-const MOST_PLAYS_DRAWN = 4e6;
+const MOST_PLAYS_DRAWN = 12e6;
 const SEED = 20_261_123;
 
 /**
