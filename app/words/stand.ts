@@ -147,6 +147,7 @@ export const stand = {
     top: {
       title: "The target is reached.",
       firm: "Made firm.",
+      today: "Today's part of the ladder is done.",
       sub: (bpm: number) => `The gate passed at ${bpm} bpm.`,
       next: (title: string) => `Next: ${title} →`,
       again: "Once more at the target",

@@ -102,21 +102,37 @@ export class Teacher {
     return answer.headers().location!;
   }
 
-  /** Adds a short fast piece to a student by its form, cuts bars of it, and gives the workshop's path. */
-  async cutsAPiece(piece: string, [fromBar, toBar]: readonly [number, number]): Promise<string> {
-    const bars = await this.sends(piece, {
+  /** A new room with its student, by the form that its page sends; the path for their first piece. */
+  opensARoomAtOnce(): Promise<string> {
+    const names = { room: "Weir Lane", teacher: "Odile", name: "Tomasz", instrument: "" };
+    const signIn = { signIn: newName(), password: PASSWORD };
+    return this.sends("/open", { ...names, ...signIn, timeZone: "Europe/London" });
+  }
+
+  /** Adds a fast piece by its form; the path of its bars. */
+  addsABriskPiece(path: string, bars = 8): Promise<string> {
+    return this.sends(path, {
       title: "The Ferry at Low Water",
       origin: "",
       kind: "piece",
-      bars: "8",
+      bars: `${bars}`,
       metre: "2/4",
       pickupBeats: "0",
       changes: "",
       markUnit: "quarter",
       markBpm: "220",
     });
+  }
+
+  /** Cuts bars of a piece by the form; the path of the workshop. */
+  cutsBars(path: string, [fromBar, toBar]: readonly [number, number]): Promise<string> {
     const cut = { act: "cut", fromBar: `${fromBar}`, toBar: `${toBar}`, name: "", focus: "" };
-    return this.sends(bars, { ...cut, pickupBeats: "0", endBeats: "0" });
+    return this.sends(path, { ...cut, pickupBeats: "0", endBeats: "0" });
+  }
+
+  /** Adds a short fast piece to a student, cuts bars of it, and gives the workshop's path. */
+  async cutsAPiece(piece: string, bars: readonly [number, number]): Promise<string> {
+    return this.cutsBars(await this.addsABriskPiece(piece), bars);
   }
 
   /**
@@ -124,10 +140,7 @@ export class Teacher {
    * send, so that only what is tested takes time. The whole way by hand is in first-session.
    */
   async opensTheWorkshop(bars: readonly [number, number] = [3, 4]): Promise<void> {
-    const names = { room: "Weir Lane", teacher: "Odile", name: "Tomasz", instrument: "" };
-    const signIn = { signIn: newName(), password: PASSWORD };
-    const piece = await this.sends("/open", { ...names, ...signIn, timeZone: "Europe/London" });
-    const workshop = await this.cutsAPiece(piece, bars);
+    const workshop = await this.cutsAPiece(await this.opensARoomAtOnce(), bars);
     await this.page.goto(`${this.address}${workshop}`);
     await ready(this.page);
   }

@@ -1,5 +1,6 @@
 import Button from "@mui/material/Button";
-import { currentBlock, partsOf } from "~/core/session";
+import { natureOf, spanOf } from "~/core/ladder";
+import { currentBlock, partsOf, rungNow } from "~/core/session";
 import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
@@ -13,10 +14,15 @@ interface ChoiceProps {
 /** The gate of the last rung has passed: on to the next passage, or end well. */
 export function TopReached({ view, runner }: ChoiceProps) {
   const { top } = words.stand;
-  const { state: block } = currentBlock(view.state);
+  const { plan, state: block } = currentBlock(view.state);
+  const phase = plan.ladder.phases[rungNow(block).phase]!;
+  const { target } = spanOf(plan.ladder, phase);
+  // A ladder by the date, or one with a cap, ends its day below the target.
+  const short = natureOf(phase.school.name).tempo === "rises" && block.tempo < target;
+  const title = block.firming ? top.firm : short && !rungNow(block).cycle ? top.today : top.title;
   return (
     <section className={`${styles.choice} ${styles.reached}`} aria-live="polite">
-      <h2>{block.firming ? top.firm : top.title}</h2>
+      <h2>{title}</h2>
       <p>{top.sub(block.tempo)}</p>
       <Onward view={view} runner={runner} again={top.again} />
     </section>
