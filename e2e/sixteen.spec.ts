@@ -5,7 +5,7 @@ import { ready } from "./support/ready";
 import { throwAwayDirectory } from "./support/server";
 import { Teacher } from "./support/teacher";
 
-test.setTimeout(300_000);
+test.setTimeout(240_000);
 
 /** What each school begins with on the second day, after two clean plays on the first. */
 const SECOND_DAY: Readonly<Record<string, readonly string[]>> = {
@@ -40,20 +40,21 @@ async function told(page: Page): Promise<string> {
   return [...parts, await rung.innerText()].filter(Boolean).join(", ");
 }
 
-/** Two clean plays of every passage, left in the middle; what was played, by school. */
-async function practisesAll(page: Page): Promise<Record<string, readonly string[]>> {
+/** Some clean plays of every passage, left in the middle; what was and would be played, by school. */
+async function practisesAll(page: Page, plays: number): Promise<Record<string, readonly string[]>> {
   const asked = page.getByText("How was it?");
   const played: Record<string, readonly string[]> = {};
   for (let part = 0; part < SCHOOLS.length; part++) {
     await page.getByRole("button", { name: /^(Start|Go on)$/ }).click();
     const [, bar] = /Bars (\d+)/.exec(await page.locator("header").innerText())!;
     const seen: string[] = [];
-    for (let n = 0; n < 2; n++) {
+    for (let n = 0; n < plays; n++) {
       seen.push(await told(page));
       await asked.waitFor();
       await page.keyboard.press("PageDown");
-      await asked.waitFor({ state: "hidden" });
+      await expect(page.getByText(`${n + 1} of ${n + 1} clean today`)).toBeVisible();
     }
+    seen.push(await told(page));
     played[SCHOOLS[(Number(bar) - 1) / BARS_EACH]!] = seen;
     if (part + 1 === SCHOOLS.length) break;
     await page.getByRole("button", { name: /^On to/ }).click();
@@ -92,11 +93,11 @@ test("all sixteen schools, set in the workshop and played on two days in a row",
   }
   const today = page.url();
   await player.goesToTheStand();
-  await practisesAll(page);
+  await practisesAll(page, 2);
   await days.goesTo(1, [page]);
   await page.goto(today);
   await player.goesToTheStand();
-  expect(await practisesAll(page)).toEqual(SECOND_DAY);
+  expect(await practisesAll(page, 1)).toEqual(SECOND_DAY);
   await days.end();
   await remove();
 });
