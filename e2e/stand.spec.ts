@@ -49,7 +49,7 @@ test("slower, faster, skip, rest, leave and pause do what they say", async ({
   player,
   page,
 }) => {
-  await teacher.preparesToday({ ...SLOW, rest: 30, clean: 1 });
+  await teacher.preparesToday({ ...SLOW, rest: 30, clean: 1 }, [1, 8]);
   await player.goesToTheStand();
   await player.starts();
   await player.button("Faster").click();
