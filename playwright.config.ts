@@ -1,6 +1,8 @@
 import { defineConfig } from "@playwright/test";
 import { browserSettings } from "./e2e/support/browser";
 
+const LONG = /(looks|two-weeks|sixteen|days)\.spec\.ts$/;
+
 export default defineConfig({
   testDir: "e2e",
   testMatch: "*.spec.ts",
@@ -12,4 +14,9 @@ export default defineConfig({
   reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],
   outputDir: "test-results/browser",
   use: browserSettings,
+  // The long ones first, so that no core waits for them in the end.
+  projects: [
+    { name: "long", testMatch: LONG },
+    { name: "short", testIgnore: LONG },
+  ],
 });

@@ -1,9 +1,9 @@
 import { beforeEach, describe, expect, test } from "@jest/globals";
 import * as v from "valibot";
 import type { DatabaseError } from "~/db/client";
-import { EventWriter, furnishedRoom, NOON } from "../test/room";
+import { EventWriter, furnishedRoom, ladder, NOON } from "../test/room";
 import { appendEvents } from "./append-events";
-import { putAway, setState } from "./passages";
+import { putAway, setLadder, setState } from "./passages";
 import { rebuildProjections } from "./rebuild";
 import { afterwardsPage } from "./afterwards";
 import { piecePage, progressPage } from "./passage-pages";
@@ -111,6 +111,25 @@ describe("a session", () => {
     }
     await rebuildProjections(room.services, room.studioId);
     expect(await counted()).toEqual(before);
+  });
+
+  test("the key in which it was played is kept with each play", async () => {
+    const school = { name: "even-steps", numbers: { step: 10 } };
+    const tasks = { of: "keys", order: "each-rung", items: ["C", "f# minor"] };
+    const phases = [{ school, start: null, target: null, tasks }];
+    const { services, studioId, passageId } = room;
+    await setLadder(services, studioId, passageId, ladder({ phases }));
+    const { sessionId } = await room.begin();
+    const stand = new EventWriter();
+    stand.write("opened");
+    stand.plays(60, "cccc");
+    await send(sessionId, stand.events);
+    const kept = await services.db.many(
+      v.object({ key: v.string() }),
+      "select key from rep where session_id = $1 order by at",
+      [sessionId],
+    );
+    expect(kept.map(({ key }) => key)).toEqual([...["C major", "C major", "F♯ minor", "F♯ minor"]]);
   });
 
   test("another studio's session, student or passage isn't there", async () => {
