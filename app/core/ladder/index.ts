@@ -1,6 +1,7 @@
 export { AFTER_FLAWED, type AfterFlawed } from "./after-flawed";
 export { FAMILIES, type Family } from "./families";
-export { ladderSchema, spanOf, wayOf, type Ladder, type Phase } from "./ladder";
+export { ladderSchema, type Ladder, type Phase } from "./ladder";
+export { spanOf, wayOf } from "./span";
 export { LADDER_DEFAULTS } from "./upgrade";
 export {
   fieldsOf,
@@ -21,7 +22,8 @@ export {
   type Where,
 } from "./rungs";
 export { materialOf } from "./material";
-export { carriesTasks, ordersFor, type PhaseTasks, type TaskOrder } from "./phase-tasks";
+export { carriesTasks, ordersFor } from "./phase-tasks";
+export type { PhaseTasks, TaskOrder } from "./phase-tasks-schema";
 export { RULES, RULES_NOW, type Rules } from "./rules";
 export {
   type ChoiceField,

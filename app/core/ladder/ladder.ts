@@ -5,7 +5,8 @@ import { MOST_CLICKS_A_MINUTE } from "~/core/units";
 import { afterFlawedSchema } from "./after-flawed";
 import { overspeedSchema } from "./beyond";
 import { playable, wholeBetween } from "./number-schema";
-import { carriesTasks, ordersFor, phaseTasksSchema } from "./phase-tasks";
+import { carriesTasks, ordersFor } from "./phase-tasks";
+import { phaseTasksSchema } from "./phase-tasks-schema";
 import { chosenSchoolSchema } from "./registry";
 import { startRuleSchema } from "./start-rule";
 import { upgraded } from "./upgrade";
@@ -103,18 +104,3 @@ const shape = v.pipe(
 export const ladderSchema = v.pipe(v.unknown(), v.transform(upgraded), shape);
 
 export type Ladder = v.InferOutput<typeof shape>;
-
-/** Start and target of a phase. */
-export const spanOf = (ladder: Pick<Ladder, "start" | "target">, phase: Phase) => {
-  const target = phase.target ?? ladder.target;
-  const start = phase.start ?? ladder.start;
-  return { start: start < target ? start : target, target };
-};
-
-/** Tells whether two ladders go the same way, so that a place in one is a place in the other. */
-export const wayOf = ({ phases }: Pick<Ladder, "phases">): string =>
-  phases
-    .map(({ school, tasks }) =>
-      tasks ? `${school.name}/${tasks.order}-${tasks.items.length}` : school.name,
-    )
-    .join(" ");

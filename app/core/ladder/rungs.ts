@@ -3,11 +3,12 @@ import type { Gate } from "~/core/gate";
 import { err, ok, type Result } from "~/core/result";
 import { nearestPlayable, TEMPO_LIMITS, wholeBpm, type Bpm } from "~/core/units";
 import { tempoBeyond } from "./beyond";
-import { spanOf, type Ladder, type Phase } from "./ladder";
+import type { Ladder, Phase } from "./ladder";
 import { withTasks } from "./phase-tasks";
 import { natureOf, refusalOf, stepsOf } from "./registry";
 import type { Rules } from "./rules";
 import type { Cycle, Links, Step, Task } from "./school";
+import { spanOf } from "./span";
 import { segmentLength, type Bar, type Segment } from "./segment";
 
 /** One step of the ladder: what to play × tempo × click × gate × rest. */

@@ -1,9 +1,10 @@
 import type { Bpm } from "~/core/units";
-import { spanOf, wayOf, type Ladder } from "./ladder";
+import type { Ladder } from "./ladder";
 import { materialOf } from "./material";
 import { natureOf } from "./registry";
 import { staircase, type Place } from "./rungs";
 import type { Bar } from "./segment";
+import { spanOf, wayOf } from "./span";
 import { todaysStart } from "./start-rule";
 
 /** What earlier days have left of a ladder. */

@@ -12,8 +12,9 @@ import type { Bpm } from "~/core/units";
 import type { Payload } from "./events";
 import { firmed } from "./firming";
 import { inContext, narrowedTo, needsContext, segmentOf } from "./extent";
-import { whereOf, type Block } from "./plan";
+import type { Block } from "./plan";
 import { rungNow, type BlockState, type Extent } from "./state";
+import { whereOf } from "./where";
 
 const freshCount = { counted: [], easy: false, flawedOnRung: 0, tense: 0 } as const;
 

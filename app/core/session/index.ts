@@ -1,12 +1,12 @@
 export {
   NO_VERDICT_CHOICES,
   planOf,
-  whereOf,
   sessionPlanSchema,
   type Block,
   type NoVerdict,
   type SessionPlan,
 } from "./plan";
+export { whereOf } from "./where";
 export {
   FLAWS,
   RATED,

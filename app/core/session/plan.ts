@@ -6,11 +6,11 @@ import {
   rungsToday,
   storedRungs,
   storedRungSchema,
-  type Where,
 } from "~/core/ladder";
 import { BEAT_UNIT_NAMES, bpm, metreSchema, TEMPO_LIMITS } from "~/core/units";
 import { paceSchema } from "./pace";
 import { partsAreWhole, partSchema } from "./parts";
+import { whereOf } from "./where";
 
 const wholeNumber = v.pipe(v.number(), v.integer(), v.minValue(0));
 
@@ -86,21 +86,6 @@ export const sessionPlanSchema = v.pipe(
 
 export type SessionPlan = v.InferOutput<typeof sessionPlanSchema>;
 export type Block = SessionPlan["blocks"][number];
-
-/** From where the rungs of a block are unrolled. */
-export const whereOf = ({
-  start,
-  bars,
-  place,
-  again,
-  ceiling,
-}: Pick<Block, "start" | "bars" | "place" | "again" | "ceiling">): Where => ({
-  start,
-  bars,
-  place,
-  again,
-  ...(ceiling === null ? {} : { ceiling }),
-});
 
 /** Fixes what a session is going to be, by the rules of today. */
 export const planOf = ({
