@@ -9,7 +9,7 @@ import {
   type Rung,
   type Where,
 } from "~/core/ladder";
-import type { Played } from "~/core/session";
+import { isReached, type Played } from "~/core/session";
 import type { Bpm } from "~/core/units";
 import { RungClimb, type Random } from "./rung-climb";
 import { tollsOf, type CleanAt, type Toll } from "./toll";
@@ -114,8 +114,7 @@ export class DayClimbs {
   }
 
   private pass(rung: Rung, { plays, clean }: RungClimb, { fastest }: Standing): void {
-    const whatever = rung.gate.every(({ kind }) => kind === "played");
-    if (rung.beyond || clean === 0 || (whatever && clean * 2 < plays)) return;
+    if (!isReached(rung, plays, clean)) return;
     const material = materialOf(rung, this.inputs.block);
     fastest.set(material, Math.max(fastest.get(material) ?? 0, rung.tempo));
   }

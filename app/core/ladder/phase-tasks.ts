@@ -26,13 +26,13 @@ export type StepsFrom = (task: number) => Iterable<Step>;
  * is left out for days; other tasks begin with the first again, as they lead to one another.
  */
 export function* withTasks(
-  { of, order: by, ...rest }: PhaseTasks,
+  tasks: PhaseTasks,
   steps: StepsFrom,
   { kept, staged }: { readonly kept: number; readonly staged: boolean },
 ): Generator<Step> {
-  const all = tasksIn({ of, order: by, ...rest } as PhaseTasks);
+  const all = tasksIn(tasks);
   const at = Math.min(kept, all.length - 1);
-  switch (by) {
+  switch (tasks.order) {
     case "by-play":
       for (const step of steps(0)) yield { ...step, alternates: all };
       return;
@@ -42,7 +42,7 @@ export function* withTasks(
       }
       return;
     case "each-rung": {
-      const first = of === "keys" && !staged ? at : 0;
+      const first = tasks.of === "keys" && !staged ? at : 0;
       for (const step of steps(0)) {
         for (let n = 0; n < all.length; n++) {
           const stage = (first + n) % all.length;

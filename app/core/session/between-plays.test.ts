@@ -113,6 +113,14 @@ describe("a link shorter than a bar", () => {
     expect(turnsOf(seven, two).map(({ beats }) => beats.length)).toEqual([3, 3, 3, 3, 3]);
   });
 
+  test("is cut inside a bar: a passage that ends within its last bar is played once", () => {
+    const block = over("4/4", 1, { endBeats: 3 });
+    const [whole] = rungsOf(block, even, {});
+    expect(turnsOf(block, whole!)).toEqual([]);
+    const last = { ...whole!, segment: { fromBar: 1, toBar: 1, startBeat: 2, endBeats: 0 } };
+    expect(turnsOf(block, last).map(({ beats }) => beats.length)).toEqual([2, 2, 2, 2]);
+  });
+
   test("fills most of the time of a bar woven by beats at 72", () => {
     const block = over("4/4", 1);
     const pace = { ...countIn({ firstOnly: true }), breather: seconds(2) };

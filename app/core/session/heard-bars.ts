@@ -39,7 +39,11 @@ export function heardBars(
   segment: Segment,
 ): Pick<LoopRequest, "bars" | "leadBeats" | "endBeats" | "turnsIn"> {
   const endBeats = endOf(block, segment);
-  const turns = turnsOf(block, { ...segment, endBeats }, pickupOf(block, segment));
+  // Whole bars are played once, also where the passage ends within its last one.
+  const isLink = segment.startBeat > 0 || segment.endBeats > 0;
+  const turns = isLink
+    ? turnsOf(block, { ...segment, endBeats }, pickupOf(block, segment))
+    : undefined;
   if (turns) return { bars: turns.bars, leadBeats: 0, endBeats: 0, turnsIn: turns.metre };
   return { ...barsOf(block, segment), endBeats };
 }

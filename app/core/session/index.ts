@@ -34,6 +34,7 @@ export {
 } from "./state";
 export { advance, initialState, lastUndoable, replay } from "./reducer";
 export { progressNow, redrawnFrom } from "./block";
+export { isReached } from "./passed";
 export { firmingOffered } from "./firming";
 export { barsWithAround, inContext, needsContext, shareOf } from "./extent";
 export type { Played } from "./heard-bars";

@@ -1,4 +1,4 @@
-import { materialOf } from "~/core/ladder";
+import { materialOf, type Rung } from "~/core/ladder";
 import { fastTempo } from "./loop";
 import type { StandState } from "./state";
 
@@ -12,6 +12,19 @@ export interface PassedRung {
   readonly top: number;
   /** The whole of what the ladder is for, as it should be in the end. */
   readonly whole: boolean;
+}
+
+/**
+ * Whether a rung whose gate has passed counts as reached: with a clean play, and where the gate opens
+ * whatever comes of it with half of them clean; never what lies beyond what is to be made firm.
+ */
+export function isReached(
+  { beyond, gate }: Pick<Rung, "beyond" | "gate">,
+  plays: number,
+  clean: number,
+): boolean {
+  const whatever = gate.every(({ kind }) => kind === "played");
+  return !beyond && clean > 0 && (!whatever || clean * 2 >= plays);
 }
 
 /**
@@ -32,8 +45,7 @@ export function passedRungs(state: StandState, blockIndex: number): PassedRung[]
         !play.endingWell,
     );
     const clean = plays.filter(({ verdict }) => verdict === "clean").length;
-    const whatever = rung.gate.every(({ kind }) => kind === "played");
-    if (rung.beyond || clean === 0 || (whatever && clean * 2 < plays.length)) return [];
+    if (!isReached(rung, plays.length, clean)) return [];
     const tasks = rung.alternates ?? (rung.task ? [rung.task] : []);
     const whole = rung.share === 1 && tasks.every(({ full }) => full);
     return [{ material: materialOf(rung, plan), tempo, top: fastTempo(rung, tempo), whole }];

@@ -1,5 +1,6 @@
 import type { PhaseTasks, TaskOrder } from "~/core/ladder";
-import { formatKey } from "~/core/units";
+import { formatKey, type Key } from "~/core/units";
+import { CIRCLE_OF_FIFTHS } from "~/core/week";
 
 /** What a school goes through, while it is drawn: keys as they are typed. */
 export type DraftTasks =
@@ -16,7 +17,8 @@ export function draftTasks(tasks: PhaseTasks | null): DraftTasks | null {
   return { ...tasks, items: tasks.items.map(formatKey) };
 }
 
-const FIFTHS = ["C", "G", "D", "A", "E", "B", "F♯", "D♭", "A♭", "E♭", "B♭", "F"];
+const inMode = (keys: readonly string[], mode: Key["mode"]) => keys.map((key) => `${key} ${mode}`);
+/** Minor keys by fifths from A, as they are usually spelt. */
 const MINOR_FIFTHS = ["A", "E", "B", "F♯", "C♯", "G♯", "E♭", "B♭", "F", "C", "G", "D"];
 
 /** Lists to begin with. */
@@ -38,7 +40,7 @@ export const TASK_PRESETS = {
       { name: "loud", full: true },
     ],
   },
-  major: { of: "keys", order: "each-rung", items: FIFTHS.map((key) => `${key} major`) },
-  minor: { of: "keys", order: "each-rung", items: MINOR_FIFTHS.map((key) => `${key} minor`) },
+  major: { of: "keys", order: "each-rung", items: inMode(CIRCLE_OF_FIFTHS, "major") },
+  minor: { of: "keys", order: "each-rung", items: inMode(MINOR_FIFTHS, "minor") },
 } as const satisfies Record<string, DraftTasks>;
 export type TaskPreset = keyof typeof TASK_PRESETS;
