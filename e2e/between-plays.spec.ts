@@ -1,4 +1,5 @@
 import { expect, test } from "./support/fixtures";
+import { ready } from "./support/ready";
 
 /** Slow enough to press something while a play is on, on the fast clock. */
 const SLOW = { start: 20, target: 40, step: 10 } as const;
@@ -53,7 +54,10 @@ test("the player sets count-in and breather at the stand, and they stay so until
   player,
   page,
 }) => {
-  await teacher.preparesToday({ ...SLOW, clean: 9 }, [1, 8]);
+  await teacher.opensTheWorkshop([1, 8]);
+  const workshop = page.url();
+  await teacher.drawsTheLadder({ ...SLOW, clean: 9 });
+  await teacher.setsIt();
   const today = page.url();
   await page.getByLabel("When no verdict is given").press("Enter");
   await page.getByRole("option", { name: "in time: go on uncounted" }).click();
@@ -70,9 +74,24 @@ test("the player sets count-in and breather at the stand, and they stay so until
   await player.hears("play");
   await expect(page.getByText("All kept")).toBeVisible();
 
+  // The workshop tells it, and reckons by it.
+  await page.goto(workshop);
+  await ready(page);
+  await teacher.unfolds("Between plays");
+  await expect(page.getByText(/Tomasz has set: half a bar counted in/)).toBeVisible();
+
   await page.goto(today);
   await player.goesToTheStand();
-  await player.button("Count-in").click();
+  await expect(player.button("Start")).toBeEnabled();
+  await page.keyboard.press("c");
   await expect(page.getByLabel("half a bar")).toBeChecked();
-  await expect(page.getByLabel("Between two plays")).toHaveValue("in-time");
+  const breather = page.getByLabel("Between two plays");
+  await expect(breather).toHaveValue("in-time");
+  // By the keys alone: another breather, and Enter sets it.
+  await breather.focus();
+  await page.keyboard.press("ArrowDown");
+  await expect(breather).toHaveValue("0");
+  await page.getByLabel("half a bar").focus();
+  await page.keyboard.press("Enter");
+  await expect(page.getByRole("dialog")).toBeHidden();
 });

@@ -1,6 +1,6 @@
 import type { SchoolName } from "~/core/ladder";
 import type { PassageState } from "~/core/score";
-import type { BlockKind, Feeling, Rated, Rating } from "~/core/session";
+import type { BlockKind, Feeling, KeptPace, Rated, Rating } from "~/core/session";
 import type { BeatUnit, Bpm, Day } from "~/core/units";
 
 /** A passage as lists and ribbons show it. */
@@ -19,6 +19,8 @@ export interface PassageLine {
   readonly stateSet: PassageState | null;
   readonly comfortable: number | null;
   readonly ceiling: number | null;
+  /** Count-in and breather as the player set them at the stand. */
+  readonly pace: KeptPace | null;
   readonly ended: number | null;
   readonly reached: number | null;
   readonly target: Bpm | null;

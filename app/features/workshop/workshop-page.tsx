@@ -1,4 +1,5 @@
 import Button from "@mui/material/Button";
+import FormHelperText from "@mui/material/FormHelperText";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { Form } from "react-router";
 import { TempoText } from "~/components/beat-unit";
@@ -9,7 +10,7 @@ import { partOfBlock } from "~/core/cost";
 import type { Ladder, Place, SchoolName } from "~/core/ladder";
 import type { RecordedRep } from "~/core/record";
 import { barsOf, type MetreRegion, type PassageRange } from "~/core/score";
-import type { Played } from "~/core/session";
+import { keptPace, withPace, type Played } from "~/core/session";
 import { nearestPlayable, type BeatUnit, type Bpm } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
@@ -145,9 +146,14 @@ export function WorkshopPage(props: WorkshopPageProps) {
     () => reckoningFrom({ reps: props.reps, target, block, flaws: props.flaws }),
     [props.reps, props.flaws, target, block],
   );
+  // Set at the stand, it holds until the ladder says something else; what it costs goes by it.
+  const players = useMemo(
+    () => (drawn ? keptPace(passage.pace, drawn.ladder) : undefined),
+    [drawn, passage.pace],
+  );
   const question = useMemo(
-    () => drawn && (() => reckoning.question(drawn.ladder, drawn.from, true)),
-    [drawn, reckoning],
+    () => drawn && (() => reckoning.question(withPace(drawn.ladder, players), drawn.from, true)),
+    [drawn, reckoning, players],
   );
   const known = useCost(question);
   const figures = figuresOf(known);
@@ -272,7 +278,16 @@ export function WorkshopPage(props: WorkshopPageProps) {
             told={words.between.told(draft.click)}
             wrong={hasError(errors, "click.countIn", "click.breather")}
           >
-            {() => <BetweenFields draft={draft} errors={errors} onChange={change} />}
+            {() => (
+              <>
+                <BetweenFields draft={draft} errors={errors} onChange={change} />
+                {players && (
+                  <FormHelperText>
+                    {words.between.players(person.name, words.between.told(players))}
+                  </FormHelperText>
+                )}
+              </>
+            )}
           </Fold>
           <Fold
             title={words.ladder.daily}
@@ -333,7 +348,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
               <Offers
                 offers={known.offers}
                 stale={known.offersFor !== question}
-                onTake={takeLadder}
+                onTake={(offer) => takeLadder({ ...offer, click: drawn.ladder.click })}
               />
               {beside && (
                 <Compare

@@ -39,6 +39,7 @@ export function passageLine(passage: Passage, today: Day) {
     stateSet: passage.stateSet,
     comfortable: passage.comfortable,
     ceiling: passage.ceiling,
+    pace: passage.pace,
     ended: passage.ended?.tempo ?? null,
     reached: passage.reachedTempo,
     target: ladder?.target ?? null,
