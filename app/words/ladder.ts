@@ -172,7 +172,7 @@ export const ladder = {
       clean: (number: number) => `Clean in a row for line ${number}`,
       tempo: (number: number) => `Tempo of line ${number} in bpm`,
       ownGate: "clean in a row (0: the gate below)",
-      ownTempo: "bpm (0: the target), and clean in a row (0: the gate below)",
+      ownTempo: "clean in a row (0: the gate below), and bpm (0: the target)",
       up: (number: number) => `Line ${number} up`,
       down: (number: number) => `Line ${number} down`,
       remove: (number: number) => `Take line ${number} out`,

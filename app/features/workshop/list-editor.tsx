@@ -63,31 +63,20 @@ export function ListEditor(props: ListEditorProps) {
                 </MenuItem>
               ))}
             </TextField>
-            <TextField
-              size="small"
-              variant="standard"
-              type="number"
-              className={styles.ownGate!}
-              value={Number.isNaN(clean) ? "" : clean}
-              error={errorAt(`${i}.clean`) !== undefined}
-              slotProps={{ htmlInput: { "aria-label": list.clean(i + 1), min: 0, max: 20 } }}
-              onChange={({ target }) =>
-                set(i, { clean: target.value === "" ? NaN : Number(target.value) })
-              }
+            <NumberCell
+              label={list.clean(i + 1)}
+              value={clean}
+              max={20}
+              error={errorAt(`${i}.clean`)}
+              onChange={(next) => set(i, { clean: next })}
             />
             {field.tempi && (
-              <TextField
-                size="small"
-                variant="standard"
-                type="number"
-                className={styles.ownGate!}
-                value={Number.isNaN(tempo) ? "" : tempo}
-                error={errorAt(`${i}.tempo`) !== undefined}
-                helperText={errorAt(`${i}.tempo`)}
-                slotProps={{ htmlInput: { "aria-label": list.tempo(i + 1), min: 0, max: 400 } }}
-                onChange={({ target }) =>
-                  set(i, { tempo: target.value === "" ? NaN : Number(target.value) })
-                }
+              <NumberCell
+                label={list.tempo(i + 1)}
+                value={tempo}
+                max={400}
+                error={errorAt(`${i}.tempo`)}
+                onChange={(next) => set(i, { tempo: next })}
               />
             )}
             <IconButton
@@ -126,5 +115,29 @@ export function ListEditor(props: ListEditorProps) {
         {list.add}
       </Button>
     </fieldset>
+  );
+}
+
+/** A small number in a line; NaN while it is empty. */
+function NumberCell(props: {
+  label: string;
+  value: number;
+  max: number;
+  error: string | undefined;
+  onChange: (value: number) => void;
+}) {
+  const { label, value, max, error, onChange } = props;
+  return (
+    <TextField
+      size="small"
+      variant="standard"
+      type="number"
+      className={styles.ownGate!}
+      value={Number.isNaN(value) ? "" : value}
+      error={error !== undefined}
+      helperText={error}
+      slotProps={{ htmlInput: { "aria-label": label, min: 0, max } }}
+      onChange={({ target }) => onChange(target.value === "" ? NaN : Number(target.value))}
+    />
   );
 }
