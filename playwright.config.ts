@@ -1,7 +1,8 @@
 import { defineConfig } from "@playwright/test";
-import { browserSettings } from "./e2e/support/browser";
+import { browserSettings, withoutAWindow } from "./e2e/support/browser";
 
 const LONG = /(looks|two-weeks|sixteen|days)\.spec\.ts$/;
+const SOUND = /(click|first-session|stand-live)\.spec\.ts$/;
 
 export default defineConfig({
   testDir: "e2e",
@@ -16,7 +17,8 @@ export default defineConfig({
   use: browserSettings,
   // The long ones first, so that no core waits for them in the end.
   projects: [
-    { name: "long", testMatch: LONG },
-    { name: "short", testIgnore: LONG },
+    { name: "long", testMatch: LONG, use: { launchOptions: withoutAWindow } },
+    { name: "sound", testMatch: SOUND },
+    { name: "short", testIgnore: [LONG, SOUND], use: { launchOptions: withoutAWindow } },
   ],
 });

@@ -56,9 +56,11 @@ export class Teacher {
     await expect(page).toHaveURL(/pieces\/[0-9a-f-]{36}/);
     await ready(page);
     const middle = async (bar: number) => {
-      await page.locator(`[data-bar="${bar}"]`).waitFor();
-      const box = await page.locator(`[data-bar="${bar}"]`).boundingBox();
-      return { x: box!.x + box!.width / 2, y: box!.y + 40 };
+      const drawn = page.locator(`[data-bar="${bar}"]`);
+      await drawn.waitFor();
+      // Read in the page: between finding it and asking for its box it may have been drawn anew.
+      const { x, y, width } = await drawn.evaluate((bar) => bar.getBoundingClientRect().toJSON());
+      return { x: x + width / 2, y: y + 40 };
     };
     const [a, b] = [await middle(from), await middle(to)];
     await page.mouse.move(a.x, a.y);

@@ -1,17 +1,13 @@
 import type { Where } from "~/core/ladder";
-import type { Block } from "./plan";
+
+/** What of a block says where its rungs begin; a ceiling of null is one that nobody knows. */
+type WhereInBlock = Omit<Where, "ceiling" | "rules"> & { readonly ceiling: number | null };
 
 /** From where the rungs of a block are unrolled. */
-export const whereOf = ({
+export const whereOf = ({ start, bars, place, again, ceiling }: WhereInBlock): Where => ({
   start,
   bars,
-  place,
-  again,
-  ceiling,
-}: Pick<Block, "start" | "bars" | "place" | "again" | "ceiling">): Where => ({
-  start,
-  bars,
-  place,
-  again,
+  ...(place === undefined ? {} : { place }),
+  ...(again === undefined ? {} : { again }),
   ...(ceiling === null ? {} : { ceiling }),
 });
