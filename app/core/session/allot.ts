@@ -1,7 +1,8 @@
 import { TOLERANCE } from "~/core/units";
 import type { LeftFor } from "./candidate";
 import type { BlockReason } from "./fitted";
-import type { BlockKind, MinutesSpan } from "./shape";
+import { NICE_TO_HAVE } from "./room";
+import { isPassageKind, type BlockKind, type MinutesSpan } from "./shape";
 
 /** A block as it is wished for, before minutes are given. */
 export interface Wish {
@@ -45,8 +46,13 @@ export function raise<T>(minutes: Map<T, number>, left: number, aim: (of: T) => 
   return 0;
 }
 
-/** From this priority on a block comes only when all before it can be as long as they should be. */
-const NICE_TO_HAVE = 6;
+/** Free minutes first make passages so long, then tasks as long as they may be, then passages again. */
+const LONG_MINUTES = 35;
+/** However much time there is, nothing is played longer than this in one session. */
+const LONGEST_MINUTES = 70;
+
+/** What fills free time: repertoire and études, without an end of its own. */
+const fillsTime = ({ kind }: Wish): boolean => isPassageKind(kind) && kind !== "technique";
 
 export interface Dropped {
   readonly wish: Wish;
@@ -56,7 +62,8 @@ export interface Dropped {
 /**
  * Whole minutes for the wishes: nothing below its minimum (it is dropped instead, lowest rank
  * first), nothing that is merely nice to have while the rest falls short; all towards their ideal
- * in proportion, then towards their maximum.
+ * in proportion, what is nice to have after the rest. Free minutes go to what is played before they
+ * make tasks longer.
  */
 export function allotted(
   wishes: readonly Wish[],
@@ -64,21 +71,34 @@ export function allotted(
 ): { given: Given[]; dropped: Dropped[] } {
   let left = available;
   let ideal = 0;
-  const kept = new Map<Wish, number>();
+  const needed = new Map<Wish, number>();
+  const nice = new Map<Wish, number>();
   const dropped: Dropped[] = [];
   for (const wish of wishes.toSorted(byRank)) {
     const { minimum } = wish.span;
-    const crowds = !wish.always && wish.priority >= NICE_TO_HAVE && ideal + minimum > available;
+    const isNice = !wish.always && wish.priority >= NICE_TO_HAVE;
     if (minimum > left) dropped.push({ wish, reason: { why: "no-room", minimum, left } });
-    else if (crowds) dropped.push({ wish, reason: { why: "rest-first" } });
-    else {
-      kept.set(wish, minimum);
+    else if (isNice && ideal + minimum > available) {
+      dropped.push({ wish, reason: { why: "rest-first" } });
+    } else {
+      (isNice ? nice : needed).set(wish, minimum);
       left -= minimum;
       ideal += wish.span.ideal;
     }
   }
-  left = raise(kept, left, ({ span }) => span.ideal);
-  raise(kept, left, ({ span }) => span.maximum);
-  const given = [...kept].map(([wish, minutes]) => ({ wish, minutes }));
+  left = raise(needed, left, ({ span }) => span.ideal);
+  left = raise(nice, left, ({ span }) => span.ideal);
+  const kept = [...needed, ...nice];
+  const played = new Map(kept.filter(([wish]) => fillsTime(wish)));
+  const others = new Map(kept.filter(([wish]) => !fillsTime(wish)));
+  left = raise(played, left, ({ span }) => span.maximum);
+  left = raise(played, left, ({ span }) => Math.max(span.maximum, LONG_MINUTES));
+  left = raise(others, left, ({ span }) => span.maximum);
+  raise(played, left, ({ span }) => Math.max(span.maximum, LONGEST_MINUTES));
+  const given = kept.map(([wish]) => {
+    const minutes = played.get(wish) ?? others.get(wish)!;
+    const maximum = Math.max(wish.span.maximum, minutes);
+    return { wish: { ...wish, span: { ...wish.span, maximum } }, minutes };
+  });
   return { given, dropped };
 }

@@ -23,14 +23,14 @@ export interface Candidate {
 /** Why a passage is in a session. */
 export type ChosenFor =
   | { readonly why: "asked"; readonly minutes: number }
-  | { readonly why: "raw" | "forming" | "wanted" | "more" }
+  | { readonly why: "raw" | "forming" | "wanted" | "more" | "easy-again" }
   | { readonly why: "review"; readonly overdue: number }
   | { readonly why: "gains-most"; readonly gain: number };
 
 /** Why it is not. */
 export type LeftFor =
   | { readonly why: "not-today" | "not-asked" }
-  | { readonly why: "rest-first" }
+  | { readonly why: "rest-first" | "easy-again" }
   | { readonly why: "review-later"; readonly days: number }
   | { readonly why: "no-room"; readonly minimum: number; readonly left: number };
 
@@ -57,5 +57,54 @@ export function forToday({ state, asked, reviewIn, wanted }: Candidate): ChosenF
   return { why: state };
 }
 
-export const isChosen = (reason: ChosenFor | LeftFor): reason is ChosenFor =>
-  ["asked", "raw", "forming", "wanted", "more", "review", "gains-most"].includes(reason.why);
+/** A passage with the reason for which it is in. */
+export interface Chosen {
+  readonly candidate: Candidate;
+  readonly reason: ChosenFor;
+}
+
+interface Judged {
+  readonly chosen: readonly Chosen[];
+  readonly left: readonly { readonly candidate: Candidate; readonly reason: LeftFor }[];
+}
+
+const CHOSEN: ReadonlySet<string> = new Set<ChosenFor["why"]>([
+  "asked",
+  "raw",
+  "forming",
+  "wanted",
+  "review",
+]);
+const isChosen = (reason: ChosenFor | LeftFor): reason is ChosenFor => CHOSEN.has(reason.why);
+
+/** What is for today, and what is not, each with its reason. */
+export function judged(candidates: readonly Candidate[]): Judged {
+  const chosen: Chosen[] = [];
+  const left: { candidate: Candidate; reason: LeftFor }[] = [];
+  for (const candidate of candidates) {
+    const reason = forToday(candidate);
+    if (isChosen(reason)) chosen.push({ candidate, reason });
+    else left.push({ candidate, reason });
+  }
+  return { chosen, left };
+}
+
+const byWay = { raw: 0, forming: 1, safe: 2 } as const;
+
+/** What free time goes to, best first: what can't be played yet, then nearly, then what is safe. */
+export function furtherBest(candidates: readonly Candidate[]): readonly Candidate[] {
+  const turn = ({ asked }: Candidate) => (asked === "not-today" ? 0 : 1);
+  return candidates.toSorted(
+    (a, b) => turn(a) - turn(b) || byWay[a.state] - byWay[b.state] || weightOf(b) - weightOf(a),
+  );
+}
+
+/** So many passages come back first when something has hurt. */
+const FIRST_BACK = 2;
+
+/** After a stop for pain: what goes most easily, and little of it. */
+export function easiest(candidates: readonly Candidate[]): readonly Candidate[] {
+  return candidates
+    .toSorted((a, b) => byWay[b.state] - byWay[a.state] || a.costMinutes - b.costMinutes)
+    .slice(0, FIRST_BACK);
+}

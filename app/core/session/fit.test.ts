@@ -3,7 +3,9 @@ import fc from "fast-check";
 import {
   endsQuietly,
   fitSession,
+  longestStretch,
   moved,
+  roomForItems,
   stretched,
   USUAL_SHAPE,
   type Candidate,
@@ -95,11 +97,81 @@ describe("a session fitted to its time", () => {
         const told = [...session.blocks, ...session.leftOut].flatMap(
           ({ passageId }) => passageId ?? [],
         );
-        expect(told.toSorted()).toEqual(
+        // A long one comes in two parts.
+        expect([...new Set(told)].toSorted()).toEqual(
           asked.candidates.map(({ passageId }) => passageId).toSorted(),
         );
       }),
     );
+  });
+
+  test("no stretch of playing is longer than it may be", () => {
+    fc.assert(
+      fc.property(request, fc.constantFrom(undefined, 20), (asked, limit) => {
+        let stretch = 0;
+        for (const { kind, minutes } of fitSession({ ...asked, stretch: limit }).blocks) {
+          stretch = kind === "break" ? 0 : stretch + minutes;
+          expect(stretch).toBeLessThanOrEqual(longestStretch(asked.feeling!, limit));
+        }
+      }),
+    );
+  });
+
+  test("what the week asks is given as it was asked, on a day that has the room for it", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 8, max: 240 }),
+        fc.array(fc.integer({ min: 3, max: 30 }), { minLength: 1, maxLength: 8 }),
+        (minutes, wanted) => {
+          const room = roomForItems(minutes);
+          let left = room;
+          const asked = wanted.filter((each) => each <= left && ((left -= each), true));
+          if (asked.length === 0) return;
+          const candidates = asked.map((each, n) => passage(n, { asked: { minutes: each } }));
+          const { blocks } = fitSession({ minutes, shape: USUAL_SHAPE, candidates });
+          const given = blocks.filter(({ passageId }) => passageId);
+          const sum = given.reduce((all, each) => all + each.minutes, 0);
+          const owed = asked.reduce((all, each) => all + each, 0);
+          // An odd cut may need one more break than the minutes alone.
+          expect(sum).toBeGreaterThanOrEqual(owed - 5);
+        },
+      ),
+    );
+  });
+
+  test("four hours are filled with what is played, not with fillers", () => {
+    const seven = Array.from({ length: 7 }, (_, n) => passage(n, { asked: { minutes: 20 } }));
+    const { blocks, spare } = fitSession({ minutes: 240, shape: USUAL_SHAPE, candidates: seven });
+    const of = (test: (kind: string) => boolean) =>
+      blocks.filter(({ kind }) => test(kind)).reduce((sum, each) => sum + each.minutes, 0);
+    expect(spare).toBe(0);
+    expect(of((kind) => kind === "practising" || kind === "hard")).toBeGreaterThan(130);
+    expect(of((kind) => ["free", "listening", "enjoyed"].includes(kind))).toBeLessThan(46);
+  });
+
+  test("while it hurts nothing is played; afterwards little, easy, and nothing hard", () => {
+    const all = [passage(1, { state: "raw" }), passage(2), passage(3, { state: "safe" })];
+    const theory = { itemId: uuid(9), kind: "mental", text: "", minutes: 8, silent: true } as const;
+    const of = (change: object) =>
+      fitSession({ minutes: 20, shape: USUAL_SHAPE, candidates: all, tasks: [theory], ...change });
+    const quiet = of({ feeling: "painful" }).blocks;
+    expect(quiet.some(({ passageId }) => passageId)).toBe(false);
+    expect(new Set(quiet.map(({ kind }) => kind))).toEqual(new Set(["mental", "listening"]));
+    const back = of({ easyAgain: true }).blocks.flatMap(({ passageId }) => passageId ?? []);
+    expect(back.toSorted()).toEqual([uuid(2), uuid(3)]);
+  });
+
+  test("tight hands are warmed up even in six minutes, and what falls away is named", () => {
+    const task = { itemId: uuid(9), kind: "mental", text: "Intervals", minutes: 8 } as const;
+    const { blocks, leftOut } = fitSession({
+      minutes: 6,
+      feeling: "tight",
+      shape: USUAL_SHAPE,
+      candidates: [passage(1, { gain: 0.3 }), passage(2)],
+      tasks: [task],
+    });
+    expect(blocks.map(({ kind }) => kind)).toEqual(["warm-up", "practising", "slow-finish"]);
+    expect(leftOut.map(({ passageId, text }) => passageId ?? text)).toEqual([uuid(2), "Intervals"]);
   });
 
   test("five minutes are the passage that gains most, then its slow finish", () => {
@@ -169,9 +241,9 @@ describe("a session fitted to its time", () => {
         blocks.flatMap(({ passageId, reason }) => (passageId ? [[passageId, reason.why]] : [])),
       );
     };
-    expect(reasons(waiting)).toEqual({ [uuid(2)]: "more", [uuid(3)]: "more", [uuid(4)]: "more" });
+    expect(new Set(Object.values(reasons(waiting)))).toEqual(new Set(["more"]));
     const wanted = waiting.map((each, n) => (n === 0 ? { ...each, wanted: true } : each));
-    expect(reasons(wanted)).toEqual({ [uuid(1)]: "wanted" });
+    expect(reasons(wanted)).toEqual({ [uuid(1)]: "wanted", [uuid(4)]: "more" });
   });
 
   test("tired: more warm-up and less of the hardest", () => {

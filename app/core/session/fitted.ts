@@ -7,7 +7,7 @@ export type Feeling = (typeof FEELINGS)[number];
 /** Why a block is there and as long as it is. */
 export type BlockReason =
   | ChosenFor
-  | { readonly why: "always" | "shape" | "ends-well" }
+  | { readonly why: "always" | "must-do" | "shape" | "ends-well" | "own" | "silent" }
   | { readonly why: "break"; readonly after: number }
   | { readonly why: "gentler"; readonly feeling: Feeling };
 
@@ -27,6 +27,9 @@ export interface FittedBlock {
 export interface LeftOut {
   readonly kind: BlockKind;
   readonly passageId: string | undefined;
+  /** A task that the week asks. */
+  readonly itemId?: string | undefined;
+  readonly text?: string;
   readonly reason: LeftFor;
 }
 

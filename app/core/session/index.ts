@@ -64,6 +64,9 @@ export {
   type FittedSession,
   type LeftOut,
 } from "./fitted";
-export { fitSession, type AskedTask, type FitRequest } from "./fit";
+export { fitSession, type FitRequest } from "./fit";
+export type { AskedTask } from "./wishes";
+export { roomForItems } from "./room";
+export { longestStretch } from "./stretch";
 export { moved, stretched } from "./reshape";
 export { isLastPart, partNow, partsOf, taskNow, type Part } from "./parts";

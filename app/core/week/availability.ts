@@ -41,7 +41,37 @@ const meet = (a: TimeWindow, b: TimeWindow): boolean =>
 
 const named = ({ weekday: day, from }: TimeWindow) => `${WEEKDAYS[day]} ${from}`;
 
-type Times = { readonly windows: readonly TimeWindow[]; readonly lesson: TimeWindow | null };
+/** A date on which there is more, less or no time. */
+const dateSchema = v.object({
+  day: v.pipe(v.string(), v.isoDate("A date is written as 2026-11-30.")),
+  minutes: v.pipe(
+    v.number("Minutes are a number."),
+    v.integer("Whole minutes."),
+    v.minValue(0, "Not below 0 minutes."),
+    v.maxValue(LONGEST_DAY, `At most ${LONGEST_DAY} minutes.`),
+  ),
+});
+export type DateWithTime = v.InferOutput<typeof dateSchema>;
+
+/** For children: minutes a day, and in one stretch. */
+const limitsSchema = v.object({
+  day: minutes,
+  stretch: v.pipe(
+    v.number("Minutes are a number."),
+    v.integer("Whole minutes."),
+    v.minValue(5, "At least 5 minutes."),
+    v.maxValue(35, "Nobody should play for more than 35 minutes without a break."),
+  ),
+});
+export type PlayLimits = v.InferOutput<typeof limitsSchema>;
+
+/** What a child is given until the teacher says otherwise (craft, 12). */
+export const CHILD_LIMITS: PlayLimits = { day: 45, stretch: 20 };
+
+interface Times {
+  readonly windows: readonly TimeWindow[];
+  readonly lesson: TimeWindow | null;
+}
 
 /** The first thing that can't be, as a sentence. */
 function impossible({ windows, lesson }: Times): string | undefined {
@@ -63,7 +93,11 @@ const MOST_WINDOWS = 28;
 export const storedTimesSchema = v.object({
   windows: v.array(windowSchema),
   lesson: v.nullable(windowSchema),
+  dates: v.optional(v.array(dateSchema), []),
+  limits: v.optional(v.nullable(limitsSchema), null),
 });
+
+const MOST_DATES = 120;
 
 /** When a student can practise, and when the lesson is. */
 export const timesSchema = v.pipe(
@@ -74,6 +108,15 @@ export const timesSchema = v.pipe(
       v.maxLength(MOST_WINDOWS, `At most ${MOST_WINDOWS} times in a week.`),
     ),
     lesson: v.nullable(windowSchema),
+    dates: v.pipe(
+      v.array(dateSchema),
+      v.maxLength(MOST_DATES, `At most ${MOST_DATES} dates.`),
+      v.check(
+        (dates) => new Set(dates.map(({ day }) => day)).size === dates.length,
+        "A date is named twice.",
+      ),
+    ),
+    limits: v.nullable(limitsSchema),
   }),
   v.rawCheck(({ dataset, addIssue }) => {
     const message = dataset.typed ? impossible(dataset.value) : undefined;
@@ -85,12 +128,26 @@ export type WeekTimes = v.InferOutput<typeof timesSchema>;
 const minutesOnWeekday = (windows: readonly TimeWindow[], day: number): number =>
   windows.reduce((sum, each) => sum + (each.weekday === day ? each.minutes : 0), 0);
 
-/** Minutes that there are on a day. */
-export const minutesOn = (windows: readonly TimeWindow[], day: Day): number =>
-  minutesOnWeekday(windows, weekdayOf(day));
+/** Assumed while nobody has said when there is time. */
+export const USUAL_MINUTES = 30;
 
-/** The times of a day, earliest first. */
-export const windowsOn = (windows: readonly TimeWindow[], day: Day): TimeWindow[] =>
-  windows
-    .filter((each) => each.weekday === weekdayOf(day))
-    .toSorted((a, b) => startOf(a) - startOf(b));
+/** Minutes that there are on a day: by its date, else by its weekday, never above the limit. */
+export function minutesOn(
+  { windows, dates, limits }: Pick<WeekTimes, "windows" | "dates" | "limits">,
+  day: Day,
+): number {
+  const named = dates.find((each) => each.day === day);
+  const weekly = windows.length > 0 ? minutesOnWeekday(windows, weekdayOf(day)) : USUAL_MINUTES;
+  return Math.min(named?.minutes ?? weekly, limits?.day ?? LONGEST_DAY);
+}
+
+/** The times of a day, earliest first; none on a date that has no time. */
+export const windowsOn = (
+  { windows, dates }: Pick<WeekTimes, "windows" | "dates">,
+  day: Day,
+): TimeWindow[] =>
+  dates.some((each) => each.day === day && each.minutes === 0)
+    ? []
+    : windows
+        .filter((each) => each.weekday === weekdayOf(day))
+        .toSorted((a, b) => startOf(a) - startOf(b));

@@ -1,9 +1,12 @@
 export {
+  CHILD_LIMITS,
   minutesOn,
   storedTimesSchema,
   timesSchema,
   weekdayOf,
   windowsOn,
+  type DateWithTime,
+  type PlayLimits,
   type TimeWindow,
   type WeekTimes,
 } from "./availability";
@@ -30,6 +33,8 @@ export {
   type LayoutNote,
   type WeekLayout,
 } from "./layout";
+export { asItWent, type WeekAsItWent, type WentDay, type WentItem } from "./as-it-went";
+export { isDone, type Practised } from "./done";
 export { CIRCLE_OF_FIFTHS, keyOfWeek } from "./rotation";
 export {
   MEMORY_UNITS,

@@ -1,6 +1,7 @@
 import type { Block } from "~/core/session";
 import type { BeatUnit, Day } from "~/core/units";
 import type { AssignmentItem, AssignmentText } from "./assignment";
+import type { WentItem } from "./as-it-went";
 import type { LayoutNote } from "./layout";
 
 /** An item with the passage that it is about. */
@@ -12,8 +13,12 @@ interface PlacedItem extends AssignmentItem {
 }
 
 export interface WeekItem extends PlacedItem {
-  /** Minutes by day on which it was practised. */
-  readonly done: readonly { readonly day: Day; readonly minutes: number }[];
+  /** Minutes by day on which it was practised, and whether that was what it should have. */
+  readonly practised: readonly {
+    readonly day: Day;
+    readonly minutes: number;
+    readonly done: boolean;
+  }[];
 }
 
 export interface WeekDay {
@@ -21,7 +26,8 @@ export interface WeekDay {
   /** Minutes that there are. */
   readonly minutes: number;
   readonly times: readonly { readonly from: string; readonly minutes: number }[];
-  readonly asked: readonly { readonly itemId: string; readonly minutes: number }[];
+  /** What that morning asked, with what came of it. */
+  readonly asked: readonly WentItem[];
   readonly played: number;
 }
 

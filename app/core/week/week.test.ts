@@ -3,11 +3,14 @@ import fc from "fast-check";
 import * as v from "valibot";
 import { addDays, daysBetween } from "~/core/units";
 import {
+  asItWent,
+  CHILD_LIMITS,
   keyOfWeek,
   layOutWeek,
   leastMinutes,
   memoryPlanSchema,
   memoryStanding,
+  minutesOn,
   nextGoal,
   reviewIn,
   timesSchema,
@@ -17,7 +20,7 @@ import {
 
 const MONDAY = "2026-05-04";
 const week = (minutes: readonly number[]) =>
-  minutes.map((each, n) => ({ day: addDays(MONDAY, n), minutes: each }));
+  minutes.map((each, n) => ({ day: addDays(MONDAY, n), minutes: each, room: each }));
 
 const item = (id: string, often: Often, change: Partial<LayoutItem> = {}): LayoutItem => ({
   id,
@@ -73,12 +76,8 @@ describe("the week laid out", () => {
         const layout = layOutWeek(all, days, MONDAY);
         const withTime = days.filter(({ minutes }) => minutes > 0).length;
         for (const { id, often } of all.filter(({ hard }) => !hard)) {
-          const wanted =
-            often.kind === "daily"
-              ? withTime
-              : often.kind === "times"
-                ? Math.min(withTime, often.times)
-                : Math.ceil(withTime / 2);
+          if (often.kind === "every-other") continue;
+          const wanted = often.kind === "daily" ? withTime : Math.min(withTime, often.times);
           const out = layout.notes.find((note) => note.kind === "falls-out" && note.itemId === id);
           expect(daysOf(layout, id).length + (out?.kind === "falls-out" ? out.times : 0)).toBe(
             wanted,
@@ -86,6 +85,56 @@ describe("the week laid out", () => {
         }
       }),
     );
+  });
+
+  test("every other day is every other day, across the edge of the week too", () => {
+    const every: Often = { kind: "every-other" };
+    const full = week(Array.from({ length: 7 }, () => 45));
+    const at = (change: Partial<LayoutItem>, today = MONDAY) =>
+      daysOf(layOutWeek([item("a", every, change)], full, today), "a").map((day) =>
+        daysBetween(MONDAY, day),
+      );
+    expect(at({})).toEqual([0, 2, 4, 6]);
+    expect(at({ lastBefore: addDays(MONDAY, -1) })).toEqual([1, 3, 5]);
+    // Missed on its day, it goes on from the next one.
+    expect(at({ doneOn: [MONDAY] }, addDays(MONDAY, 3))).toEqual([3, 5]);
+    fc.assert(
+      fc.property(weeks, items, fc.nat(6), (days, others, gone) => {
+        const all = [item("mine", every), ...others];
+        const laid = daysOf(layOutWeek(all, days, addDays(MONDAY, gone)), "mine");
+        for (const [n, day] of laid.slice(1).entries()) {
+          expect(daysBetween(laid[n]!, day)).toBeGreaterThanOrEqual(2);
+        }
+      }),
+    );
+  });
+
+  test("what is asked n times lies as far apart as it can, the next week included", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 7 }), fc.nat(6), (n, ago) => {
+        const full = week(Array.from({ length: 7 }, () => 30));
+        const before = addDays(MONDAY, -1 - ago);
+        const laid = layOutWeek([item("a", times(n), { lastBefore: before })], full, MONDAY);
+        const days = daysOf(laid, "a");
+        const around = [...days, addDays(days[0]!, 7)];
+        for (const [i, day] of around.slice(1).entries())
+          expect(daysBetween(around[i]!, day)).toBeGreaterThanOrEqual(Math.floor(7 / n));
+      }),
+    );
+  });
+
+  test("something falls out only when not all of it can be placed", () => {
+    // A twenty on the only long day, and a ten that could have taken it.
+    const days = week([12, 12, 40, 0, 0, 0, 0]);
+    const all = [item("ten", times(3), { minutes: 20 }), item("long", times(1), { minutes: 60 })];
+    expect(layOutWeek(all, days, MONDAY).notes.filter(({ kind }) => kind === "falls-out")).toEqual(
+      [],
+    );
+  });
+
+  test("in two weeks what is asked three times a week comes six times", () => {
+    const days = week(Array.from({ length: 14 }, () => 30));
+    expect(daysOf(layOutWeek([item("a", times(3))], days, MONDAY), "a")).toHaveLength(6);
   });
 
   test("three times a week are spread, and the load follows the days", () => {
@@ -129,12 +178,12 @@ describe("the week laid out", () => {
     const days = week([20, 20, 20, 0, 0, 0, 0]);
     const asked = [item("a", times(3), { minutes: 20 }), item("b", daily, { minutes: 20 })];
     const all = layOutWeek(asked, days, MONDAY);
-    expect(all.notes).toEqual([]);
+    expect(all.notes).toEqual([{ kind: "too-much", asked: 120, laid: 60 }]);
     // Monday and Tuesday were missed: on Wednesday each fits once.
     const late = layOutWeek(asked, days, addDays(MONDAY, 2));
     expect(late.days[0]!.items).toHaveLength(2);
     expect(late.days[0]!.load).toBe(20);
-    expect(late.notes).toEqual([{ kind: "falls-out", itemId: "a", times: 2 }]);
+    expect(late.notes[0]).toEqual({ kind: "falls-out", itemId: "a", times: 2 });
   });
 
   test("what is done is not asked again", () => {
@@ -145,10 +194,55 @@ describe("the week laid out", () => {
   });
 });
 
+describe("a week as it went", () => {
+  const full = week(Array.from({ length: 7 }, () => 30));
+  const went = (
+    often: Often,
+    today: number,
+    minutes: Readonly<Record<number, number>>,
+    change: { goalPassed?: boolean; enough?: boolean } = {},
+  ) => {
+    const { doneOn: _, ...one } = item("a", often);
+    const practised = (_id: string, day: string) => {
+      const played = minutes[daysBetween(MONDAY, day)];
+      const said = { goalPassed: false, enough: false, ...change };
+      return played === undefined ? undefined : { minutes: played, ...said };
+    };
+    return asItWent({ items: [one], week: full, practised, today: addDays(MONDAY, today) });
+  };
+  const askedOn = ({ days }: ReturnType<typeof went>) =>
+    days.flatMap(({ items: all }, n) => (all.length > 0 ? [n] : []));
+
+  test("one short play doesn't make an item done; four fifths of its minutes do", () => {
+    const of = (played: number) => went(daily, 0, { 0: played }).days[0]!.items[0]!;
+    expect(of(1)).toEqual({ itemId: "a", minutes: 10, practised: 1, done: false });
+    expect(of(8).done).toBe(true);
+    expect(went(daily, 0, { 0: 1 }, { enough: true }).days[0]!.items[0]!.done).toBe(true);
+    expect(went(daily, 0, { 0: 1 }, { goalPassed: true }).days[0]!.items[0]!.done).toBe(true);
+  });
+
+  test("a day half done is owed again; done on another day, it is not asked twice", () => {
+    expect(askedOn(went(times(2), 0, {}))).toHaveLength(2);
+    const [first, second] = askedOn(went(times(2), 0, {}));
+    const half = went(times(2), first! + 1, { [first!]: 3 });
+    expect(askedOn(half)).toHaveLength(3);
+    const early = went(times(2), first! + 1, { [first!]: 10, [first! + 1]: 10 });
+    expect(askedOn(early)).not.toContain(second);
+  });
+
+  test("days that are over keep what they asked, and today what this morning asked", () => {
+    const before = askedOn(went({ kind: "every-other" }, 0, {}));
+    expect(before).toEqual([0, 2, 4, 6]);
+    const now = went({ kind: "every-other" }, 2, { 0: 10, 2: 10 });
+    expect(askedOn(now)).toEqual(before);
+    expect(now.days[2]!.items[0]!.done).toBe(true);
+  });
+});
+
 describe("times of a week", () => {
   const at = (weekday: number, from: string, minutes: number) => ({ weekday, from, minutes });
   const sentence = (windows: unknown[], lesson: unknown = null) => {
-    const read = v.safeParse(timesSchema, { windows, lesson });
+    const read = v.safeParse(timesSchema, { windows, lesson, dates: [], limits: null });
     return read.success ? undefined : read.issues[0].message;
   };
   test("that can't be are refused with a sentence", () => {
@@ -162,6 +256,18 @@ describe("times of a week", () => {
     expect(sentence([at(0, "23:50", 30)])).toMatch("past midnight");
     expect(sentence([at(0, "25:00", 30)])).toMatch("17:30");
     expect(sentence([at(0, "17:00", 30), at(0, "17:30", 30)])).toBeUndefined();
+  });
+  test("a date has more, less or no time; a child's day is no longer than it should be", () => {
+    const dates = [
+      { day: MONDAY, minutes: 0 },
+      { day: addDays(MONDAY, 5), minutes: 120 },
+    ];
+    const times = { windows: [at(0, "17:00", 30), at(1, "17:00", 60)], dates, limits: null };
+    const on = (of: typeof times | object, n: number) =>
+      minutesOn({ ...times, ...of }, addDays(MONDAY, n));
+    expect([0, 1, 2, 5, 7].map((n) => on({}, n))).toEqual([0, 60, 0, 120, 30]);
+    expect([1, 5].map((n) => on({ limits: CHILD_LIMITS }, n))).toEqual([45, 45]);
+    expect(on({ windows: [] }, 1)).toBe(30);
   });
 });
 

@@ -65,6 +65,15 @@ export const passagesOfPerson = (db: Queries, studioId: string, personId: string
     [studioId, personId],
   );
 
+/** Passages of the studio by their ids, those that are put away left out. */
+export const passagesNamed = (db: Queries, studioId: string, ids: readonly string[]) =>
+  db.many(
+    passageRow,
+    `${PASSAGE}
+     where passage.studio_id = $1 and passage.id = any($2::uuid[]) and passage.retired_at is null`,
+    [studioId, ids],
+  );
+
 export interface NewPassage extends PassageRange {
   readonly id: string;
   readonly personId: string;

@@ -127,7 +127,11 @@ export const weeksOfAll = (db: Queries, studioId: string) =>
     [studioId],
   );
 
+/** One student, or everyone of the studio. */
+export type Whose = string | null;
+
 const playedRow = v.object({
+  person_id: idRow,
   passage_id: idRow,
   day: dayRow,
   minutes: v.number(),
@@ -139,17 +143,18 @@ const playedRow = v.object({
 });
 export type PlayedDay = v.InferOutput<typeof playedRow>;
 
-/** A student's passages by the days on which they were played, oldest first. */
-export const playedByDay = (db: Queries, studioId: string, personId: string, from: Day, to: Day) =>
+/** Passages by the days on which they were played, oldest first. */
+export const playedByDay = (db: Queries, studioId: string, whose: Whose, from: Day, to: Day) =>
   db.many(
     playedRow,
-    `select passage_id, day, sum(active_seconds) / 60 as minutes, sum(plays)::integer as plays,
+    `select person_id, passage_id, day, sum(active_seconds) / 60 as minutes, sum(plays)::integer as plays,
        sum(clean)::integer as clean, (array_agg(start_tempo order by position))[1] as first_tempo,
        (array_agg(end_tempo order by position desc))[1] as end_tempo,
        max(reached_tempo) as reached
-     from session_block where studio_id = $1 and person_id = $2 and day between $3 and $4
-     group by passage_id, day order by day`,
-    [studioId, personId, from, to],
+     from session_block
+     where studio_id = $1 and ($2::uuid is null or person_id = $2) and day between $3 and $4
+     group by person_id, passage_id, day order by day`,
+    [studioId, whose, from, to],
   );
 
 const taskRow = v.object({
@@ -162,13 +167,14 @@ const taskRow = v.object({
 export const sessionsBetween = (
   db: Queries,
   studioId: string,
-  personId: string,
+  whose: Whose,
   from: Day,
   to: Day,
 ) =>
   db.many(
     v.object({
       session_id: idRow,
+      person_id: idRow,
       day: dayRow,
       notes: v.array(v.string()),
       questions: v.array(v.string()),
@@ -178,16 +184,18 @@ export const sessionsBetween = (
       tasks: v.array(taskRow),
       passages: v.array(idRow),
     }),
-    `select o.session_id, o.day, notes, questions, ratings, feeling, ended, tasks,
+    `select o.session_id, o.person_id, o.day, notes, questions, ratings, feeling, ended, tasks,
        coalesce((select jsonb_agg(passage_id) from session_block b
          where b.session_id = o.session_id), '[]'::jsonb) as passages
-     from session_outcome o where studio_id = $1 and person_id = $2 and day between $3 and $4
+     from session_outcome o
+     where studio_id = $1 and ($2::uuid is null or person_id = $2) and day between $3 and $4
      order by started_at`,
-    [studioId, personId, from, to],
+    [studioId, whose, from, to],
   );
 
 const byHandRow = v.object({
   id: idRow,
+  person_id: idRow,
   day: dayRow,
   minutes: v.number(),
   item_id: v.nullable(idRow),
@@ -198,23 +206,66 @@ export type ByHand = v.InferOutput<typeof byHandRow>;
 export const practiceByHand = (
   db: Queries,
   studioId: string,
-  personId: string,
+  whose: Whose,
   from: Day,
   to: Day,
 ) =>
   db.many(
     byHandRow,
-    `select id, day, minutes, item_id, note from practice_by_hand
-     where studio_id = $1 and person_id = $2 and day between $3 and $4 order by day`,
-    [studioId, personId, from, to],
+    `select id, person_id, day, minutes, item_id, note from practice_by_hand
+     where studio_id = $1 and ($2::uuid is null or person_id = $2) and day between $3 and $4
+     order by day`,
+    [studioId, whose, from, to],
   );
 
 /** The id is made on the client: sent twice, it is one entry. */
-export const insertByHand = (db: Queries, studioId: string, personId: string, entry: ByHand) =>
+export const insertByHand = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  entry: Omit<ByHand, "person_id">,
+) =>
   db.execute(
     `insert into practice_by_hand (id, studio_id, person_id, day, minutes, item_id, note)
      values ($1, $2, $3, $4, $5, $6, $7) on conflict (id) do nothing`,
     [entry.id, studioId, personId, entry.day, entry.minutes, entry.item_id, entry.note],
+  );
+
+const enoughRow = v.object({ person_id: idRow, item_id: idRow, day: dayRow });
+
+/** Items of which the player said that it was enough for the day. */
+export const enoughOf = (db: Queries, studioId: string, whose: Whose, from: Day, to: Day) =>
+  db.many(
+    enoughRow,
+    `select person_id, item_id, day from item_enough
+     where studio_id = $1 and ($2::uuid is null or person_id = $2) and day between $3 and $4`,
+    [studioId, whose, from, to],
+  );
+
+/** Said twice, it is said once. */
+export const sayEnough = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  itemId: string,
+  day: Day,
+) =>
+  db.execute(
+    `insert into item_enough (studio_id, person_id, item_id, day) values ($1, $2, $3, $4)
+     on conflict do nothing`,
+    [studioId, personId, itemId, day],
+  );
+
+export const takeBackEnough = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  itemId: string,
+  day: Day,
+) =>
+  db.execute(
+    "delete from item_enough where studio_id = $1 and person_id = $2 and item_id = $3 and day = $4",
+    [studioId, personId, itemId, day],
   );
 
 const shapeRow = v.object({ id: idRow, name: v.string(), shape: shapeSchema });

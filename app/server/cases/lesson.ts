@@ -106,7 +106,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
       )
     : [];
   const until = nextLesson(today, person.times.lesson?.weekday);
-  const week = daysWithMinutes(today, until, person.times.windows);
+  const week = daysWithMinutes(today, until, person.times);
   const available = {
     minutes: week.reduce((sum, { minutes }) => sum + minutes, 0),
     days: week.filter(({ minutes }) => minutes > 0).length,

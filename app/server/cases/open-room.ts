@@ -12,7 +12,7 @@ const LONGEST_NAME = 120;
 const tooLong = `Keep it under ${LONGEST_NAME} characters.`;
 
 /** Nothing said yet of when there is time. */
-export const NO_TIMES: WeekTimes = { windows: [], lesson: null };
+export const NO_TIMES: WeekTimes = { windows: [], lesson: null, dates: [], limits: null };
 
 export const nameSchema = (what: string) =>
   v.pipe(v.string(), v.trim(), v.minLength(1, `Give ${what}.`), v.maxLength(LONGEST_NAME, tooLong));

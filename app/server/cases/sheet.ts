@@ -13,6 +13,7 @@ import { DatabaseError } from "~/db/client";
 import { todayIn, type Services } from "../services";
 import {
   daysWithMinutes,
+  happenedBefore,
   keyFor,
   minutesOfItem,
   planWeek,
@@ -53,21 +54,16 @@ export async function sheetPage(
   const { from_day: from, until_day: until } = week;
   const happened = await whatHappened(db, studioId, personId, readFrom(week), addDays(until, -1));
   const raw = new Set(passages.filter((each) => stateOf(each) === "raw").map(({ id }) => id));
-  const { windows } = person.times;
-  // As it was laid out on its first day, whatever came of it since.
-  const before = {
-    played: happened.played.filter(({ day }) => day < from),
-    sessions: happened.sessions.filter(({ day }) => day < from),
-    byHand: happened.byHand.filter(({ day }) => day < from),
-  };
+  const { times } = person;
   const asWasSet = {
     ...week.text,
     items: week.text.items.map((i) => ({ ...i, decision: "open" as const })),
   };
   const plan = planWeek({
     week: { ...week, text: asWasSet },
-    windows,
-    happened: before,
+    times,
+    // As it was laid out on its first day, whatever came of it since.
+    happened: happenedBefore(happened, from),
     raw,
     today: from,
   });
@@ -93,7 +89,7 @@ export async function sheetPage(
     room: studio.name,
     person: { id: person.id, name: person.name, instrument: person.instrument },
     week: { id: week.id, from, until },
-    days: daysWithMinutes(from, until, windows).map(({ day, minutes }, index) => ({
+    days: daysWithMinutes(from, until, times).map(({ day, minutes }, index) => ({
       day,
       minutes,
       asked: plan.days[index]?.load ?? 0,

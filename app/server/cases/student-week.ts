@@ -1,4 +1,11 @@
-import { nestedGoals, windowsOn, type StudentWeek, type WeekDay, type WeekItem } from "~/core/week";
+import {
+  nestedGoals,
+  windowsOn,
+  type StudentWeek,
+  type WeekDay,
+  type WeekItem,
+  type WeekTimes,
+} from "~/core/week";
 import { addDays, type Day } from "~/core/units";
 import {
   assignmentById,
@@ -13,7 +20,6 @@ import {
 import { memoryLine } from "./memory";
 import { todayIn, type Services } from "../services";
 import {
-  daysOf,
   keyFor,
   minutesOfDays,
   minutesOfItem,
@@ -29,40 +35,41 @@ const WEEKS_LISTED = 60;
 
 interface WeekInputs {
   readonly week: Pick<Assignment, "from_day" | "until_day" | "text"> & { readonly id?: string };
-  readonly times: { readonly windows: Parameters<typeof windowsOn>[0] };
+  readonly times: WeekTimes;
   readonly passages: readonly Passage[];
   readonly happened: Happened;
   readonly today: Day;
 }
 
-/** A week as it is laid out from today on, with what has happened in it. */
+/** A week with what each day asked and what came of it, and as it is laid out from today on. */
 export function studentWeek({ week, times, passages, happened, today }: WeekInputs): StudentWeek {
   const { from_day: from, until_day: until, text } = week;
-  const { windows } = times;
   const raw = new Set(passages.filter((each) => stateOf(each) === "raw").map(({ id }) => id));
-  const layout = planWeek({ week, windows, happened, raw, today });
+  const plan = planWeek({ week, times, happened, raw, today });
   const byDay = minutesOfDays(happened);
-  const laid = new Map(layout.days.map((each) => [each.day, each]));
-  const days = daysOf(from, until).map((day): WeekDay => {
-    const ahead = laid.get(day);
-    const there = windowsOn(windows, day);
-    return {
-      day,
-      minutes: ahead?.minutes ?? there.reduce((sum, { minutes }) => sum + minutes, 0),
-      times: there.map(({ from: at, minutes }) => ({ from: at, minutes })),
-      asked: ahead?.items ?? [],
-      played: byDay.get(day) ?? 0,
-    };
-  });
+  const days = plan.days.map(({ day, minutes, items: asked }): WeekDay => ({
+    day,
+    minutes,
+    times: windowsOn(times, day).map((each) => ({ from: each.from, minutes: each.minutes })),
+    asked,
+    played: byDay.get(day) ?? 0,
+  }));
+  const doneOn = (itemId: string, day: Day) => {
+    const there = plan.days.find((each) => each.day === day);
+    const asked = there?.items.find((each) => each.itemId === itemId);
+    return asked?.done ?? there?.extra.includes(itemId) ?? false;
+  };
   const items = text.items.map((item): WeekItem => {
     const passage = passages.find(({ id }) => id === item.passageId);
-    const done = [...minutesOfItem(item, happened)].map(([day, minutes]) => ({ day, minutes }));
+    const practised = [...minutesOfItem(item, happened)]
+      .filter(([day]) => day >= from && day < until)
+      .map(([day, minutes]) => ({ day, minutes, done: doneOn(item.id, day) }));
     return {
       ...item,
       bars: passage ? { from: passage.fromBar, to: passage.toBar } : null,
       beatUnit: passage?.piece.markUnit ?? null,
       key: keyFor(item, from, today < from ? from : today),
-      done: done.filter(({ day }) => day >= from && day < until),
+      practised,
     };
   });
   return {
@@ -72,7 +79,7 @@ export function studentWeek({ week, times, passages, happened, today }: WeekInpu
     text,
     items,
     days,
-    notes: layout.notes,
+    notes: plan.notes,
     played: {
       minutes: days.reduce((sum, { played }) => sum + played, 0),
       days: days.filter(({ played }) => played > 0).length,

@@ -4,8 +4,8 @@ import { addDays, type Day } from "~/core/units";
 import {
   latestOfEach,
   memoryOfAll,
-  minutesByDay,
   painSince,
+  passagesNamed,
   reachedSince,
   saidSince,
   studentsOf,
@@ -14,8 +14,16 @@ import {
   type Assignment,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
+import { stateOf } from "./passage-line";
 import { weekOn } from "./today";
-import { daysOf, planWeek } from "../plan/week-plan";
+import {
+  byPersonOf,
+  daysOf,
+  minutesOfDays,
+  planWeek,
+  whatHappened,
+  type Happened,
+} from "../plan/week-plan";
 
 /** Without a week of its own, a line shows the last seven days. */
 const DAYS_SHOWN = 7;
@@ -70,31 +78,26 @@ function byPerson<T extends { readonly person_id: string }>(rows: readonly T[]) 
 
 type Student = Awaited<ReturnType<typeof studentsOf>>[number];
 
-/** Minutes asked by day, as the week was laid out when it was set. */
-function askedByDay(week: Assignment | undefined, { times }: Student): ReadonlyMap<Day, number> {
-  if (!week) return new Map();
-  const nothing = { played: [], sessions: [], byHand: [] };
-  const { days } = planWeek({
-    week,
-    windows: times.windows,
-    happened: nothing,
-    raw: new Set(),
-    today: week.from_day,
-  });
-  return new Map(days.map(({ day, load }) => [day, load]));
+/** On the day of the lesson the line shows the week that ends; later, that it goes on. */
+const running = (week: Assignment | undefined, today: Day) =>
+  week && today > week.until_day ? weekOn([week], today) : week;
+
+interface LineInputs {
+  readonly week: Assignment | undefined;
+  readonly student: Student;
+  readonly today: Day;
+  readonly happened: Happened;
+  readonly raw: ReadonlySet<string>;
 }
 
-function lineDays(
-  week: Assignment | undefined,
-  student: Student,
-  today: Day,
-  played: ReadonlyMap<Day, number>,
-): LineDay[] {
-  // On the day of the lesson the line shows the week that ends; later, that it goes on.
-  const running = week && today > week.until_day ? weekOn([week], today) : week;
-  const from = running ? running.from_day : addDays(today, 1 - DAYS_SHOWN);
-  const until = running ? running.until_day : addDays(today, 1);
-  const asked = askedByDay(running, student);
+/** What each day asked that morning, what was practised, and what the days ahead ask. */
+function lineDays({ week, student, today, happened, raw }: LineInputs): LineDay[] {
+  const on = running(week, today);
+  const from = on ? on.from_day : addDays(today, 1 - DAYS_SHOWN);
+  const until = on ? on.until_day : addDays(today, 1);
+  const plan = on && planWeek({ week: on, times: student.times, happened, raw, today });
+  const asked = new Map(plan?.days.map(({ day, load }) => [day, load]));
+  const played = minutesOfDays(happened);
   return daysOf(from, until)
     .slice(0, LONGEST_LINE)
     .map((day) => ({ day, asked: asked.get(day) ?? 0, played: played.get(day) ?? 0 }));
@@ -121,38 +124,41 @@ export async function weekOf(services: Services, studioId: string) {
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -TREND_DAYS);
-  const [students, weeks, minutes, latest, reached, pain, said, memory] = await Promise.all([
+  const [students, weeks, happened, latest, reached, pain, said, memory] = await Promise.all([
     studentsOf(db, studioId),
     weeksOfAll(db, studioId),
-    minutesByDay(db, studioId, since, today),
+    whatHappened(db, studioId, null, since, today),
     latestOfEach(db, studioId),
     reachedSince(db, studioId, since),
     painSince(db, studioId, since),
     saidSince(db, studioId, since),
     memoryOfAll(db, studioId),
   ]);
-  const [weekFor, minutesFor, latestFor, reachedFor, painFor, saidFor, memoryFor] = [
+  const named = weeks.flatMap(({ text }) => text.items.flatMap(({ passageId }) => passageId ?? []));
+  const asked = await passagesNamed(db, studioId, named);
+  const raw = new Set(asked.filter((each) => stateOf(each) === "raw").map(({ id }) => id));
+  const [weekFor, latestFor, reachedFor, painFor, saidFor, memoryFor] = [
     byPerson(weeks),
-    byPerson(minutes),
     byPerson(latest),
     byPerson(reached),
     byPerson(pain),
     byPerson(said),
     byPerson(memory),
   ];
+  const happenedFor = byPersonOf(happened);
   const lines = students.map((student): WeekLine => {
     const { id } = student;
     const [week] = weekFor(id);
     const [last] = latestFor(id);
-    const played = new Map(minutesFor(id).map((row) => [row.day, row.minutes]));
-    const days = [...played.keys()].toSorted();
+    const practised = happenedFor(id);
+    const days = [...minutesOfDays(practised).keys()].toSorted();
     const answers = saidFor(id).filter(({ day }) => !week || day >= week.from_day);
     const felt = saidFor(id).findLast(({ feeling }) => feeling !== null);
     return {
       id,
       name: student.name,
       instrument: student.instrument,
-      days: lineDays(week, student, today, played),
+      days: lineDays({ week, student, today, happened: practised, raw }),
       until: week?.until_day,
       lessonToday: lessonToday(week, student, today),
       last: last && { day: last.day, what: [...new Set(last.blocks.map(({ title }) => title))] },

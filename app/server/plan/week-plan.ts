@@ -1,48 +1,84 @@
+import { roomForItems } from "~/core/session";
 import {
+  asItWent,
   keyOfWeek,
-  layOutWeek,
   minutesOn,
   type AssignmentItem,
-  type LayoutItem,
-  type TimeWindow,
-  type WeekLayout,
+  type LayoutDay,
+  type Practised,
+  type WeekAsItWent,
+  type WeekTimes,
 } from "~/core/week";
 import { addDays, daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { playedByDay, practiceByHand, sessionsBetween, type Assignment } from "~/db/queries";
+import {
+  enoughOf,
+  playedByDay,
+  practiceByHand,
+  sessionsBetween,
+  type Assignment,
+  type Whose,
+} from "~/db/queries";
 
-/** Assumed while nobody has said when there is time. */
-const USUAL_MINUTES = 30;
 const LOOK_BACK_DAYS = 28;
 
 export interface Happened {
   readonly played: Awaited<ReturnType<typeof playedByDay>>;
   readonly sessions: Awaited<ReturnType<typeof sessionsBetween>>;
   readonly byHand: Awaited<ReturnType<typeof practiceByHand>>;
+  /** Items of which the player said that it was enough for that day. */
+  readonly enough: Awaited<ReturnType<typeof enoughOf>>;
 }
 
-/** Everything that was practised between two days, both included. */
+export const NOTHING_HAPPENED: Happened = { played: [], sessions: [], byHand: [], enough: [] };
+
+/** Everything that was practised between two days, both included; of one student, or of everyone. */
 export async function whatHappened(
   db: Queries,
   studioId: string,
-  personId: string,
+  whose: Whose,
   from: Day,
   to: Day,
 ): Promise<Happened> {
-  const [played, sessions, byHand] = await Promise.all([
-    playedByDay(db, studioId, personId, from, to),
-    sessionsBetween(db, studioId, personId, from, to),
-    practiceByHand(db, studioId, personId, from, to),
+  const [played, sessions, byHand, enough] = await Promise.all([
+    playedByDay(db, studioId, whose, from, to),
+    sessionsBetween(db, studioId, whose, from, to),
+    practiceByHand(db, studioId, whose, from, to),
+    enoughOf(db, studioId, whose, from, to),
   ]);
-  return { played, sessions, byHand };
+  return { played, sessions, byHand, enough };
 }
+
+/** What happened, person by person. */
+export function byPersonOf(all: Happened): (personId: string) => Happened {
+  const grouped = {
+    played: Map.groupBy(all.played, ({ person_id }) => person_id),
+    sessions: Map.groupBy(all.sessions, ({ person_id }) => person_id),
+    byHand: Map.groupBy(all.byHand, ({ person_id }) => person_id),
+    enough: Map.groupBy(all.enough, ({ person_id }) => person_id),
+  };
+  return (id) => ({
+    played: grouped.played.get(id) ?? [],
+    sessions: grouped.sessions.get(id) ?? [],
+    byHand: grouped.byHand.get(id) ?? [],
+    enough: grouped.enough.get(id) ?? [],
+  });
+}
+
+/** What happened before a day. */
+export const happenedBefore = (all: Happened, day: Day): Happened => ({
+  played: all.played.filter((each) => each.day < day),
+  sessions: all.sessions.filter((each) => each.day < day),
+  byHand: all.byHand.filter((each) => each.day < day),
+  enough: all.enough.filter((each) => each.day < day),
+});
 
 export type DoneItem = Pick<AssignmentItem, "id" | "passageId">;
 
 /** Minutes by day that went into an item: its passage at the stand, its tasks, and by hand. */
 export function minutesOfItem(
   { id, passageId }: DoneItem,
-  { played, sessions, byHand }: Happened,
+  { played, sessions, byHand }: Omit<Happened, "enough">,
 ): ReadonlyMap<Day, number> {
   const byDay = new Map<Day, number>();
   const add = (day: Day, minutes: number) => byDay.set(day, (byDay.get(day) ?? 0) + minutes);
@@ -66,16 +102,16 @@ export function minutesOfDays({ played, sessions, byHand }: Happened): ReadonlyM
 export const daysOf = (from: Day, until: Day): Day[] =>
   Array.from({ length: Math.max(0, daysBetween(from, until)) }, (_, n) => addDays(from, n));
 
-/** The days of a week with the minutes that there are. */
-export const daysWithMinutes = (from: Day, until: Day, windows: readonly TimeWindow[]) =>
-  daysOf(from, until).map((day) => ({
-    day,
-    minutes: windows.length > 0 ? minutesOn(windows, day) : USUAL_MINUTES,
-  }));
+/** The days of a week with the minutes that there are, and what of them is for what is asked. */
+export const daysWithMinutes = (from: Day, until: Day, times: WeekTimes): LayoutDay[] =>
+  daysOf(from, until).map((day) => {
+    const minutes = minutesOn(times, day);
+    return { day, minutes, room: roomForItems(minutes, undefined, times.limits?.stretch) };
+  });
 
 export interface PlanInputs {
   readonly week: Pick<Assignment, "from_day" | "until_day" | "text">;
-  readonly windows: readonly TimeWindow[];
+  readonly times: WeekTimes;
   readonly happened: Happened;
   /** Passages that can't be played yet. */
   readonly raw: ReadonlySet<string>;
@@ -86,21 +122,46 @@ export interface PlanInputs {
 export const readFrom = (week: Pick<Assignment, "from_day">): Day =>
   addDays(week.from_day, -LOOK_BACK_DAYS);
 
-/** A week's items laid over the days that are left. */
-export function planWeek({ week, windows, happened, raw, today }: PlanInputs): WeekLayout {
+/** What was practised of each item, by day; nothing where nothing was said or played. */
+function practisedOf(items: readonly AssignmentItem[], happened: Happened) {
+  const minutes = new Map(items.map((item) => [item.id, minutesOfItem(item, happened)]));
+  const { played, sessions, enough } = happened;
+  const hurtOn = new Set(sessions.flatMap(({ day, ended }) => (ended === "pain" ? [day] : [])));
+  const goals = new Map(items.map((item) => [item.id, item]));
+  const goalPassed = (itemId: string, day: Day) => {
+    const { passageId, goalTempo } = goals.get(itemId)!;
+    if (goalTempo === null || passageId === null) return false;
+    return played.some(
+      (row) => row.passage_id === passageId && row.day === day && (row.reached ?? 0) >= goalTempo,
+    );
+  };
+  return (itemId: string, day: Day): Practised | undefined => {
+    const long = minutes.get(itemId)?.get(day);
+    const said =
+      hurtOn.has(day) || enough.some((each) => each.item_id === itemId && each.day === day);
+    if (long === undefined && !said) return undefined;
+    return { minutes: long ?? 0, goalPassed: goalPassed(itemId, day), enough: said };
+  };
+}
+
+/** A week as it was asked and practised until today, its open items laid over the days ahead. */
+export function planWeek({ week, times, happened, raw, today }: PlanInputs): WeekAsItWent {
   const open = week.text.items.filter(({ decision }) => decision !== "finished");
-  const items = open.map((item): LayoutItem => {
-    const days = [...minutesOfItem(item, happened).keys()].toSorted();
-    return {
-      id: item.id,
-      often: item.often,
-      minutes: item.minutes,
-      hard: item.passageId !== null && raw.has(item.passageId),
-      doneOn: days.filter((day) => day >= week.from_day),
-      lastBefore: days.findLast((day) => day < week.from_day),
-    };
+  const items = open.map((item) => ({
+    id: item.id,
+    often: item.often,
+    minutes: item.minutes,
+    hard: item.passageId !== null && raw.has(item.passageId),
+    lastBefore: [...minutesOfItem(item, happened).keys()]
+      .toSorted()
+      .findLast((day) => day < week.from_day),
+  }));
+  return asItWent({
+    items,
+    week: daysWithMinutes(week.from_day, week.until_day, times),
+    practised: practisedOf(open, happened),
+    today,
   });
-  return layOutWeek(items, daysWithMinutes(week.from_day, week.until_day, windows), today);
 }
 
 /** The key that a rotating item has in the week of a day. */
