@@ -112,7 +112,12 @@ async function fullRoom(services: Services & { db: Database }) {
     const range = { fromBar: 1, toBar: 8, pickupBeats: 0, endBeats: 0, name: "", focus: "" };
     const passageId = await cutPassage(services, studioId, { personId, pieceId }, range);
     const windows = [0, 1, 2, 3, 4].map((weekday) => ({ weekday, from: "17:00", minutes: 30 }));
-    await setTimes(services.db, studioId, personId, { windows, lesson: null });
+    await setTimes(services.db, studioId, personId, {
+      windows,
+      lesson: null,
+      dates: [],
+      limits: null,
+    });
     const item = newItem(randomUUID(), { passageId, title: "The Ferry at Low Water" });
     const text = {
       items: [item, { ...item, id: randomUUID() }],
@@ -150,7 +155,7 @@ const timed = async (times: number, work: () => Promise<unknown>): Promise<numbe
 /** The fitter, the week, and the board of a full room after a year, server time only. */
 export async function planningFigures(): Promise<Figure[]> {
   const many = candidates(24);
-  const day = (n: number) => ({ day: addDays(MONDAY, n), minutes: 120 });
+  const day = (n: number) => ({ day: addDays(MONDAY, n), minutes: 120, room: 100 });
   const week = [0, 1, 2, 3, 4, 5, 6].map(day);
   const sixty = items(60);
   const fit = (minutes: number) => () =>

@@ -155,7 +155,7 @@ class DemoPerson {
     const parts = today.map(({ passageId, passage }) =>
       passagePart(passageId, passage.ladder.minutes),
     );
-    const started = await startSession(services, studioId, personId, parts);
+    const started = await startSession(services, studioId, personId, parts, "fine");
     if (!started.ok) return;
     const { sessionId, plan } = started.value;
     const learners = today.map(({ learner }) => learner);

@@ -1,6 +1,7 @@
 import { redirect } from "react-router";
 import { TodayPage } from "~/features/today/today-page";
 import { refused } from "~/server/boundary";
+import { actOnToday } from "~/server/cases/act-on-today";
 import { readToday } from "~/server/cases/read-today";
 import { chooseNoVerdict } from "~/server/cases/people";
 import { startSession } from "~/server/cases/start-session";
@@ -20,14 +21,21 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "practise", async ({ services, studioId, personId }) => {
-    const today = readToday(await asked.request.formData());
+    const form = await asked.request.formData();
+    if (form.has("act")) {
+      const done = await actOnToday(services, studioId, personId, form);
+      return done.ok ? { done: done.value.act } : refused(done.error);
+    }
+    const today = readToday(form);
     if (!today.ok) return refused(today.error);
-    await chooseNoVerdict(services, studioId, personId, today.value.noVerdict);
-    const started = await startSession(services, studioId, personId, today.value.parts);
+    const { parts, noVerdict, feeling } = today.value;
+    if (noVerdict) await chooseNoVerdict(services, studioId, personId, noVerdict);
+    const started = await startSession(services, studioId, personId, parts, feeling);
     if (!started.ok) return refused({ errors: { form: started.error.sentence }, values: {} });
     throw redirect(`/studio/${studioId}/sessions/${started.value.sessionId}/stand`);
   });
 
 export default function Today({ loaderData, actionData }: Route.ComponentProps) {
-  return <TodayPage {...loaderData} refused={actionData} />;
+  const refused = actionData && "errors" in actionData ? actionData : undefined;
+  return <TodayPage {...loaderData} refused={refused} />;
 }

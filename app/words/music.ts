@@ -40,6 +40,8 @@ export const music = {
       const what = `A staircase of ${rungs} ${plural(rungs, "rung", "rungs")}`;
       return span ? `${what} from ${span[0]} to ${span[1]} bpm` : what;
     },
+    small: (start: number, goal: number | null) =>
+      goal === null ? `from ${start}` : `from ${start}, this week to ${goal}`,
     comfortable: (bpm: number) => `comfortable ${bpm}`,
     ceiling: (bpm: number) => `ceiling ${bpm}`,
   },

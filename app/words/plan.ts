@@ -20,14 +20,49 @@ export const planWords = {
       painful: "Something hurts",
     } satisfies Record<Feeling, string>,
     hurts:
-      "Then not today. Put the instrument down; listen to something instead. If it stays, it belongs to your teacher, a doctor or a physiotherapist who knows musicians.",
+      "Then not today. Put the instrument down: what is left here needs none. If it stays, it belongs to your teacher, a doctor or a physiotherapist who knows musicians.",
+    hurtQuestion: (day: string) =>
+      `Something hurt on ${day}, and nothing was played since. How is it now?`,
+    nothingHurts: "Nothing hurts any more",
+    stillHurts: "It still hurts",
+    easyAgain:
+      "Short, easy and slow today, because something hurt last time. Stop at once if it comes back.",
+    startSilent: (total: number) => `Start without playing, ${minutes(total)}`,
+    nothingIn: "Nothing is in the session. Put something in below.",
+    allDone: "All that this week asks of today is done. What follows is up to you.",
+    doneToday: "Done today",
+    doneOf: (done: number, asked: number) => `${done} of ${asked} min`,
+    enough: "Enough for today",
+    enoughOf: (title: string) => `Enough of ${title} for today`,
+    saidEnough: "enough for today",
+    notEnough: "Ask for it again",
+    notEnoughOf: (title: string) => `Ask for ${title} again`,
+    listenFor: (what: string) => `Listen for ${what}`,
+    goal: (bpm: number) => `this week to ${bpm}`,
+    whatToDo: (name: string) => `${name}: what to do`,
+    writeAnew: (name: string) => `${name}: write what to do`,
+    pin: (name: string) => `${name}: even on a short day`,
+    addOwn: "Something of your own",
+    kindOfPart: "As",
+    ownText: "What to do",
+    putIn: "Put it in",
+    everyDay: "Every day, even on a short one",
+    noEveryDay: "Nothing yet. What stands here comes first, however short the day is.",
+    addEveryDay: "Add it",
+    takeOff: (text: string) => `Take ${text} off the list`,
+    takeOffShort: "Take off",
+    settings: "Order, lengths and verdicts",
+    questionFold: "A question for the lesson",
+    askIt: "Keep it for the lesson",
+    waits: "waits for its answer",
+    isAsked: "Kept. Your teacher sees it.",
     gentle: (feeling: Feeling) =>
       feeling === "tight"
         ? "Last time ended tight: more warm-up, less of the hardest. Say “fine” if that is over."
         : "Last time ended tired or sore: more warm-up, less of the hardest. Say “fine” if that is over.",
-    shape: "Shape",
-    usual: "The usual shape",
-    passagesOnly: "Passages only",
+    shape: "Plan of the session",
+    usual: "The usual one",
+    passagesOnly: "Only passages",
     ribbon: (total: number) => `The session, ${total} minutes`,
     how: "Drag a block to another place; drag its right edge to make it longer. With the keyboard: ←\u00a0→ moves, ↑\u00a0↓ changes the minutes, Delete leaves it out.",
     blockLabel: (name: string, count: number, place: number, of: number) =>
@@ -40,65 +75,78 @@ export const planWords = {
     leaveOut: (name: string) => `Leave out ${name}`,
     refit: "Fit again",
     spare: (count: number) =>
-      `Everything is as long as it should be at most; ${minutes(count)} are yours.`,
+      `All of it is as long as it should be; ${minutes(count)} are left to you.`,
     fastEnd: "It would end on a fast attempt.",
     slowLast: "Put a slow finish last",
     notToday: "Not in this session",
-    takeIn: (name: string) => `Take in ${name}`,
-    takeInShort: "Take it in",
+    takeIn: (name: string) => `Put in ${name}`,
+    takeInShort: "Put it in",
     startsAbove: (passed: number) =>
       `By the date it starts above what was passed so far, ${passed} bpm.`,
     word: "From the lesson",
-    keepShape: "Keep this shape",
-    shapeName: "Name of the shape",
+    keepShape: "Keep this order and these lengths for other days",
+    shapeName: "Name of this plan",
     keep: "Keep",
     forget: (name: string) => `Forget ${name}`,
-    played: (count: number) => `${minutes(count)} already played today.`,
+    played: (count: number, there: number) =>
+      there > 0 ? `${count} of today's ${minutes(there)} done.` : `${minutes(count)} done today.`,
     noTimes: "Nobody has said yet when there is time: 30 minutes are assumed.",
     dayOff: "No time is set for today. A few minutes are welcome, none are asked.",
   },
+  /** Why a part is in, as a sentence. */
   reason: (reason: BlockReason): string => {
     switch (reason.why) {
       case "asked":
-        return `the week asks ${minutes(reason.minutes)} today`;
+        return `The week asks ${minutes(reason.minutes)} of it today.`;
       case "raw":
-        return "can't be played yet: every day";
+        return "You can't play it yet, so it comes every day.";
       case "forming":
-        return "nearly: every day, with less";
+        return "You nearly have it: a little every day.";
       case "wanted":
-        return "because you want it in";
+        return "You put it in.";
+      case "own":
+        return "Your own.";
+      case "must-do":
+        return "On your list for every day.";
       case "more":
-        return "nothing is asked any more today; this would do most good";
+        return "Nobody asks for it today; there is time, and it would do good.";
       case "review":
         return reason.overdue > 0
-          ? `safe: its review is ${days(reason.overdue)} late`
-          : "safe: due for review today";
+          ? `Safe, and due for another look since ${days(reason.overdue)}.`
+          : "Safe, and due for another look today.";
       case "gains-most":
-        return "of everything, these few minutes move it most";
+        return "Of everything, these few minutes move it most.";
+      case "easy-again":
+        return "Easy and slow, because something hurt last time.";
       case "always":
-        return "always, even on a short day";
+        return "Even on a short day.";
       case "shape":
-        return "as the shape has it";
+        return "";
+      case "silent":
+        return "Needs no instrument.";
       case "ends-well":
-        return "so that the last thing played is slow and right";
+        return "So that the last thing played is slow and right.";
       case "break":
-        return `after ${minutes(reason.after)} of playing`;
+        return `After ${minutes(reason.after)} of playing.`;
       case "gentler":
-        return "longer today, to be gentle";
+        return "Longer today, to be gentle.";
     }
   },
+  /** Why something is not in, after its name and a colon. */
   left: (reason: LeftFor): string => {
     switch (reason.why) {
       case "not-today":
-        return "done already, or its turn is on another day of the week";
+        return "done for today, or its turn is on another day";
       case "not-asked":
         return "not asked this week";
       case "review-later":
-        return `safe: its review is in ${days(reason.days)}`;
+        return `safe; another look in ${days(reason.days)}`;
       case "rest-first":
-        return "first what matters more should be long enough";
+        return "left out so that the rest has its time";
+      case "easy-again":
+        return "not on the first day after something hurt";
       case "no-room":
-        return `needs ${minutes(reason.minimum)} at least; ${reason.left > 0 ? `only ${minutes(reason.left)} were left` : "no time was left"}`;
+        return `needs ${minutes(reason.minimum)}; ${reason.left > 0 ? `only ${minutes(reason.left)} were left` : "no time was left"}`;
     }
   },
   item: {
@@ -198,11 +246,23 @@ export const planWords = {
     noneTeacher: "No week is set yet.",
     openLesson: "Open the lesson",
     free: "no time set",
-    done: (count: number) => `${count} min done`,
-    of2: (count: number, there: number) => `${count} of ${there} min`,
+    doneOfAsked: (done: number, asked: number) =>
+      asked > 0 ? `${done} of ${asked} min done` : `${done} min done`,
+    askedOf: (asked: number, there: number) => `${asked} min asked, ${there} there`,
+    begun: (count: number) => `begun, ${count} min`,
+    stillOwed: (count: number) => `${count} min to go`,
+    missed: (count: number) => `not played, ${count} min`,
+    tooMuch: (asked: number, laid: number) =>
+      `The week asks ${asked} min; its days have room for ${laid}. What doesn't fit is shorter, or falls out.`,
     lesson: (when: string) => `Lesson ${when}`,
     items: "What is asked",
-    doneOn: (count: number) => (count === 0 ? "not yet" : `done on ${days(count)}`),
+    doneOn: (count: number, begun = 0) =>
+      [
+        count > 0 ? `done on ${days(count)}` : begun > 0 ? "" : "not yet",
+        begun > 0 ? `begun on ${days(begun)}` : "",
+      ]
+        .filter(Boolean)
+        .join(", "),
     key: (key: string) => `this week in ${key}`,
     toBring: (what: string) => `Bring ${what}.`,
     goals: "Goals",

@@ -16,8 +16,8 @@ export const session = {
     join: { name: "Join", how: "Play what was worked on together with the bars before and after." },
     performing: { name: "Run-through", how: "Once through, without stopping, as if for someone." },
     mental: {
-      name: "In the mind",
-      how: "Without the instrument: hear it, finger it, breathe with it.",
+      name: "Without the instrument",
+      how: "Hear it in your head, finger it, breathe with it.",
     },
     listening: {
       name: "Listening",

@@ -26,7 +26,7 @@ export interface StudentFacts {
   readonly lastDay: Day | undefined;
   readonly painDay: Day | undefined;
   readonly passages: readonly PassageTrend[];
-  /** Questions since the last lesson. */
+  /** Questions that wait for an answer. */
   readonly questions: readonly string[];
   /** The latest tight or tired end. */
   readonly felt: { readonly day: Day; readonly feeling: "tight" | "tired" } | undefined;

@@ -56,7 +56,7 @@ const fillsTime = ({ kind }: Wish): boolean => isPassageKind(kind) && kind !== "
 
 export interface Dropped {
   readonly wish: Wish;
-  readonly reason: Extract<LeftFor, { why: "no-room" | "rest-first" }>;
+  readonly reason: LeftFor;
 }
 
 /**

@@ -64,6 +64,8 @@ export {
   type FittedSession,
   type LeftOut,
 } from "./fitted";
+export { mustDoSchema, type MustDo } from "./must-do";
+export type { WeekNote } from "./week-note";
 export { fitSession, type FitRequest } from "./fit";
 export type { AskedTask } from "./wishes";
 export { roomForItems } from "./room";

@@ -33,8 +33,12 @@ const block = (
  * warmed up even here. What falls away is told by name. Undefined without a passage.
  */
 export function oneThing({ minutes, chosen, tasks, feeling }: OneThing): FittedSession | undefined {
+  const wanted = ({ reason }: Chosen) => Number(reason.why === "wanted");
   const best = chosen.toSorted(
-    (a, b) => b.candidate.gain - a.candidate.gain || weightOf(b.candidate) - weightOf(a.candidate),
+    (a, b) =>
+      wanted(b) - wanted(a) ||
+      b.candidate.gain - a.candidate.gain ||
+      weightOf(b.candidate) - weightOf(a.candidate),
   )[0];
   if (!best) return undefined;
   const gentle = feeling === "tight" || feeling === "tired";
@@ -42,7 +46,11 @@ export function oneThing({ minutes, chosen, tasks, feeling }: OneThing): FittedS
   const { passageId, gain } = best.candidate;
   const played = minutes - warmUp - 1;
   const main: FittedBlock = {
-    ...block(gentle ? slotOf(best.candidate) : "hard", played, { why: "gains-most", gain }),
+    ...block(
+      gentle ? slotOf(best.candidate) : "hard",
+      played,
+      wanted(best) ? best.reason : { why: "gains-most", gain },
+    ),
     id: passageId,
     passageId,
     span: { minimum: 1, ideal: played, maximum: minutes },

@@ -1,5 +1,6 @@
 import * as v from "valibot";
 import { BLOCK_KINDS, SESSION_MINUTES } from "./shape";
+import { weekNoteSchema } from "./week-note";
 
 /** One part of a session at the stand: a block with a ladder, or a task with its minutes. */
 export const partSchema = v.object({
@@ -10,6 +11,8 @@ export const partSchema = v.object({
   itemId: v.optional(v.pipe(v.string(), v.uuid())),
   /** Index of the block that is played; null for a task. */
   block: v.nullable(v.pipe(v.number(), v.integer(), v.minValue(0))),
+  /** What the week said of it when the session was opened. */
+  said: v.optional(weekNoteSchema),
 });
 export type Part = v.InferOutput<typeof partSchema>;
 

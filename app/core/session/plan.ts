@@ -1,13 +1,14 @@
 import * as v from "valibot";
 import {
   ladderSchema,
+  type Rung,
   RULES,
   RULES_NOW,
   rungsToday,
   storedRungs,
   storedRungSchema,
 } from "~/core/ladder";
-import { BEAT_UNIT_NAMES, bpm, metreSchema, TEMPO_LIMITS } from "~/core/units";
+import { BEAT_UNIT_NAMES, bpm, metreSchema, nearestPlayable, TEMPO_LIMITS } from "~/core/units";
 import { paceSchema } from "./pace";
 import { partsAreWhole, partSchema } from "./parts";
 import { whereOf } from "./where";
@@ -70,10 +71,17 @@ export const sessionPlanSchema = v.pipe(
     /** The rules it was opened under; what was played never changes when rules do. */
     rules: v.optional(v.picklist(RULES), 1),
     noVerdict: v.picklist(NO_VERDICT_CHOICES),
-    blocks: v.pipe(v.array(blockSchema), v.minLength(1)),
+    /** None in a session of tasks alone. */
+    blocks: v.array(blockSchema),
+    /** The first after a stop for pain: short, easy and slow. */
+    easyAgain: v.optional(v.boolean(), false),
     /** Blocks and tasks in their order; without it the blocks one after the other. */
     parts: v.optional(v.pipe(v.array(partSchema), v.minLength(1))),
   }),
+  v.check(
+    ({ blocks, parts }) => blocks.length > 0 || parts !== undefined,
+    "A session has at least one part.",
+  ),
   v.check(
     (plan) => partsAreWhole(plan),
     "The parts of a session are its blocks, in their order, and tasks.",
@@ -87,19 +95,40 @@ export const sessionPlanSchema = v.pipe(
 export type SessionPlan = v.InferOutput<typeof sessionPlanSchema>;
 export type Block = SessionPlan["blocks"][number];
 
+/** After pain nothing goes beyond where the day would have begun. */
+const onlyEasy = (rungs: readonly Rung[], most: number): readonly Rung[] => {
+  const easy = rungs.filter(({ tempo }) => tempo <= most);
+  return easy.length > 0 ? easy : rungs.slice(0, 1);
+};
+
+interface PlanInputs extends Pick<SessionPlan, "noVerdict" | "parts"> {
+  readonly blocks: SessionPlan["blocks"];
+  readonly easyAgain?: boolean;
+}
+
+/** Of a day's start, after a stop for pain. */
+const EASY_START = 0.7;
+
 /** Fixes what a session is going to be, by the rules of today. */
 export const planOf = ({
   noVerdict,
   blocks,
   parts,
-}: Pick<SessionPlan, "noVerdict" | "blocks" | "parts">): SessionPlan => ({
+  easyAgain = false,
+}: PlanInputs): SessionPlan => ({
   version: 2,
   rules: RULES_NOW,
   noVerdict,
-  blocks: blocks.map((block) => {
-    const { ladder, comfortable } = block;
+  easyAgain,
+  blocks: blocks.map((usual) => {
+    const { ladder, comfortable } = usual;
+    const start = easyAgain ? nearestPlayable(usual.start * EASY_START) : usual.start;
+    const block = { ...usual, start };
     const rungs = rungsToday(ladder, whereOf(block), comfortable ?? undefined);
-    return { ...block, rungs: storedRungs(rungs, ladder) };
+    return {
+      ...block,
+      rungs: storedRungs(easyAgain ? onlyEasy(rungs, usual.start) : rungs, ladder),
+    };
   }),
   ...(parts ? { parts } : {}),
 });

@@ -22,8 +22,8 @@ export interface AskedTask {
   readonly minutes: number;
   /** It needs no instrument: theory, reading, listening, in the mind. */
   readonly silent?: boolean;
-  /** Done even on a short day, by the player's own list. */
-  readonly mustDo?: boolean;
+  /** Put in whatever speaks against it: by the list for every day, or by hand. */
+  readonly in?: "must-do" | "own" | "wanted";
 }
 
 interface Asked {
@@ -78,14 +78,19 @@ export function passageWish(
   const { minimum } = slot.span;
   const free = { minimum, ideal: 0, maximum: mostMinutes(kind, slot.span, total) };
   const asked = reason.why === "asked" ? reason.minutes : undefined;
+  const wanted = reason.why === "wanted";
   return {
     id: candidate.passageId,
     kind,
     passageId: candidate.passageId,
     text: slot.text,
     span: asked === undefined ? { ...free, ideal: clampTo(free, dose) } : askedSpan(asked),
-    priority: asked === undefined ? slot.priority : Math.min(slot.priority, ASKED_PRIORITY),
-    always: slot.always,
+    priority: wanted
+      ? 1
+      : asked === undefined
+        ? slot.priority
+        : Math.min(slot.priority, ASKED_PRIORITY),
+    always: wanted || slot.always,
     weight: weightOf(candidate),
     order,
     reason,
@@ -107,8 +112,7 @@ export function quietEnd(shape: Shape): Shape {
 }
 
 /** To join or to finish slowly there must be something that was worked on. */
-const needsNoPassage = ({ kind }: ShapeBlock): boolean =>
-  kind !== "join" && kind !== "slow-finish";
+const needsNoPassage = ({ kind }: ShapeBlock): boolean => kind !== "join" && kind !== "slow-finish";
 
 /** The parts of a shape that are no passages. */
 export function taskWishes({ shape, minutes }: Asked, withPassages: boolean): Wish[] {
@@ -131,11 +135,16 @@ export function taskWishes({ shape, minutes }: Asked, withPassages: boolean): Wi
 }
 
 export const askedWishes = (shape: Shape, tasks: readonly AskedTask[]): Wish[] =>
-  tasks.map(({ itemId, kind, text, minutes, mustDo = false }) => {
+  tasks.map(({ itemId, kind, text, minutes, in: why }) => {
     const place = shape.findIndex((each) => each.kind === kind);
-    const reason = mustDo ? ({ why: "must-do" } as const) : ({ why: "asked", minutes } as const);
+    const reason = why ? ({ why } as const) : ({ why: "asked", minutes } as const);
     const order = place < 0 ? shape.length / 2 : place;
-    const rank = { priority: mustDo ? 1 : ASKED_PRIORITY, always: mustDo, weight: 1, order };
+    const rank = {
+      priority: why ? 1 : ASKED_PRIORITY,
+      always: why !== undefined,
+      weight: 1,
+      order,
+    };
     const span = askedSpan(minutes);
     return { id: itemId, itemId, kind, passageId: undefined, text, span, ...rank, reason };
   });

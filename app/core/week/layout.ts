@@ -79,7 +79,9 @@ function freeDays(bench: Bench, { item, least, from, until }: Task): FreeDay[] {
   return bench.days.flatMap(({ day, room }, index) => {
     const open = within(day, { from, until }) && !item.doneOn.includes(day);
     if (!open || room < least || mine.includes(index)) return [];
-    return bench.taken[index]! + least > room ? [] : [{ index, day, taken: bench.taken[index]! / room }];
+    return bench.taken[index]! + least > room
+      ? []
+      : [{ index, day, taken: bench.taken[index]! / room }];
   });
 }
 
@@ -203,7 +205,8 @@ function tasksOf(item: LayoutItem, week: readonly LayoutDay[], today: Day) {
   }
   if (item.often.kind === "every-other") {
     const last = [...item.doneOn, ...(item.lastBefore ? [item.lastBefore] : [])].toSorted().at(-1);
-    const count = (days: readonly LayoutDay[]) => waysEveryOther(asFree(days), last)[0]?.length ?? 0;
+    const count = (days: readonly LayoutDay[]) =>
+      waysEveryOther(asFree(days), last)[0]?.length ?? 0;
     return { wanted: count(open), tasks: [task(first.day, end, count(roomy))] };
   }
   const { times } = item.often;

@@ -10,3 +10,19 @@ create table item_enough (
 
 -- What a student does even on a short day, whatever the session is.
 alter table person add column must_do jsonb not null default '[]';
+
+-- A question for the lesson. Asked at the stand its id is that of the event, so that counting a
+-- session again asks nothing twice; what was answered stays.
+create table question (
+  id uuid primary key,
+  studio_id uuid not null,
+  person_id uuid not null,
+  day date not null,
+  text text not null check (length(text) between 1 and 500),
+  answer text not null default '',
+  -- Answered, or talked about at the lesson: it waits no longer.
+  closed_on date,
+  foreign key (studio_id, person_id) references person (studio_id, id)
+);
+create index question_of_person on question (studio_id, person_id, day);
+create index question_waiting on question (studio_id) where closed_on is null;

@@ -1,4 +1,12 @@
-export { insertPerson, setNoVerdict, setTimes, studentById, studentsOf } from "./people";
+export {
+  insertPerson,
+  mustDoOf,
+  setMustDo,
+  setNoVerdict,
+  setTimes,
+  studentById,
+  studentsOf,
+} from "./people";
 export { dropKeptLadder, keepLadder, keptLadders, type KeptLadder } from "./kept-ladders";
 export { refreshStatistics } from "./maintenance";
 export {
@@ -76,6 +84,13 @@ export {
   type AccessKind,
   type Who,
 } from "./access";
+export {
+  closeQuestion,
+  insertQuestion,
+  questionsOf,
+  questionsWaiting,
+  type Question,
+} from "./questions";
 export {
   assignmentById,
   assignmentsOf,

@@ -1,4 +1,5 @@
-import type { NoVerdict } from "~/core/session";
+import * as v from "valibot";
+import { mustDoSchema, type MustDo, type NoVerdict } from "~/core/session";
 import type { WeekTimes } from "~/core/week";
 import type { Queries } from "~/db/client";
 import { personRow, type Person } from "./rows";
@@ -46,4 +47,27 @@ export const setTimes = (db: Queries, studioId: string, personId: string, times:
     studioId,
     personId,
     JSON.stringify(times),
+  ]);
+
+const mustDoRow = v.object({ must_do: mustDoSchema });
+
+/** What a student does even on a short day. */
+export const mustDoOf = async (db: Queries, studioId: string, personId: string) =>
+  (
+    await db.one(mustDoRow, "select must_do from person where studio_id = $1 and id = $2", [
+      studioId,
+      personId,
+    ])
+  ).must_do;
+
+export const setMustDo = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  all: readonly MustDo[],
+) =>
+  db.execute("update person set must_do = $3::jsonb where studio_id = $1 and id = $2", [
+    studioId,
+    personId,
+    JSON.stringify(all),
   ]);

@@ -112,17 +112,16 @@ export const minutesByDay = (db: Queries, studioId: string, from: Day, to: Day) 
     [studioId, from, to],
   );
 
-/** Questions and tight or tired ends of the whole studio since a day, oldest first. */
+/** How sessions of the whole studio felt since a day, oldest first. */
 export const saidSince = (db: Queries, studioId: string, since: Day) =>
   db.many(
     v.object({
       person_id: idRow,
       day: dayRow,
-      questions: v.array(v.string()),
       feeling: v.nullable(v.picklist(FEELINGS)),
     }),
-    `select person_id, day, questions, feeling from session_outcome
-     where studio_id = $1 and day >= $2 and (questions <> '[]' or feeling is not null)
+    `select person_id, day, feeling from session_outcome
+     where studio_id = $1 and day >= $2 and feeling is not null
      order by started_at`,
     [studioId, since],
   );

@@ -164,13 +164,7 @@ const taskRow = v.object({
 });
 
 /** What else the sessions of some days held. */
-export const sessionsBetween = (
-  db: Queries,
-  studioId: string,
-  whose: Whose,
-  from: Day,
-  to: Day,
-) =>
+export const sessionsBetween = (db: Queries, studioId: string, whose: Whose, from: Day, to: Day) =>
   db.many(
     v.object({
       session_id: idRow,
@@ -203,13 +197,7 @@ const byHandRow = v.object({
 });
 export type ByHand = v.InferOutput<typeof byHandRow>;
 
-export const practiceByHand = (
-  db: Queries,
-  studioId: string,
-  whose: Whose,
-  from: Day,
-  to: Day,
-) =>
+export const practiceByHand = (db: Queries, studioId: string, whose: Whose, from: Day, to: Day) =>
   db.many(
     byHandRow,
     `select id, person_id, day, minutes, item_id, note from practice_by_hand

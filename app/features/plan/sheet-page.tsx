@@ -9,7 +9,7 @@ import { gateTold } from "./gate-told";
 import { oftenTold } from "./often-told";
 import type { SheetItem } from "~/core/week";
 import type { Sheet } from "./sheet-shapes";
-import { stairsCorners, tempiTold } from "./small-stairs";
+import { stairsCorners, tempiTold } from "~/components/stairs-corners";
 import styles from "./sheet.module.css";
 
 const { sheet: said, week: weekWords } = planWords;

@@ -7,7 +7,7 @@ import { gateTold } from "./gate-told";
 import { oftenTold } from "./often-told";
 import type { SheetItem } from "~/core/week";
 import type { Sheet } from "./sheet-shapes";
-import { stairsCorners, tempiTold } from "./small-stairs";
+import { stairsCorners, tempiTold } from "~/components/stairs-corners";
 
 export const PAPERS = ["a4", "letter"] as const;
 export type Paper = (typeof PAPERS)[number];

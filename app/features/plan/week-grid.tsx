@@ -25,10 +25,11 @@ export function WeekGrid({ week, today }: WeekGridProps) {
       {week.notes.length > 0 && (
         <ul className={styles.notes} role="note">
           {week.notes.map((note) => (
-            <li key={`${note.kind} ${note.itemId}`}>
-              {note.kind === "falls-out"
-                ? said.falls(titleOf(note.itemId), note.times)
-                : said.rests(titleOf(note.itemId), note.days, formats.shortDay(note.to))}
+            <li key={`${note.kind} ${"itemId" in note ? note.itemId : ""}`}>
+              {note.kind === "falls-out" && said.falls(titleOf(note.itemId), note.times)}
+              {note.kind === "rests" &&
+                said.rests(titleOf(note.itemId), note.days, formats.shortDay(note.to))}
+              {note.kind === "too-much" && said.tooMuch(note.asked, note.laid)}
             </li>
           ))}
         </ul>
@@ -47,34 +48,49 @@ function DayColumn({ day, items, today }: DayColumnProps) {
   const formats = useFormats();
   const asked = day.asked.reduce((sum, { minutes }) => sum + minutes, 0);
   const past = day.day < today;
-  const done = items.flatMap((item) => {
-    const there = item.done.find((each) => each.day === day.day);
-    return there ? [{ id: item.id, title: item.title, minutes: Math.round(there.minutes) }] : [];
-  });
   const isToday = day.day === today;
+  const began = day.played > 0;
+  const practised = items.flatMap((item) => {
+    const there = item.practised.find((each) => each.day === day.day);
+    return there ? [{ ...there, id: item.id, title: item.title }] : [];
+  });
+  const open = day.asked.filter(({ done }) => !done);
   return (
     <li className={`${styles.day} ${isToday ? styles.today : ""} ${past ? styles.past : ""}`}>
       <span className={styles.name}>{formats.shortDay(day.day)}</span>
       <span className={styles.there}>
-        {past
-          ? said.done(Math.round(day.played))
+        {past || (isToday && began)
+          ? said.doneOfAsked(Math.round(day.played), asked)
           : day.minutes === 0
             ? said.free
-            : said.of2(asked, day.minutes)}
+            : said.askedOf(asked, day.minutes)}
         {!past && day.times[0] && <> · {day.times.map(({ from }) => from).join(", ")}</>}
       </span>
       <ul>
-        {done.map(({ id, title, minutes }) => (
-          <li key={`done ${id}`} className={styles.done}>
-            <span aria-hidden>✓ </span>
-            {title} <span className={styles.minutes}>{planWords.minutes(minutes)}</span>
+        {practised.map(({ id, title, minutes, done }) => (
+          <li key={`done ${id}`} className={done ? styles.done : styles.begun}>
+            <span aria-hidden>{done ? "✓ " : "– "}</span>
+            {title}{" "}
+            <span className={styles.minutes}>
+              {done ? planWords.minutes(Math.round(minutes)) : said.begun(Math.round(minutes))}
+            </span>
           </li>
         ))}
-        {day.asked.map(({ itemId, minutes }) => {
+        {open.map(({ itemId, minutes, practised: there }) => {
           const item = items.find(({ id }) => id === itemId);
-          return (
-            <li key={itemId} style={{ minHeight: `${Math.min(96, 22 + minutes * 2.2)}px` }}>
-              {item?.title} <span className={styles.minutes}>{planWords.minutes(minutes)}</span>
+          const owed = Math.max(1, minutes - Math.round(there));
+          return past ? (
+            there === 0 && (
+              <li key={itemId} className={styles.missed}>
+                {item?.title} <span className={styles.minutes}>{said.missed(minutes)}</span>
+              </li>
+            )
+          ) : (
+            <li key={itemId} style={{ minHeight: `${Math.min(96, 22 + owed * 2.2)}px` }}>
+              {item?.title}{" "}
+              <span className={styles.minutes}>
+                {there > 0 ? said.stillOwed(owed) : planWords.minutes(owed)}
+              </span>
             </li>
           );
         })}

@@ -145,6 +145,7 @@ function ItemLine({ item }: { item: WeekItem }) {
     item.note,
     item.bring !== "nothing" && said.toBring(planWords.item.bring[item.bring]),
   ].filter((note): note is string => Boolean(note));
+  const done = item.practised.filter((each) => each.done).length;
   return (
     <li className={styles.item}>
       <div>
@@ -162,8 +163,8 @@ function ItemLine({ item }: { item: WeekItem }) {
           </>
         )}
       </span>
-      <span className={item.done.length > 0 ? styles.done : styles.soft}>
-        {said.doneOn(item.done.length)}
+      <span className={done > 0 ? styles.done : styles.soft}>
+        {said.doneOn(done, item.practised.length - done)}
       </span>
     </li>
   );

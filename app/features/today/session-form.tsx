@@ -1,30 +1,24 @@
 import Button from "@mui/material/Button";
-import MenuItem from "@mui/material/MenuItem";
-import TextField from "@mui/material/TextField";
-import ToggleButton from "@mui/material/ToggleButton";
-import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { Play } from "lucide-react";
 import { Form } from "react-router";
-import { NumberField } from "~/components/number-field";
+import { Section } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
-import {
-  FEELINGS,
-  NO_VERDICT_CHOICES,
-  SESSION_MINUTES,
-  type Feeling,
-  type FittedBlock,
-} from "~/core/session";
+import type { FittedBlock } from "~/core/session";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
-import { LeftOutList, PartList } from "./part-list";
+import { AddPart } from "./add-part";
+import { AskBar } from "./ask-bar";
+import { DoneToday } from "./done-today";
+import { HurtQuestion } from "./hurt-question";
+import { LeftOutList } from "./left-out-list";
+import { PartList } from "./part-list";
+import { RarelyChanged } from "./rarely-changed";
 import { SessionRibbon } from "./session-ribbon";
-import { ShapeKeeper } from "./shape-keeper";
 import type { TodayPageProps } from "./today-shapes";
 import { useSession } from "./use-session";
 import styles from "./today.module.css";
 
 const { today } = planWords;
-const QUICK = [5, 15, 30, 45, 60] as const;
 
 /** What is sent: the parts in their order. */
 const asParts = (blocks: readonly FittedBlock[]) =>
@@ -40,142 +34,71 @@ const asParts = (blocks: readonly FittedBlock[]) =>
 
 /** The session as it will be: fitted to minutes, feeling and shape, then changed by hand. */
 export function SessionForm(props: TodayPageProps) {
-  const { person, passages, refused } = props;
-  const session = useSession({ ...props, feeling: props.feeling ?? "fine" });
-  const { asked, ask, blocks } = session;
+  const { passages, refused, asked } = props;
+  const session = useSession(props);
+  const { blocks } = session;
+  const { feeling } = session.asked;
   const passageOf = (id: string | undefined) => passages.find((each) => each.id === id);
   const nameOf = (block: FittedBlock): string =>
     passageOf(block.passageId)?.title ?? (block.itemId ? block.text : words.block[block.kind].name);
-  const hurts = asked.feeling === "painful";
+  const silent = feeling === undefined || feeling === "painful";
   return (
     <>
-      <div className={styles.ask}>
-        <div>
-          <NumberField
-            label={today.have}
-            unit="min"
-            value={asked.minutes}
-            min={SESSION_MINUTES.shortest}
-            max={SESSION_MINUTES.longest}
-            slider={false}
-            onChange={(minutes) => {
-              const whole = Math.round(minutes);
-              const { shortest, longest } = SESSION_MINUTES;
-              if (whole >= shortest && whole <= longest) ask({ minutes: whole });
-            }}
-          />
-          <div className={styles.quick}>
-            {QUICK.map((minutes) => (
-              <Button
-                key={minutes}
-                size="small"
-                variant={asked.minutes === minutes ? "contained" : "outlined"}
-                aria-label={today.quick(minutes)}
-                onClick={() => ask({ minutes })}
-              >
-                {minutes}
-              </Button>
-            ))}
-          </div>
-        </div>
-        <div>
-          <p className={styles.label} id="feeling">
-            {today.feeling}
-          </p>
-          <ToggleButtonGroup
-            exclusive
-            size="small"
-            value={asked.feeling}
-            aria-labelledby="feeling"
-            onChange={(_, feeling: Feeling | null) => feeling && ask({ feeling })}
-          >
-            {FEELINGS.map((feeling) => (
-              <ToggleButton key={feeling} value={feeling}>
-                {today.feelings[feeling]}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
-          {props.feeling && asked.feeling === props.feeling && !hurts && (
-            <p className={styles.soft}>{today.gentle(props.feeling)}</p>
-          )}
-        </div>
-        <TextField
-          select
-          size="small"
-          label={today.shape}
-          value={asked.shape}
-          fullWidth={false}
-          sx={{ width: 200 }}
-          onChange={({ target }) => ask({ shape: target.value })}
-        >
-          <MenuItem value="usual">{today.usual}</MenuItem>
-          <MenuItem value="passages">{today.passagesOnly}</MenuItem>
-          {props.shapes.map(({ id, name }) => (
-            <MenuItem key={id} value={id}>
-              {name}
-            </MenuItem>
-          ))}
-        </TextField>
-      </div>
-      {hurts ? (
-        <p className={styles.hurts} role="alert">
-          {today.hurts}
-        </p>
-      ) : (
-        <>
-          <SessionRibbon
-            blocks={blocks}
-            nameOf={nameOf}
-            onMove={session.move}
-            onStretch={session.stretch}
-            onLeave={session.leave}
-          />
-          <Form method="post" className={styles.start}>
-            <input type="hidden" name="parts" value={asParts(blocks)} />
-            <SubmitButton
-              variant="contained"
-              size="large"
-              startIcon={<Play size={20} />}
-              disabled={!session.playable}
-            >
-              {words.today.start(session.total)}
-            </SubmitButton>
-            <TextField
-              select
-              size="small"
-              name="noVerdict"
-              label={words.today.noVerdict}
-              defaultValue={person.no_verdict}
-              fullWidth={false}
-              sx={{ width: 260 }}
-            >
-              {NO_VERDICT_CHOICES.map((choice) => (
-                <MenuItem key={choice} value={choice}>
-                  {words.today.noVerdicts[choice]}
-                </MenuItem>
-              ))}
-            </TextField>
-            {session.changed && <Button onClick={session.refit}>{today.refit}</Button>}
-            {session.endsFast && (
-              <p className={styles.soft}>
-                {today.fastEnd} <Button onClick={session.endSlowly}>{today.slowLast}</Button>
-              </p>
-            )}
-            {session.spare > 0 && <p className={styles.soft}>{today.spare(session.spare)}</p>}
-            {refused?.errors.form && <p role="alert">{refused.errors.form}</p>}
-          </Form>
-          <p className={styles.how}>{today.how}</p>
-          <PartList
-            blocks={blocks}
-            nameOf={nameOf}
-            passageOf={passageOf}
-            onStretch={session.stretch}
-            onLeave={session.leave}
-          />
-        </>
+      <HurtQuestion
+        since={props.hurt}
+        feeling={feeling}
+        onSay={(said) => session.ask({ feeling: said })}
+      />
+      <AskBar asked={session.asked} gentle={props.feeling} onAsk={session.ask} />
+      {asked.length > 0 && asked.every(({ done }) => done) && (
+        <p className={styles.allDone}>{today.allDone}</p>
       )}
+      <SessionRibbon
+        blocks={blocks}
+        nameOf={nameOf}
+        onMove={session.move}
+        onStretch={session.stretch}
+        onLeave={session.leave}
+      />
+      <Form method="post" className={styles.start} id="start">
+        <input type="hidden" name="parts" value={asParts(blocks)} />
+        {feeling && <input type="hidden" name="feeling" value={feeling} />}
+        <SubmitButton
+          variant="contained"
+          size="large"
+          startIcon={<Play size={20} />}
+          disabled={blocks.length === 0}
+        >
+          {silent ? today.startSilent(session.total) : words.today.start(session.total)}
+        </SubmitButton>
+        {session.changed && <Button onClick={session.refit}>{today.refit}</Button>}
+        {session.endsFast && (
+          <p className={styles.soft}>
+            {today.fastEnd} <Button onClick={session.endSlowly}>{today.slowLast}</Button>
+          </p>
+        )}
+        {blocks.length === 0 && <p className={styles.soft}>{today.nothingIn}</p>}
+        {session.spare > 0 && <p className={styles.soft}>{today.spare(session.spare)}</p>}
+        {refused?.errors.form && <p role="alert">{refused.errors.form}</p>}
+      </Form>
+      <DoneToday asked={asked} />
+      <PartList
+        blocks={blocks}
+        nameOf={nameOf}
+        passageOf={passageOf}
+        said={props.said}
+        asked={asked}
+        pinned={session.pinned}
+        onStretch={session.stretch}
+        onLeave={session.leave}
+        onSay={session.say}
+        onPin={session.pin}
+      />
       <LeftOutList leftOut={session.leftOut} passageOf={passageOf} onTakeIn={session.takeIn} />
-      {!hurts && <ShapeKeeper blocks={blocks} shapes={props.shapes} refused={refused} />}
+      <Section title={today.addOwn}>
+        <AddPart label={today.putIn} onAdd={session.add} />
+      </Section>
+      <RarelyChanged {...props} session={session} />
     </>
   );
 }

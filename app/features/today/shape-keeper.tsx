@@ -1,16 +1,19 @@
 import Button from "@mui/material/Button";
 import { useFetcher } from "react-router";
 import { Field, type Refused } from "~/components/field";
-import { isPassageKind, type BlockKind, type FittedBlock, type ShapeBlock } from "~/core/session";
+import { isPassageKind, type BlockKind, type ShapeBlock } from "~/core/session";
 import { planWords } from "~/words/plan";
-import type { KeptShape } from "./use-session";
+import type { KeptShape } from "./today-shapes";
+import type { useSession } from "./use-session";
 import styles from "./today.module.css";
 
 const { today } = planWords;
 const LEAST_SHARE = 0.5;
 
+type Session = Pick<ReturnType<typeof useSession>, "blocks" | "pinned">;
+
 /** The session without its passages: one slot for each kind, as long as it is here. */
-function shapeFrom(blocks: readonly FittedBlock[]): ShapeBlock[] {
+function shapeFrom({ blocks, pinned }: Session): ShapeBlock[] {
   const seen = new Set<BlockKind>();
   return blocks.flatMap(({ kind, minutes, span, text, itemId }, index): ShapeBlock[] => {
     if (kind === "break" || itemId || (isPassageKind(kind) && seen.has(kind))) return [];
@@ -22,7 +25,7 @@ function shapeFrom(blocks: readonly FittedBlock[]): ShapeBlock[] {
         kind,
         span: { minimum, ideal: minutes, maximum },
         priority: Math.min(9, 1 + Math.floor(index / 2)),
-        always: kind === "slow-finish",
+        always: kind === "slow-finish" || pinned.includes(kind),
         text,
       },
     ];
@@ -30,19 +33,18 @@ function shapeFrom(blocks: readonly FittedBlock[]): ShapeBlock[] {
 }
 
 interface ShapeKeeperProps {
-  readonly blocks: readonly FittedBlock[];
+  readonly session: Session;
   readonly shapes: readonly KeptShape[];
-  readonly refused: Refused | undefined;
 }
 
 /** Keeps this order and these lengths to use again. */
-export function ShapeKeeper({ blocks, shapes }: ShapeKeeperProps) {
+export function ShapeKeeper({ session, shapes }: ShapeKeeperProps) {
   const fetcher = useFetcher<Refused>();
   const answer = fetcher.data && "errors" in fetcher.data ? fetcher.data : undefined;
-  const shape = shapeFrom(blocks);
+  const shape = shapeFrom(session);
   return (
-    <details className={styles.keeper}>
-      <summary>{today.keepShape}</summary>
+    <div className={styles.keeper}>
+      <p className={styles.label}>{today.keepShape}</p>
       <fetcher.Form method="post" action="shapes" className={styles.start} noValidate>
         <input type="hidden" name="act" value="keep" />
         <input type="hidden" name="shape" value={JSON.stringify(shape)} />
@@ -68,6 +70,6 @@ export function ShapeKeeper({ blocks, shapes }: ShapeKeeperProps) {
           </Button>
         </fetcher.Form>
       ))}
-    </details>
+    </div>
   );
 }

@@ -14,9 +14,12 @@ export function TodayPage(props: TodayPageProps) {
   const { studioId, today, person, passages, openSession } = props;
   const formats = useFormats();
   const home = `/studio/${studioId}/students/${person.id}`;
+  const nothingAtAll = passages.length === 0 && props.asked.length === 0;
   const told = [
     formats.longDay(today),
-    props.playedMinutes > 0 ? planWords.today.played(props.playedMinutes) : undefined,
+    props.playedMinutes > 0
+      ? planWords.today.played(props.playedMinutes, props.timesSaid ? props.there : 0)
+      : undefined,
     props.timesSaid ? undefined : planWords.today.noTimes,
     props.free ? planWords.today.dayOff : undefined,
   ];
@@ -49,7 +52,16 @@ export function TodayPage(props: TodayPageProps) {
           {props.word}
         </blockquote>
       )}
-      {passages.length === 0 ? (
+      {props.questions.answered.length > 0 && (
+        <div className={styles.answered}>
+          {props.questions.answered.map(({ id, text, answer }) => (
+            <p key={id}>
+              <q>{text}</q> <strong>{answer}</strong>
+            </p>
+          ))}
+        </div>
+      )}
+      {nothingAtAll ? (
         <Section title={words.today.plan}>
           <Empty
             action={

@@ -1,25 +1,83 @@
 import type { Refused } from "~/components/field";
-import type { AskedTask, Candidate, Feeling, NoVerdict } from "~/core/session";
+import type {
+  AskedTask,
+  Candidate,
+  Feeling,
+  MustDo,
+  NoVerdict,
+  Shape,
+  WeekNote,
+} from "~/core/session";
 import type { Day } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
-import type { KeptShape } from "./use-session";
+
+export interface KeptShape {
+  readonly id: string;
+  readonly name: string;
+  readonly shape: Shape;
+}
+
+/** A passage as today has it. */
+export interface PassageToday extends PassageLine {
+  readonly said: WeekNote | undefined;
+  /** The tempi of today's rungs, each once in its order. */
+  readonly tempi: readonly number[];
+  readonly pickup: boolean;
+}
+
+/** What this morning asked, as far as it has come. */
+export interface AskedItem {
+  readonly itemId: string;
+  readonly passageId: string | null;
+  readonly title: string;
+  readonly minutes: number;
+  readonly practised: number;
+  readonly done: boolean;
+  readonly enough: boolean;
+}
+
+export interface Asking {
+  readonly id: string;
+  readonly text: string;
+  readonly answer: string;
+}
 
 export interface TodayPageProps {
   readonly studioId: string;
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string; readonly no_verdict: NoVerdict };
-  readonly passages: readonly PassageLine[];
+  readonly passages: readonly PassageToday[];
   readonly candidates: readonly Candidate[];
   readonly tasks: readonly AskedTask[];
+  /** What the week says of the tasks. */
+  readonly said: readonly ({ readonly itemId: string } & Partial<WeekNote>)[];
+  readonly asked: readonly AskedItem[];
+  readonly mustDo: readonly MustDo[];
   readonly shapes: readonly KeptShape[];
   readonly minutes: number;
+  /** Minutes that there are today in all. */
+  readonly there: number;
+  readonly stretch: number | undefined;
   readonly timesSaid: boolean;
   readonly free: boolean;
   readonly playedMinutes: number;
   readonly word: string;
-  readonly feeling: Feeling | undefined;
+  readonly feeling: "tight" | "tired" | undefined;
+  /** The day on which something hurt, when nothing was played since. */
+  readonly hurt: Day | undefined;
   readonly withoutLadder: number;
   readonly hurtLately: boolean;
+  readonly questions: {
+    readonly waiting: readonly Asking[];
+    readonly answered: readonly Asking[];
+  };
   readonly openSession: { readonly id: string } | undefined;
   readonly refused: Refused | undefined;
 }
+
+export type Asked = {
+  readonly minutes: number;
+  /** Unsaid after a stop for pain, until it is asked. */
+  readonly feeling: Feeling | undefined;
+  readonly shape: string;
+};

@@ -2,7 +2,14 @@ import { estimate } from "~/core/record";
 import { replay, summarise, tasksOf, type SessionEvent, type SessionPlan } from "~/core/session";
 import { addDays, dayOf, daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { beganAt, playedDays, putPassageDay, replaceSession, repsOfPassage } from "~/db/queries";
+import {
+  beganAt,
+  insertQuestion,
+  playedDays,
+  putPassageDay,
+  replaceSession,
+  repsOfPassage,
+} from "~/db/queries";
 
 /** Plays older than this weigh next to nothing and are not read. */
 const RECORD_DAYS = 90;
@@ -43,6 +50,13 @@ export async function countSession(
   const state = replay(session.plan, events);
   const began = (await beganAt(db, studioId, session.id))?.at ?? new Date(first.at);
   const day = dayOf(began.getTime(), timeZone);
+  const undone = new Set(
+    events.flatMap((each) => (each.kind === "undone" ? each.payload.event : [])),
+  );
+  for (const { kind, id, payload } of events) {
+    if (kind !== "asked" || undone.has(id)) continue;
+    await insertQuestion(db, studioId, session.person_id, { id, day, text: payload.text });
+  }
   const judged = state.plays.filter(({ verdict }) => verdict !== undefined);
   await replaceSession(db, {
     studioId,

@@ -1,9 +1,17 @@
 import type { Bar } from "~/core/ladder";
 import { err, ok, type Result } from "~/core/result";
 import { barsOf } from "~/core/score";
-import { keptPace, planOf, type Block, type Part, type SessionPlan } from "~/core/session";
-import { barLength, type Day } from "~/core/units";
 import {
+  keptPace,
+  planOf,
+  type Block,
+  type Feeling,
+  type Part,
+  type SessionPlan,
+} from "~/core/session";
+import { addDays, barLength, type Day } from "~/core/units";
+import {
+  assignmentsOf,
   insertSession,
   passagesOfPerson,
   studentById,
@@ -11,6 +19,9 @@ import {
   type Passage,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
+import { hurtSince } from "../plan/pain";
+import { weekNotes, weekOn } from "../plan/week-on";
+import { whatHappened } from "../plan/week-plan";
 import type { ChosenPart } from "./read-today";
 import { partOf, wayInto, type PassagePart, type WithLadder } from "./way-into";
 
@@ -62,20 +73,28 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
   };
 }
 
+type NoteOf = ReturnType<typeof weekNotes>;
+
 /** The chosen parts with their blocks; a passage that has no ladder, or is not theirs, is left out. */
-function partsChosen(chosen: readonly ChosenPart[], passages: readonly Passage[], today: Day) {
+function partsChosen(
+  chosen: readonly ChosenPart[],
+  passages: readonly Passage[],
+  today: Day,
+  noteOf: NoteOf,
+) {
   const blocks: Block[] = [];
   const parts: Part[] = [];
   for (const { kind, minutes, text, passageId, itemId } of chosen) {
-    const task = { kind, minutes, text, ...(itemId ? { itemId } : {}) };
+    const said = noteOf({ passageId, itemId });
+    const part = { kind, minutes, text, ...(itemId ? { itemId } : {}), ...(said ? { said } : {}) };
     if (passageId === null) {
-      parts.push({ ...task, block: null });
+      parts.push({ ...part, block: null });
       continue;
     }
     const passage = passages.find(({ id }) => id === passageId);
     const block = passage && blockOf(passage, today);
     if (!block) continue;
-    parts.push({ ...task, block: blocks.length });
+    parts.push({ ...part, block: blocks.length });
     blocks.push(block);
   }
   return { blocks, parts };
@@ -90,24 +109,41 @@ export const passagePart = (passageId: string, minutes = 10): ChosenPart => ({
   itemId: null,
 });
 
-/** Fixes the plan of a session over the chosen parts, in their order, and stores it. */
+const HURTS =
+  "Last time something hurt. Nothing is played until you say on Today that nothing hurts any more.";
+/** So far back a stop for pain is looked for. */
+const PAIN_DAYS = 60;
+
+/**
+ * Fixes the plan of a session over the chosen parts, in their order, and stores it. After a stop for
+ * pain nothing is played until the player says that nothing hurts; then the session is an easy one.
+ */
 export async function startSession(
   services: Services,
   studioId: string,
   personId: string,
   chosen: readonly ChosenPart[],
+  feeling?: Feeling,
 ): Promise<Result<{ sessionId: string; plan: SessionPlan }, { sentence: string }>> {
   const { db, now, newId } = services;
   return db.transaction(async (tx) => {
     const today = todayIn(services, await studioById(tx, studioId));
     const person = await studentById(tx, studioId, personId);
     const passages = await passagesOfPerson(tx, studioId, personId);
-    const { blocks, parts } = partsChosen(chosen, passages, today);
-    if (blocks.length === 0) {
-      return err({ sentence: "Choose at least one passage that has a ladder." });
+    const week = weekOn(await assignmentsOf(tx, studioId, personId, 3), today);
+    const { blocks, parts } = partsChosen(chosen, passages, today, weekNotes(week, today));
+    if (parts.length === 0) {
+      return err({ sentence: "Choose at least one thing to do, or a passage that has a ladder." });
+    }
+    const from = addDays(today, -PAIN_DAYS);
+    const hurt = hurtSince(await whatHappened(tx, studioId, personId, from, today));
+    const plays = blocks.length > 0;
+    if (plays && (feeling === "painful" || (hurt && feeling === undefined))) {
+      return err({ sentence: HURTS });
     }
     const sessionId = newId();
-    const plan = planOf({ noVerdict: person.no_verdict, blocks, parts });
+    const easyAgain = plays && hurt !== undefined;
+    const plan = planOf({ noVerdict: person.no_verdict, blocks, parts, easyAgain });
     await insertSession(tx, studioId, {
       id: sessionId,
       personId,

@@ -29,7 +29,7 @@ import {
   type Happened,
 } from "../plan/week-plan";
 import { stateOf } from "./passage-line";
-import { weekOn } from "./today";
+import { weekOn } from "../plan/week-on";
 
 const WEEKS_LISTED = 60;
 

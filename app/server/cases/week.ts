@@ -6,6 +6,7 @@ import {
   memoryOfAll,
   painSince,
   passagesNamed,
+  questionsWaiting,
   reachedSince,
   saidSince,
   studentsOf,
@@ -15,8 +16,9 @@ import {
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
 import { stateOf } from "./passage-line";
-import { weekOn } from "./today";
+import { weekOn } from "../plan/week-on";
 import {
+  byPerson,
   byPersonOf,
   daysOf,
   minutesOfDays,
@@ -64,16 +66,6 @@ function trends(rows: readonly ReachedRow[]): PassageTrend[] {
     target: days[0]!.target ?? undefined,
     days: days.map(({ day, reached_tempo }) => ({ day, reached: reached_tempo ?? undefined })),
   }));
-}
-
-function byPerson<T extends { readonly person_id: string }>(rows: readonly T[]) {
-  const groups = new Map<string, T[]>();
-  for (const row of rows) {
-    const group = groups.get(row.person_id);
-    if (group) group.push(row);
-    else groups.set(row.person_id, [row]);
-  }
-  return (id: string): readonly T[] => groups.get(id) ?? [];
 }
 
 type Student = Awaited<ReturnType<typeof studentsOf>>[number];
@@ -124,26 +116,29 @@ export async function weekOf(services: Services, studioId: string) {
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -TREND_DAYS);
-  const [students, weeks, happened, latest, reached, pain, said, memory] = await Promise.all([
-    studentsOf(db, studioId),
-    weeksOfAll(db, studioId),
-    whatHappened(db, studioId, null, since, today),
-    latestOfEach(db, studioId),
-    reachedSince(db, studioId, since),
-    painSince(db, studioId, since),
-    saidSince(db, studioId, since),
-    memoryOfAll(db, studioId),
-  ]);
+  const [students, weeks, happened, latest, reached, pain, said, memory, questions] =
+    await Promise.all([
+      studentsOf(db, studioId),
+      weeksOfAll(db, studioId),
+      whatHappened(db, studioId, null, since, today),
+      latestOfEach(db, studioId),
+      reachedSince(db, studioId, since),
+      painSince(db, studioId, since),
+      saidSince(db, studioId, since),
+      memoryOfAll(db, studioId),
+      questionsWaiting(db, studioId),
+    ]);
   const named = weeks.flatMap(({ text }) => text.items.flatMap(({ passageId }) => passageId ?? []));
   const asked = await passagesNamed(db, studioId, named);
   const raw = new Set(asked.filter((each) => stateOf(each) === "raw").map(({ id }) => id));
-  const [weekFor, latestFor, reachedFor, painFor, saidFor, memoryFor] = [
+  const [weekFor, latestFor, reachedFor, painFor, saidFor, memoryFor, questionsFor] = [
     byPerson(weeks),
     byPerson(latest),
     byPerson(reached),
     byPerson(pain),
     byPerson(said),
     byPerson(memory),
+    byPerson(questions),
   ];
   const happenedFor = byPersonOf(happened);
   const lines = students.map((student): WeekLine => {
@@ -152,7 +147,6 @@ export async function weekOf(services: Services, studioId: string) {
     const [last] = latestFor(id);
     const practised = happenedFor(id);
     const days = [...minutesOfDays(practised).keys()].toSorted();
-    const answers = saidFor(id).filter(({ day }) => !week || day >= week.from_day);
     const felt = saidFor(id).findLast(({ feeling }) => feeling !== null);
     return {
       id,
@@ -170,7 +164,7 @@ export async function weekOf(services: Services, studioId: string) {
           .at(-1),
         painDay: painFor(id)[0]?.day,
         passages: trends(reachedFor(id)),
-        questions: answers.flatMap(({ questions }) => questions),
+        questions: questionsFor(id).map(({ text }) => text),
         felt: felt && isTired(felt.feeling) ? { day: felt.day, feeling: felt.feeling } : undefined,
         behind: memoryFor(id).flatMap(({ title, plan, stands }) => {
           const { aheadDays } = memoryStanding(plan, stands, today);

@@ -22,12 +22,16 @@ import {
 
 const LOOK_BACK_DAYS = 28;
 
+type Rows<Query extends (...of: never[]) => Promise<readonly unknown[]>> = readonly Awaited<
+  ReturnType<Query>
+>[number][];
+
 export interface Happened {
-  readonly played: Awaited<ReturnType<typeof playedByDay>>;
-  readonly sessions: Awaited<ReturnType<typeof sessionsBetween>>;
-  readonly byHand: Awaited<ReturnType<typeof practiceByHand>>;
+  readonly played: Rows<typeof playedByDay>;
+  readonly sessions: Rows<typeof sessionsBetween>;
+  readonly byHand: Rows<typeof practiceByHand>;
   /** Items of which the player said that it was enough for that day. */
-  readonly enough: Awaited<ReturnType<typeof enoughOf>>;
+  readonly enough: Rows<typeof enoughOf>;
 }
 
 export const NOTHING_HAPPENED: Happened = { played: [], sessions: [], byHand: [], enough: [] };
@@ -49,19 +53,28 @@ export async function whatHappened(
   return { played, sessions, byHand, enough };
 }
 
+/** Rows by whom they are about; nothing for a person without any. */
+export function byPerson<T extends { readonly person_id: string }>(rows: readonly T[]) {
+  const groups = new Map<string, T[]>();
+  for (const row of rows) {
+    const group = groups.get(row.person_id);
+    if (group) group.push(row);
+    else groups.set(row.person_id, [row]);
+  }
+  return (id: string): readonly T[] => groups.get(id) ?? [];
+}
+
 /** What happened, person by person. */
 export function byPersonOf(all: Happened): (personId: string) => Happened {
-  const grouped = {
-    played: Map.groupBy(all.played, ({ person_id }) => person_id),
-    sessions: Map.groupBy(all.sessions, ({ person_id }) => person_id),
-    byHand: Map.groupBy(all.byHand, ({ person_id }) => person_id),
-    enough: Map.groupBy(all.enough, ({ person_id }) => person_id),
-  };
+  const played = byPerson(all.played);
+  const sessions = byPerson(all.sessions);
+  const byHand = byPerson(all.byHand);
+  const enough = byPerson(all.enough);
   return (id) => ({
-    played: grouped.played.get(id) ?? [],
-    sessions: grouped.sessions.get(id) ?? [],
-    byHand: grouped.byHand.get(id) ?? [],
-    enough: grouped.enough.get(id) ?? [],
+    played: played(id),
+    sessions: sessions(id),
+    byHand: byHand(id),
+    enough: enough(id),
   });
 }
 

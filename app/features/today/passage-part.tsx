@@ -1,0 +1,69 @@
+import Button from "@mui/material/Button";
+import { useFetcher } from "react-router";
+import { BarStrip } from "~/components/bar-strip";
+import { TempoText } from "~/components/beat-unit";
+import { SmallStairs } from "~/components/small-stairs";
+import type { FittedBlock } from "~/core/session";
+import { words } from "~/words";
+import { planWords } from "~/words/plan";
+import { SaidOfIt } from "./said-of-it";
+import type { AskedItem, PassageToday } from "./today-shapes";
+import styles from "./part-list.module.css";
+
+const { today } = planWords;
+
+interface PassagePartProps {
+  readonly block: FittedBlock;
+  readonly passage: PassageToday;
+  readonly asked: readonly AskedItem[];
+}
+
+/** A passage in today's session: its bars, its way up today, and what the teacher said of it. */
+export function PassagePart({ block, passage, asked }: PassagePartProps) {
+  const { said, tempi } = passage;
+  const item = asked.find((each) => each.passageId === passage.id && !each.done);
+  const goal = said?.goalTempo ?? null;
+  return (
+    <>
+      <div className={styles.what}>
+        <strong>{passage.title}</strong>
+        {passage.name && `, ${passage.name}`}
+        <span className={styles.why}>
+          {words.block[block.kind].name}. {planWords.reason(block.reason)}
+          {item && <Enough item={item} />}
+        </span>
+        <SaidOfIt said={said} focus={passage.focus} />
+      </div>
+      <BarStrip fromBar={passage.fromBar} toBar={passage.toBar} pickup={passage.pickup} />
+      <div className={styles.way}>
+        <SmallStairs tempi={tempi} goal={goal} />
+        <span>
+          {words.today.from} <TempoText unit={passage.beatUnit} bpm={tempi[0] ?? "–"} />
+          {goal !== null && <> · {today.goal(goal)}</>}
+        </span>
+        {passage.startsAbove !== null && (
+          <span className={styles.soft}>{today.startsAbove(passage.startsAbove)}</span>
+        )}
+      </div>
+    </>
+  );
+}
+
+/** Says that it is enough of an item for today; what it asked is off the list. */
+function Enough({ item }: { item: AskedItem }) {
+  const fetcher = useFetcher();
+  return (
+    <fetcher.Form method="post" className={styles.enough}>
+      <input type="hidden" name="act" value="enough" />
+      <input type="hidden" name="itemId" value={item.itemId} />
+      <Button
+        type="submit"
+        size="small"
+        disabled={fetcher.state !== "idle"}
+        aria-label={today.enoughOf(item.title)}
+      >
+        {today.enough}
+      </Button>
+    </fetcher.Form>
+  );
+}

@@ -1,0 +1,16 @@
+import { rungsToday } from "~/core/ladder";
+import { fastTempo, whereOf } from "~/core/session";
+import type { Day } from "~/core/units";
+import type { Passage } from "~/db/queries";
+import { blockOf } from "../cases/start-session";
+
+const MOST = 60;
+
+/** The tempi of today's rungs, each once in its order; none without a ladder. */
+export function tempiToday(passage: Passage, today: Day): number[] {
+  const block = blockOf(passage, today);
+  if (!block) return [];
+  const rungs = rungsToday(block.ladder, whereOf(block), block.comfortable ?? undefined);
+  const tempi = rungs.map((rung) => fastTempo(rung, rung.tempo) as number);
+  return tempi.filter((tempo, n) => tempo !== tempi[n - 1]).slice(0, MOST);
+}
