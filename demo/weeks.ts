@@ -43,7 +43,7 @@ export class DemoLessons {
     );
     const times = JSON.stringify({ windows, lesson: { ...LESSON, weekday } });
     const { services, studioId, personId } = this;
-    insist(await chooseTimes(services, studioId, personId, formOf({ times })));
+    insist(await chooseTimes(services, studioId, personId, formOf({ times }), true));
     if (this.student.parent) {
       const parent = { act: "parent", name: this.student.parent } as const;
       await actOnAccess(services, studioId, personId, parent);

@@ -96,7 +96,7 @@ test("one teacher and two students go through two weeks, and every number comes 
       await desk.getByRole("option", { name: besides, exact: true }).click();
     }
     await desk.getByLabel("A word to the student").fill("Slow ends the day.");
-    await expect(desk.getByText(/^\d+ of (20|30) min/).first()).toBeVisible();
+    await expect(desk.getByText(/^\d+ min asked, (20|30) there/).first()).toBeVisible();
     await desk.getByRole("button", { name: "Set the week" }).click();
     await desk.waitForURL(/\/weeks\//);
   };

@@ -10,6 +10,8 @@ export interface StaircaseProps {
   readonly target: number;
   readonly comfortable?: number | undefined;
   readonly ceiling?: number | undefined;
+  /** The tempo that the week is for. */
+  readonly goal?: number | undefined;
   readonly hidden?: boolean;
   readonly height?: number;
   /** Numbers to be read from a distance. */
@@ -63,7 +65,7 @@ function scaleOf({ steps, target, comfortable, ceiling, hidden, small }: Stairca
  * outlined.
  */
 export const Staircase = memo(function Staircase(props: StaircaseProps) {
-  const { steps, target, comfortable, ceiling, selected } = props;
+  const { steps, target, comfortable, ceiling, goal, selected } = props;
   const { hidden = false, height = 300, large = false, small = false } = props;
   const frame = frameOf(props);
   const scale = scaleOf(props);
@@ -130,6 +132,14 @@ export const Staircase = memo(function Staircase(props: StaircaseProps) {
           <path d={`M${left} ${y(ceiling)}H${right}`} />
           <text x={right + 10} y={ceilingLabel(y(ceiling), comfortable && y(comfortable))}>
             {words.staircase.ceiling(Math.round(ceiling))}
+          </text>
+        </g>
+      )}
+      {!hidden && !small && goal !== undefined && inside(goal) && (
+        <g className={styles.goal}>
+          <path d={`M${left} ${y(goal)}H${right}`} />
+          <text x={left + 8} y={y(goal) - 8}>
+            {words.staircase.goal(Math.round(goal))}
           </text>
         </g>
       )}

@@ -14,6 +14,7 @@ import { sayAfterwards } from "~/server/cases/say-afterwards";
 import { sheetPage } from "~/server/cases/sheet";
 import { weekPage } from "~/server/cases/student-week";
 import { chooseTimes } from "~/server/cases/times";
+import { answer, questionsNow } from "~/server/cases/questions";
 import { todayPage } from "~/server/cases/today";
 
 const TODAY = "2026-05-04";
@@ -130,7 +131,13 @@ describe("from lesson to lesson", () => {
     expect((await todayPage(services, studioId, personId)).feeling).toBe("tight");
     const { last } = await lessonPage(services, studioId, personId);
     expect(last?.feelings).toEqual([{ day: TODAY, feeling: "tight" }]);
-    expect(last?.questions).toEqual([{ day: TODAY, text: "Which finger?" }]);
+    const [asked] = (await lessonPage(services, studioId, personId)).questions;
+    expect(asked).toMatchObject({ day: TODAY, text: "Which finger?" });
+    const closed = { act: "answer" as const, id: asked!.id, answer: "The fourth." };
+    await answer(services, studioId, personId, closed);
+    expect((await questionsNow(services, studioId, personId)).waiting).toEqual([]);
+    const { questions } = await todayPage(services, studioId, personId);
+    expect(questions.answered).toMatchObject([{ text: "Which finger?", answer: "The fourth." }]);
     expect(last?.ratings).toEqual([{ what: "tone", yes: 0, partly: 0, no: 1 }]);
   });
 });
@@ -141,7 +148,7 @@ describe("the week for paper and for calendars", () => {
     const windows = [{ weekday: 0, from: "17:30", minutes: 40 }];
     const lesson = { weekday: 0, from: "15:00", minutes: 45 };
     const times = JSON.stringify({ windows, lesson });
-    expect((await chooseTimes(services, studioId, personId, form({ times }))).ok).toBe(true);
+    expect((await chooseTimes(services, studioId, personId, form({ times }), true)).ok).toBe(true);
     await setWeek(services, studioId, personId, sent([item({ title: "Scales; slow, even" })]));
     const text = await weekCalendar(services, studioId, personId, calendarWords);
     const events = new ICAL.Component(ICAL.parse(text) as unknown[])

@@ -11,7 +11,8 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 export const loader = (asked: Route.LoaderArgs) =>
   forPassage(asked, "see", async ({ services, studioId, passageId, who }) => {
     const teaches = who.role === "teacher";
-    return { studioId, teaches, ...(await progressPage(services, studioId, passageId)) };
+    const looksOnly = who.role === "parent";
+    return { studioId, teaches, looksOnly, ...(await progressPage(services, studioId, passageId)) };
   });
 
 export default function Progress({ loaderData }: Route.ComponentProps) {

@@ -1,6 +1,9 @@
 import { StudentPage } from "~/features/student/student-page";
+import { refused } from "~/server/boundary";
+import { answer, answerSchema } from "~/server/cases/questions";
 import { studentPage } from "~/server/cases/student-pages";
 import { forStudent } from "~/server/access/guard";
+import { readForm } from "~/server/form";
 import { words } from "~/words";
 import type { Route } from "./+types/student";
 
@@ -13,6 +16,15 @@ export const loader = (asked: Route.LoaderArgs) =>
     const teaches = who.role === "teacher";
     const looksOnly = who.role === "parent";
     return { studioId, teaches, looksOnly, ...(await studentPage(services, studioId, personId)) };
+  });
+
+/** A question is answered, or closed. */
+export const action = (asked: Route.ActionArgs) =>
+  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+    const form = readForm(await asked.request.formData(), answerSchema);
+    if (!form.ok) return refused(form.error);
+    await answer(services, studioId, personId, form.value);
+    return { closed: form.value.id };
   });
 
 export default function Student({ loaderData }: Route.ComponentProps) {

@@ -12,13 +12,16 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 ];
 
 export const loader = (asked: Route.LoaderArgs) =>
-  forStudent(asked, "practise", async ({ services, studioId, personId }) => {
-    return { studioId, ...(await timesPage(services, studioId, personId)) };
+  forStudent(asked, "practise", async ({ services, studioId, personId, who }) => {
+    const teaches = who.role === "teacher";
+    return { studioId, teaches, ...(await timesPage(services, studioId, personId)) };
   });
 
 export const action = (asked: Route.ActionArgs) =>
-  forStudent(asked, "practise", async ({ services, studioId, personId }) => {
-    const done = await chooseTimes(services, studioId, personId, await asked.request.formData());
+  forStudent(asked, "practise", async ({ services, studioId, personId, who }) => {
+    const form = await asked.request.formData();
+    const teaches = who.role === "teacher";
+    const done = await chooseTimes(services, studioId, personId, form, teaches);
     if (!done.ok) return refused(done.error);
     throw redirect(`/studio/${studioId}/students/${personId}/week`);
   });

@@ -107,6 +107,8 @@ export const desk = {
     demoPiece: "Try with a demo piece",
     noPassages: "No passage cut yet. Open the bars and drag over the ones to work on.",
     noLadder: "No ladder yet",
+    practiseNow: "Practise now",
+    practiseOne: (title: string) => `Practise ${title} now`,
     setLadder: "Set a ladder",
     ladder: "Ladder",
     unplayed: "not played yet",

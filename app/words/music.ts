@@ -44,6 +44,7 @@ export const music = {
       goal === null ? `from ${start}` : `from ${start}, this week to ${goal}`,
     comfortable: (bpm: number) => `comfortable ${bpm}`,
     ceiling: (bpm: number) => `ceiling ${bpm}`,
+    goal: (bpm: number) => `this week to ${bpm}`,
   },
   minuteRibbon: { label: (total: number) => `Today's ${Math.round(total)} minutes` },
 } as const;

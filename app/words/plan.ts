@@ -1,3 +1,4 @@
+import type { Mark } from "~/core/judge";
 import type { BlockReason, Feeling, LeftFor, Rated, Rating } from "~/core/session";
 import type { Bring, Decision, GoalMove, ItemKind } from "~/core/week";
 
@@ -37,7 +38,11 @@ export const planWords = {
     saidEnough: "enough for today",
     notEnough: "Ask for it again",
     notEnoughOf: (title: string) => `Ask for ${title} again`,
-    listenFor: (what: string) => `Listen for ${what}`,
+    listenFor: (what: string) => `Listen for: ${what}`,
+    moreOfDone: "Done for today; there is still time.",
+    toGo: (asked: number, done: number) =>
+      `The week asks ${minutes(asked)} of it today; ${done} are done.`,
+    alsoLeft: "Also left out:",
     goal: (bpm: number) => `this week to ${bpm}`,
     whatToDo: (name: string) => `${name}: what to do`,
     writeAnew: (name: string) => `${name}: write what to do`,
@@ -89,7 +94,9 @@ export const planWords = {
     keep: "Keep",
     forget: (name: string) => `Forget ${name}`,
     played: (count: number, there: number) =>
-      there > 0 ? `${count} of today's ${minutes(there)} done.` : `${minutes(count)} done today.`,
+      there > 0
+        ? `${count} min done of the ${there} that there are today.`
+        : `${minutes(count)} done today.`,
     noTimes: "Nobody has said yet when there is time: 30 minutes are assumed.",
     dayOff: "No time is set for today. A few minutes are welcome, none are asked.",
   },
@@ -135,14 +142,18 @@ export const planWords = {
   /** Why something is not in, after its name and a colon. */
   left: (reason: LeftFor): string => {
     switch (reason.why) {
+      case "done":
+        return "done for today";
       case "not-today":
-        return "done for today, or its turn is on another day";
+        return "its turn is on another day";
       case "not-asked":
         return "not asked this week";
       case "review-later":
         return `safe; another look in ${days(reason.days)}`;
       case "rest-first":
         return "left out so that the rest has its time";
+      case "hurts":
+        return "nothing is played while it hurts";
       case "easy-again":
         return "not on the first day after something hurt";
       case "no-room":
@@ -238,6 +249,12 @@ export const planWords = {
     theirs: "Look at theirs",
     tooMany: (most: number) => `At most ${most} items.`,
   },
+  questions: {
+    title: "Questions",
+    answer: "Your answer",
+    send: "Answer",
+    close: "We talked about it",
+  },
   week: {
     title: "My week",
     of: (name: string) => `The week of ${name}`,
@@ -247,7 +264,7 @@ export const planWords = {
     openLesson: "Open the lesson",
     free: "no time set",
     doneOfAsked: (done: number, asked: number) =>
-      asked > 0 ? `${done} of ${asked} min done` : `${done} min done`,
+      asked > 0 ? `${done} min done, ${asked} asked` : `${done} min done`,
     askedOf: (asked: number, there: number) => `${asked} min asked, ${there} there`,
     begun: (count: number) => `begun, ${count} min`,
     stillOwed: (count: number) => `${count} min to go`,
@@ -321,6 +338,15 @@ export const planWords = {
     noLesson: "no lesson day",
     lessonFrom: "Lesson, from",
     lessonMinutes: "Lesson, minutes",
+    dates: "Other days",
+    date: "Date",
+    minutesOn: (day: string) => `Minutes on ${day}`,
+    removeDate: (day: string) => `Take out ${day}`,
+    addDate: "A day with more, less or no time",
+    child: "A child",
+    isChild: "A child: short days, and breaks often",
+    mostADay: "Minutes a day, at most",
+    mostInARow: "Without a break, at most",
     save: "Keep these times",
     total: (count: number, d: number) => `${minutes(count)} on ${days(d)}`,
   },
@@ -356,6 +382,23 @@ export const planWords = {
         "Do not play on today. The next session waits until nothing hurts. Numbness, tingling or pain that stays belongs to your teacher, a doctor or a physiotherapist who knows musicians.",
       fine: "",
     } satisfies Record<Feeling, string>,
+  },
+  /** What deserves to be noticed after a session, said once and quietly. */
+  mark: (mark: Mark): string => {
+    switch (mark.kind) {
+      case "safe":
+        return `${mark.title} is safe now.`;
+      case "ceiling":
+        return `${mark.title}: the ceiling moved from ${mark.from} to ${mark.to} bpm.`;
+      case "week-goal":
+        return `${mark.title}: this week's goal, ${mark.tempo} bpm, is reached.`;
+      case "three-quarters":
+        return `${mark.title}: three quarters of the tempo, ${mark.tempo} bpm, and clean.`;
+      case "first-try":
+        return `${mark.title}: every play was clean at the first try.`;
+      case "days-in-a-row":
+        return `${mark.days} days in a row.`;
+    }
   },
   goalMove: {
     raised: "reached, so a little more",

@@ -13,7 +13,7 @@ export interface Candidate {
   /** Days to the concert, where there is one ahead. */
   readonly daysLeft: number | undefined;
   /** What the week asks of it today; undefined when no week is set. */
-  readonly asked: { readonly minutes: number } | "not-today" | "not-asked" | undefined;
+  readonly asked: { readonly minutes: number } | "done" | "not-today" | "not-asked" | undefined;
   /** Only for what is safe: days until its review, 0 or less when it is due. */
   readonly reviewIn: number | undefined;
   /** The player wants it in, whatever speaks against it. */
@@ -29,8 +29,8 @@ export type ChosenFor =
 
 /** Why it is not. */
 export type LeftFor =
-  | { readonly why: "not-today" | "not-asked" }
-  | { readonly why: "rest-first" | "easy-again" }
+  | { readonly why: "done" | "not-today" | "not-asked" }
+  | { readonly why: "rest-first" | "easy-again" | "hurts" }
   | { readonly why: "review-later"; readonly days: number }
   | { readonly why: "no-room"; readonly minimum: number; readonly left: number };
 
@@ -91,9 +91,12 @@ export function judged(candidates: readonly Candidate[]): Judged {
 
 const byWay = { raw: 0, forming: 1, safe: 2 } as const;
 
-/** What free time goes to, best first: what can't be played yet, then nearly, then what is safe. */
+/**
+ * What free time goes to, best first: what can't be played yet, then nearly, then what is safe;
+ * what is done for today last.
+ */
 export function furtherBest(candidates: readonly Candidate[]): readonly Candidate[] {
-  const turn = ({ asked }: Candidate) => (asked === "not-today" ? 0 : 1);
+  const turn = ({ asked }: Candidate) => ({ "not-today": 0, done: 2 })[String(asked)] ?? 1;
   return candidates.toSorted(
     (a, b) => turn(a) - turn(b) || byWay[a.state] - byWay[b.state] || weightOf(b) - weightOf(a),
   );

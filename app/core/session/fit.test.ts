@@ -36,7 +36,7 @@ const candidates = fc.array(
     daysSince: fc.option(fc.nat(60), { nil: undefined }),
     daysLeft: fc.option(fc.nat(90), { nil: undefined }),
     asked: fc.oneof(
-      fc.constantFrom(undefined, "not-today" as const, "not-asked" as const),
+      fc.constantFrom(undefined, "done" as const, "not-today" as const, "not-asked" as const),
       fc.record({ minutes: fc.integer({ min: 1, max: 40 }) }),
     ),
     reviewIn: fc.option(fc.integer({ min: -9, max: 30 }), { nil: undefined }),

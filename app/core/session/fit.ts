@@ -11,7 +11,7 @@ import {
 } from "./candidate";
 import type { Feeling, FittedSession, LeftOut } from "./fitted";
 import { oneThing } from "./one-thing";
-import { ONE_THING_MINUTES } from "./room";
+import { NICE_TO_HAVE, ONE_THING_MINUTES } from "./room";
 import type { Shape } from "./shape";
 import { BREAK_MINUTES, breaksIn, longestStretch } from "./stretch";
 import {
@@ -34,6 +34,8 @@ export interface FitRequest {
   readonly feeling?: Feeling;
   /** The first session after a stop for pain: little, and what goes most easily. */
   readonly easyAgain?: boolean;
+  /** Something was played today already: a warm-up only where there is time for it. */
+  readonly warm?: boolean;
   /** Minutes that this player may play without a break, where it is less than usual. */
   readonly stretch?: number | undefined;
 }
@@ -76,8 +78,8 @@ function forThisSession(candidates: readonly Candidate[], easyAgain: boolean): F
     };
   }
   const { chosen, left } = judged(candidates);
-  const open = ({ candidate, reason }: (typeof left)[number]) =>
-    chosen.length === 0 || (reason.why === "not-asked" && candidate.state !== "safe");
+  const open = ({ reason }: (typeof left)[number]) =>
+    chosen.length === 0 || reason.why === "not-asked" || reason.why === "done";
   const best = furtherBest(left.filter(open).map(({ candidate }) => candidate));
   const more = chosen.length > 0 ? [] : best.slice(0, MORE);
   return {
@@ -103,7 +105,7 @@ function withoutInstrument({ shape, minutes, tasks = [], candidates }: FitReques
   const { given, dropped } = allotted(wishes, minutes);
   const blocks = arranged(given, 0, Number.POSITIVE_INFINITY)!;
   const used = blocks.reduce((sum, each) => sum + each.minutes, 0);
-  const leftOut = candidates.map((each) => leftOf(each, { why: "easy-again" }));
+  const leftOut = candidates.map((each) => leftOf(each, { why: "hurts" }));
   return { blocks, leftOut: [...leftOut, ...toldOf(dropped)], minutes: used, spare: 0 };
 }
 
@@ -149,7 +151,8 @@ export function fitSession(request: FitRequest): FittedSession {
     return each === kept ? mustStay(wish) : wish;
   });
   const more = further.map((each) => furtherWish(of, each));
-  const own = taskWishes(of, passages.length + more.length > 0);
+  const tasksOfShape = taskWishes(of, passages.length + more.length > 0);
+  const own = request.warm ? tasksOfShape.map(onceWarm) : tasksOfShape;
   const asked = askedWishes(shape, easyAgain ? tasks.filter(({ silent }) => silent) : tasks);
   const wishes = gentler([...passages, ...more, ...asked, ...own], feeling, minutes);
   const { blocks, dropped } = withBreaks(wishes, minutes, longestStretch(feeling, request.stretch));
@@ -167,6 +170,9 @@ export function fitSession(request: FitRequest): FittedSession {
     spare: minutes - used,
   };
 }
+
+const onceWarm = (wish: Wish): Wish =>
+  wish.kind === "warm-up" ? { ...wish, priority: NICE_TO_HAVE } : wish;
 
 /** So short that even a very short session has its quiet end besides. */
 const mustStay = (wish: Wish): Wish => ({

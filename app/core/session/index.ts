@@ -27,6 +27,7 @@ export {
   nextTempo,
   offersAnotherWay,
   offersForTension,
+  playsAnything,
   rungNow,
   type BlockState,
   type Play,

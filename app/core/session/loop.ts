@@ -1,6 +1,7 @@
 import { PLAIN_CLICK, type ClickProgramme, type LoopPlay, type LoopRequest } from "~/core/click";
 import type { Rung, Segment } from "~/core/ladder";
 import { nearestPlayable, type Bpm } from "~/core/units";
+import { inKey, keyNow } from "./drone-key";
 import { heardBars, type Played } from "./heard-bars";
 import { currentBlock, nextTempo, rungNow, type BlockState, type StandState } from "./state";
 
@@ -88,7 +89,7 @@ export function nextLoop(
   const plays: LoopRequest["plays"] = endsWell
     ? [{ tempo, pace: "steady" }]
     : playsOf(rungNow(block), tempo);
-  const click = clickNow(block);
+  const click = inKey(clickNow(block), keyNow(state));
   return {
     ...loopOver(plan, block.segment, endsWell ? plainly(click) : click, plays),
     tempoChanged: heard !== undefined && heard.tempo !== tempo,

@@ -23,6 +23,7 @@ import {
   currentBlock,
   layerNow,
   offersAnotherWay,
+  playsAnything,
   rungNow,
   type BlockState,
   type Play,
@@ -69,6 +70,7 @@ function passTime(state: StandState, at: number): StandState {
     const seconds = Math.min(planned, before + (there ? gap : 0));
     return { ...state, taskSeconds: { ...state.taskSeconds, [state.part]: seconds }, lastAt: at };
   }
+  if (!playsAnything(state)) return { ...state, lastAt: at };
   const active = gap > 0 && gap <= LONGEST_ACTIVE_GAP_SECONDS && !state.ended ? gap : 0;
   const { state: block } = currentBlock(state);
   const activeSeconds = block.activeSeconds + active;
@@ -211,8 +213,28 @@ function nextPart(state: StandState): StandState {
   return { ...without(state, "pending", "detailable", "resting"), part, blockIndex };
 }
 
+const ABOUT_PLAYING: ReadonlySet<SessionEvent["kind"]> = new Set([
+  "played",
+  "judged",
+  "detailed",
+  "eased",
+  "paced",
+  "tempo-set",
+  "redrawn",
+  "repeated",
+  "skipped",
+  "lowered",
+  "narrowed",
+  "firmed",
+  "offer-declined",
+  "rest-began",
+  "end-well-began",
+]);
+
 /** One event. `undone` is not among them: it is dealt with before, in {@link replay}. */
 function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }>): StandState {
+  // Without anything to play, what only belongs to playing changes nothing.
+  if (!playsAnything(state) && ABOUT_PLAYING.has(event.kind)) return state;
   const { plan, state: block } = currentBlock(state);
   switch (event.kind) {
     case "opened":

@@ -111,6 +111,9 @@ export const currentBlock = (state: StandState): { plan: Block; state: BlockStat
   state: state.blocks[state.blockIndex]!,
 });
 
+/** Whether anything is played at all in this session; in one of tasks alone there is no block. */
+export const playsAnything = ({ blocks }: StandState): boolean => blocks.length > 0;
+
 /** The rung that is played now. */
 export const rungNow = ({ rungs, rung }: BlockState): Rung => rungs[rung]!;
 

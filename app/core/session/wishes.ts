@@ -42,6 +42,8 @@ const clampTo = ({ minimum, maximum }: MinutesSpan, minutes: number): number =>
 
 /** The most of a session that one passage may take, unless more is asked: technique about a sixth. */
 const MOST_SHARE = { technique: 1 / 6, other: 1 / 3 } as const;
+/** What a passage takes of a session that has time for it. */
+const FREE_SHARE = 1 / 4;
 /** What was asked comes before everything that is not. */
 const ASKED_PRIORITY = 2;
 
@@ -98,10 +100,11 @@ export function passageWish(
 }
 
 /** What free time goes to: only when everything else has its time, and before what is nice to have. */
-export const furtherWish = (asked: Asked, candidate: Candidate): Wish => ({
-  ...passageWish(asked, { candidate, reason: { why: "more" } }, slotOf(candidate)),
-  priority: NICE_TO_HAVE,
-});
+export function furtherWish(asked: Asked, candidate: Candidate): Wish {
+  const wish = passageWish(asked, { candidate, reason: { why: "more" } }, slotOf(candidate));
+  const ideal = clampTo(wish.span, asked.minutes * FREE_SHARE);
+  return { ...wish, span: { ...wish.span, ideal }, priority: NICE_TO_HAVE };
+}
 
 /** A shape that would end on a passage is given a slow finish. */
 export function quietEnd(shape: Shape): Shape {

@@ -108,15 +108,18 @@ export const timesSchema = v.pipe(
       v.maxLength(MOST_WINDOWS, `At most ${MOST_WINDOWS} times in a week.`),
     ),
     lesson: v.nullable(windowSchema),
-    dates: v.pipe(
-      v.array(dateSchema),
-      v.maxLength(MOST_DATES, `At most ${MOST_DATES} dates.`),
-      v.check(
-        (dates) => new Set(dates.map(({ day }) => day)).size === dates.length,
-        "A date is named twice.",
+    dates: v.optional(
+      v.pipe(
+        v.array(dateSchema),
+        v.maxLength(MOST_DATES, `At most ${MOST_DATES} dates.`),
+        v.check(
+          (dates) => new Set(dates.map(({ day }) => day)).size === dates.length,
+          "A date is named twice.",
+        ),
       ),
+      [],
     ),
-    limits: v.nullable(limitsSchema),
+    limits: v.optional(v.nullable(limitsSchema), null),
   }),
   v.rawCheck(({ dataset, addIssue }) => {
     const message = dataset.typed ? impossible(dataset.value) : undefined;

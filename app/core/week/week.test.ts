@@ -202,7 +202,7 @@ describe("a week as it went", () => {
     minutes: Readonly<Record<number, number>>,
     change: { goalPassed?: boolean; enough?: boolean } = {},
   ) => {
-    const { doneOn: _, ...one } = item("a", often);
+    const one = { id: "a", often, minutes: 10, hard: false };
     const practised = (_id: string, day: string) => {
       const played = minutes[daysBetween(MONDAY, day)];
       const said = { goalPassed: false, enough: false, ...change };

@@ -36,7 +36,6 @@ export {
   type LogEntry,
   logEntry,
   logOf,
-  minutesByDay,
   painSince,
   passageDays,
   reachedSince,

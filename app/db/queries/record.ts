@@ -92,26 +92,6 @@ export const ceilingsOfPerson = (db: Queries, studioId: string, personId: string
     [studioId, personId],
   );
 
-const minutesRow = v.object({ person_id: idRow, day: dayRow, minutes: v.number() });
-
-/** Minutes by student and day: at the stand, its tasks included, and by hand. */
-export const minutesByDay = (db: Queries, studioId: string, from: Day, to: Day) =>
-  db.many(
-    minutesRow,
-    `select person_id, day, sum(minutes) as minutes from (
-       select person_id, day, active_seconds / 60 as minutes from session_block
-       where studio_id = $1 and day between $2 and $3
-       union all
-       select person_id, day, (task ->> 'seconds')::numeric / 60
-       from session_outcome, jsonb_array_elements(tasks) as task
-       where studio_id = $1 and day between $2 and $3
-       union all
-       select person_id, day, minutes from practice_by_hand
-       where studio_id = $1 and day between $2 and $3
-     ) as practised group by person_id, day`,
-    [studioId, from, to],
-  );
-
 /** How sessions of the whole studio felt since a day, oldest first. */
 export const saidSince = (db: Queries, studioId: string, since: Day) =>
   db.many(

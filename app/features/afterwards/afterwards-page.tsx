@@ -7,6 +7,7 @@ import { Field, type Refused } from "~/components/field";
 import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
+import type { Mark } from "~/core/judge";
 import type { Flaw } from "~/core/session";
 import type { LogEntry, PassageLine } from "~/features/shapes";
 import { SubmitButton } from "~/components/submit-button";
@@ -20,6 +21,7 @@ export interface AfterwardsPageProps {
   readonly studioId: string;
   readonly looksOnly: boolean;
   readonly person: { readonly id: string; readonly name: string };
+  readonly marks: readonly Mark[];
   readonly entry: LogEntry;
   readonly flaws: readonly { readonly what: Flaw; readonly times: number }[];
   readonly next: readonly PassageLine[];
@@ -31,6 +33,7 @@ export function AfterwardsPage({
   studioId,
   looksOnly,
   person,
+  marks,
   entry,
   flaws,
   next,
@@ -71,7 +74,14 @@ export function AfterwardsPage({
         </div>
       )}
       <Section title={words.afterwards.moved}>
-        {entry.blocks.length === 0 && <p>{words.afterwards.nothing}</p>}
+        {marks.length > 0 && (
+          <ul className={styles.marks}>
+            {marks.map((mark, i) => (
+              <li key={i}>{planWords.mark(mark)}</li>
+            ))}
+          </ul>
+        )}
+        {entry.blocks.length === 0 && entry.tasks.length === 0 && <p>{words.afterwards.nothing}</p>}
         {entry.blocks.map((block, i) => (
           <MovedLine key={i} block={block} />
         ))}

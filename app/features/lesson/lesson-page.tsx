@@ -6,6 +6,7 @@ import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
 import { ITEM_KINDS, MOST_ITEMS, newItem, type AssignmentItem, type GoalMove } from "~/core/week";
 import { daysBetween, type Day } from "~/core/units";
+import { Questions, type WaitingQuestion } from "~/features/questions/questions";
 import { WeekGrid } from "~/features/plan/week-grid";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
@@ -21,6 +22,7 @@ interface LessonPageProps {
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string };
   readonly timesSaid: boolean;
+  readonly questions: readonly WaitingQuestion[];
   readonly last: LastWeek | undefined;
   readonly goalMove: GoalMove | undefined;
   readonly draft: LessonDraft;
@@ -77,6 +79,12 @@ export function LessonPage(props: LessonPageProps) {
           )
         }
       >
+        {props.questions.length > 0 && (
+          <div className={styles.questions}>
+            <h3>{lesson.questions}</h3>
+            <Questions home={home} today={props.today} waiting={props.questions} />
+          </div>
+        )}
         {props.last ? (
           <Review last={props.last} today={props.today} it={it} />
         ) : (
@@ -193,7 +201,7 @@ export function LessonPage(props: LessonPageProps) {
           </Empty>
         )}
         {it.preview && it.items.length > 0 ? (
-          <WeekGrid week={it.preview} today={props.today} />
+          <WeekGrid week={it.preview} today={props.today} preview />
         ) : (
           <p className={styles.soft}>{lesson.previewSoon}</p>
         )}
@@ -254,7 +262,6 @@ function Review({ last, today, it }: { last: LastWeek; today: Day; it: Lesson })
         ))}
       </ul>
       <div className={styles.said}>
-        <Told title={lesson.questions} lines={last.questions} ago={ago} />
         {last.feelings.length > 0 && (
           <div className={styles.felt}>
             {last.feelings.map(({ day, feeling }, index) => (

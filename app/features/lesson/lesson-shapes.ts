@@ -10,7 +10,6 @@ export interface LastWeek {
   readonly done: { readonly minutes: number; readonly days: number };
   readonly items: readonly ReviewedItem[];
   readonly notes: readonly { readonly day: Day; readonly text: string }[];
-  readonly questions: readonly { readonly day: Day; readonly text: string }[];
   readonly feelings: readonly { readonly day: Day; readonly feeling: Feeling }[];
   readonly ratings: readonly {
     readonly what: string;

@@ -9,12 +9,15 @@ const { week: said } = planWords;
 interface WeekGridProps {
   readonly week: StudentWeek;
   readonly today: Day;
+  /** It is being put together: that it asks too much is said. */
+  readonly preview?: boolean;
 }
 
 /** The days of a week side by side; each item as tall as its minutes. */
-export function WeekGrid({ week, today }: WeekGridProps) {
+export function WeekGrid({ week, today, preview = false }: WeekGridProps) {
   const formats = useFormats();
   const titleOf = (id: string) => week.items.find((item) => item.id === id)?.title ?? "";
+  const notes = week.notes.filter(({ kind }) => preview || kind !== "too-much");
   return (
     <>
       <ol className={styles.grid}>
@@ -22,9 +25,9 @@ export function WeekGrid({ week, today }: WeekGridProps) {
           <DayColumn key={day.day} day={day} items={week.items} today={today} />
         ))}
       </ol>
-      {week.notes.length > 0 && (
+      {notes.length > 0 && (
         <ul className={styles.notes} role="note">
-          {week.notes.map((note) => (
+          {notes.map((note) => (
             <li key={`${note.kind} ${"itemId" in note ? note.itemId : ""}`}>
               {note.kind === "falls-out" && said.falls(titleOf(note.itemId), note.times)}
               {note.kind === "rests" &&

@@ -8,6 +8,7 @@ import { Empty, Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
 import type { MetreRegion } from "~/core/score";
 import type { BeatUnit, Day } from "~/core/units";
+import { PractiseNow } from "~/components/practise-now";
 import type { PassageDay, PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import styles from "./progress.module.css";
@@ -15,6 +16,7 @@ import styles from "./progress.module.css";
 export interface ProgressPageProps {
   readonly studioId: string;
   readonly teaches: boolean;
+  readonly looksOnly: boolean;
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string };
   readonly piece: {
@@ -57,15 +59,20 @@ export function ProgressPage(props: ProgressPageProps) {
       }
       back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
       actions={
-        props.teaches && (
-          <Button
-            component={Link}
-            to={`/studio/${studioId}/passages/${passage.id}/ladder`}
-            variant="outlined"
-          >
-            {passage.target === null ? words.student.setLadder : words.progress.ladder}
-          </Button>
-        )
+        <>
+          {props.teaches && (
+            <Button
+              component={Link}
+              to={`/studio/${studioId}/passages/${passage.id}/ladder`}
+              variant="outlined"
+            >
+              {passage.target === null ? words.student.setLadder : words.progress.ladder}
+            </Button>
+          )}
+          {!props.looksOnly && passage.target !== null && (
+            <PractiseNow home={`/studio/${studioId}/students/${person.id}`} passage={passage} />
+          )}
+        </>
       }
     >
       {!last ? (

@@ -11,15 +11,17 @@ interface NoteSheetProps {
   readonly open: boolean;
   readonly onClose: () => void;
   readonly onKeep: (text: string) => void;
+  /** It is a question for the lesson. */
+  readonly onAsk: (text: string) => void;
 }
 
 const LONGEST_NOTE = 500;
 const TITLE = "note-title";
 
-export function NoteSheet({ open, onClose, onKeep }: NoteSheetProps) {
+export function NoteSheet({ open, onClose, onKeep, onAsk }: NoteSheetProps) {
   const [text, setText] = useState("");
-  const keep = () => {
-    if (text.trim()) onKeep(text.trim());
+  const done = (act: (text: string) => void) => {
+    if (text.trim()) act(text.trim());
     setText("");
     onClose();
   };
@@ -32,7 +34,7 @@ export function NoteSheet({ open, onClose, onKeep }: NoteSheetProps) {
           className={styles.note}
           onSubmit={(event) => {
             event.preventDefault();
-            keep();
+            done(onKeep);
           }}
         >
           {/* A plain field: the stand need not carry the weight of a larger one. */}
@@ -50,6 +52,9 @@ export function NoteSheet({ open, onClose, onKeep }: NoteSheetProps) {
       <DialogActions>
         <Button onClick={onClose} color="inherit">
           {words.cancel}
+        </Button>
+        <Button variant="outlined" onClick={() => done(onAsk)}>
+          {words.stand.askIt}
         </Button>
         <Button type="submit" form="note" variant="contained">
           {words.stand.noteSave}

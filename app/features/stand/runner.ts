@@ -171,6 +171,9 @@ export class StandRunner extends StandLoop {
 
   note = (text: string) => this.inOrder(() => this.write("noted", { text }));
 
+  /** A question for the lesson. */
+  ask = (text: string) => this.inOrder(() => this.write("asked", { text }));
+
   endWell = () => this.inOrder(() => this.endWellNow());
 
   private async endWellNow(): Promise<void> {

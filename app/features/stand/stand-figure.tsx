@@ -9,6 +9,7 @@ import {
   currentBlock,
   layerNow,
   nextTempo,
+  partNow,
   progressNow,
   rungNow,
   secondsOfRung,
@@ -77,6 +78,9 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
   const { parts } = progressNow(block);
   // The slow play at the end opens no gate.
   const slow = state.endingWell !== undefined;
+  const goal = partNow(state).said?.goalTempo ?? undefined;
+  const goalReached =
+    goal !== undefined && block.passed.some(({ tempo: passed }) => passed >= goal);
   const top = steps.reduce((most, step) => Math.max(most, step.top ?? step.tempo), 0);
   return (
     <>
@@ -115,12 +119,18 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
             ? words.stand.rung(block.rung + 1, block.rungs.length)
             : words.stand.slowOne}
         </p>
+        {goalReached && !slow && (
+          <p className={styles.goal} role="status">
+            {words.stand.goalReached}
+          </p>
+        )}
         {/* One for wide stands, a flatter one for narrow ones; the style shows either. */}
         {[TALL, FLAT].map((height) => (
           <div key={height} className={height === TALL ? styles.tall : styles.flat}>
             <Staircase
               steps={steps}
               target={Math.max(plan.ladder.target, top)}
+              goal={goal}
               hidden={hidden}
               height={height}
               large

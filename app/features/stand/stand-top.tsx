@@ -24,6 +24,9 @@ export function StandTop({ view, home, onHelp, onward, volume, onVolume }: Stand
   const { plan, state } = currentBlock(view.state);
   const task = taskNow(view.state);
   const parts = partsOf(view.state.plan);
+  const { said } = partNow(view.state);
+  const listenFor = said?.listenFor || (task ? "" : plan.focus);
+  const note = view.state.plan.easyAgain ? words.stand.easyAgain : said?.note;
   return (
     <header className={styles.top}>
       <div className={styles.what}>
@@ -36,8 +39,14 @@ export function StandTop({ view, home, onHelp, onward, volume, onVolume }: Stand
             </>
           )}
           {!task && (plan.passageName || words.capital(words.bars(plan.fromBar, plan.toBar)))}
-          {!task && plan.focus && <em> · {plan.focus}</em>}
+          {said?.key && ` · ${words.stand.inKey(said.key)}`}
+          {listenFor && <em> · {listenFor}</em>}
         </span>
+        {note && (
+          <span className={styles.note} title={note}>
+            {note}
+          </span>
+        )}
       </div>
       {!task && (
         <Minutes played={Math.floor(state.activeSeconds / 60)} of={partNow(view.state).minutes} />

@@ -4,6 +4,7 @@ import { useNavigate } from "react-router";
 import {
   clickNow,
   currentBlock,
+  playsAnything,
   taskNow,
   type SessionEvent,
   type SessionPlan,
@@ -78,7 +79,8 @@ function OpenStand({
 
   // Where the ladder starts at what is tapped, that is asked before anything is played.
   const fresh = !state.plays.some(({ blockIndex }) => blockIndex === state.blockIndex);
-  const measures = currentBlock(state).plan.ladder.startRule.kind === "measured";
+  const plays = playsAnything(state);
+  const measures = plays && currentBlock(state).plan.ladder.startRule.kind === "measured";
   const asksForTempo = view.ready && held && fresh && measures && !state.ended && !taskNow(state);
   useEffect(() => {
     if (asksForTempo) setSheet("tap");
@@ -137,7 +139,7 @@ function OpenStand({
       className={styles.stand}
       data-transport={transport}
       data-plays={state.plays.length}
-      data-passed={blockState.passed.length}
+      data-passed={plays ? blockState.passed.length : 0}
       data-part={state.part}
     >
       <h1 className="sr-only">{words.stand.title}</h1>
@@ -186,16 +188,19 @@ function OpenStand({
         onClose={() => setSheet(undefined)}
         onTempo={(bpm) => void runner?.setTempo(bpm)}
       />
-      <BetweenSheet
-        open={sheet === "between"}
-        pace={clickNow(blockState)}
-        onClose={() => setSheet(undefined)}
-        onSet={(pace) => void runner?.pace(pace)}
-      />
+      {plays && (
+        <BetweenSheet
+          open={sheet === "between"}
+          pace={clickNow(blockState)}
+          onClose={() => setSheet(undefined)}
+          onSet={(pace) => void runner?.pace(pace)}
+        />
+      )}
       <NoteSheet
         open={sheet === "note"}
         onClose={() => setSheet(undefined)}
         onKeep={(text) => void runner?.note(text)}
+        onAsk={(text) => void runner?.ask(text)}
       />
     </main>
   );

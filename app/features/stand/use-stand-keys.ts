@@ -1,5 +1,5 @@
 import { useEffect, useState } from "react";
-import { currentBlock, taskNow, type Flaw } from "~/core/session";
+import { currentBlock, playsAnything, taskNow, type Flaw, type StandState } from "~/core/session";
 import { DigitEntry } from "./digit-entry";
 import type { StandRunner } from "./runner";
 import { useHeldKey, useKeys, type KeyMap } from "./use-keys";
@@ -33,6 +33,13 @@ interface StandKeysOptions {
   readonly onHelp: () => void;
 }
 
+/** The first and the last bar of what is played; none in a session of tasks alone. */
+function barsNow(state: StandState): readonly [number, number] {
+  if (!playsAnything(state)) return [1, 0];
+  const { fromBar, toBar } = currentBlock(state).state.segment;
+  return [fromBar, toBar];
+}
+
 /** Every key of the stand. */
 export function useStandKeys(options: StandKeysOptions): void {
   const { view, runner, usable, enabled, letters } = options;
@@ -42,9 +49,9 @@ export function useStandKeys(options: StandKeysOptions): void {
   /** For what has no meaning during a task. */
   const atBlock = (action: () => unknown) => act(() => taskNow(state) === undefined && action());
 
-  const { segment } = currentBlock(state).state;
-  const bars = segment.toBar - segment.fromBar + 1;
-  const detailBar = (place: number) => runner?.detail({ bar: segment.fromBar + place - 1 });
+  const [first, last] = barsNow(state);
+  const bars = last - first + 1;
+  const detailBar = (place: number) => runner?.detail({ bar: first + place - 1 });
   const [digits] = useState(() => new DigitEntry());
   // Where and what can be told until the next play begins.
   const telling = state.detailable !== undefined && transport !== "play";

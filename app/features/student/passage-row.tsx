@@ -2,6 +2,7 @@ import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import { TempoText } from "~/components/beat-unit";
 import { useFormats } from "~/components/locale";
+import { PractiseNow } from "~/components/practise-now";
 import { StateMark } from "~/components/state-mark";
 import { TempoSpan } from "~/components/tempo-span";
 import { daysBetween, type Day } from "~/core/units";
@@ -13,10 +14,13 @@ interface PassageRowProps {
   readonly studioId: string;
   readonly today: Day;
   readonly passage: PassageLine;
+  readonly home: string;
   readonly teaches: boolean;
+  readonly looksOnly: boolean;
 }
 
-export function PassageRow({ studioId, today, passage, teaches }: PassageRowProps) {
+export function PassageRow(props: PassageRowProps) {
+  const { studioId, today, passage, teaches, looksOnly, home } = props;
   const formats = useFormats();
   const here = `/studio/${studioId}/passages/${passage.id}`;
   const bars = words.bars(passage.fromBar, passage.toBar);
@@ -62,16 +66,19 @@ export function PassageRow({ studioId, today, passage, teaches }: PassageRowProp
             .join(" · ")}
         </span>
       </div>
-      {teaches && (
-        <Button
-          component={Link}
-          to={`${here}/ladder`}
-          variant={passage.target === null ? "contained" : "text"}
-          size="small"
-        >
-          {passage.target === null ? words.student.setLadder : words.student.ladder}
-        </Button>
-      )}
+      <div className={styles.acts}>
+        {!looksOnly && passage.target !== null && <PractiseNow home={home} passage={passage} />}
+        {teaches && (
+          <Button
+            component={Link}
+            to={`${here}/ladder`}
+            variant={passage.target === null ? "contained" : "text"}
+            size="small"
+          >
+            {passage.target === null ? words.student.setLadder : words.student.ladder}
+          </Button>
+        )}
+      </div>
     </li>
   );
 }

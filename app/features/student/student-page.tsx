@@ -4,9 +4,11 @@ import { Link } from "react-router";
 import { TempoText } from "~/components/beat-unit";
 import { Empty, Page, Section } from "~/components/page";
 import type { Day } from "~/core/units";
+import { Questions, type WaitingQuestion } from "~/features/questions/questions";
 import { SessionList } from "~/features/progress/session-list";
 import type { LogEntry, PassageLine } from "~/features/shapes";
 import { words } from "~/words";
+import { planWords } from "~/words/plan";
 import { DemoPieceButton } from "./demo-piece-button";
 import { PassageRow } from "./passage-row";
 import styles from "./student.module.css";
@@ -26,6 +28,7 @@ export interface StudentPageProps {
   readonly person: { readonly id: string; readonly name: string; readonly instrument: string };
   readonly teaches: boolean;
   readonly looksOnly: boolean;
+  readonly questions: readonly WaitingQuestion[];
   readonly pieces: readonly PieceLine[];
   readonly passages: readonly PassageLine[];
   readonly log: readonly LogEntry[];
@@ -83,6 +86,11 @@ export function StudentPage(props: StudentPageProps) {
         </>
       }
     >
+      {teaches && props.questions.length > 0 && (
+        <Section title={planWords.questions.title}>
+          <Questions home={here} today={today} waiting={props.questions} />
+        </Section>
+      )}
       {pieces.length === 0 && (
         <Section title={words.student.pieces}>
           <Empty
@@ -138,7 +146,9 @@ export function StudentPage(props: StudentPageProps) {
                     studioId={studioId}
                     today={today}
                     passage={passage}
+                    home={here}
                     teaches={teaches}
+                    looksOnly={looksOnly}
                   />
                 ))}
               </ul>

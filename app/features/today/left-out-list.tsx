@@ -17,21 +17,23 @@ const { today } = planWords;
 /** What is not in the session, and why; each can be put in all the same. */
 export function LeftOutList({ leftOut, passageOf, onTakeIn }: LeftOutListProps) {
   if (leftOut.length === 0) return null;
+  const named = leftOut.filter(({ passageId, itemId }) => passageId ?? itemId);
+  const others = leftOut.filter((each) => !named.includes(each));
   return (
     <Section title={today.notToday}>
       <ul className={styles.left}>
-        {leftOut.map((left, index) => {
+        {named.map((left) => {
           const { kind, passageId, itemId, text, reason } = left;
           const passage = passageOf(passageId);
           const name = passage?.title ?? (text || words.block[kind].name);
           return (
-            <li key={passageId ?? itemId ?? `${kind}-${index}`} data-passage={passageId}>
+            <li key={passageId ?? itemId} data-passage={passageId}>
               <span>
                 <strong>{name}</strong>
                 {passage && <>, {passage.name || words.bars(passage.fromBar, passage.toBar)}</>}
                 <span className={styles.soft}>: {planWords.left(reason)}</span>
               </span>
-              {reason.why !== "easy-again" && (
+              {reason.why !== "easy-again" && reason.why !== "hurts" && (
                 <Button size="small" aria-label={today.takeIn(name)} onClick={() => onTakeIn(left)}>
                   {today.takeInShort}
                 </Button>
@@ -40,6 +42,22 @@ export function LeftOutList({ leftOut, passageOf, onTakeIn }: LeftOutListProps) 
           );
         })}
       </ul>
+      {others.length > 0 && (
+        <p className={styles.others}>
+          <span className={styles.soft}>{today.alsoLeft}</span>
+          {others.map((left) => (
+            <Button
+              key={left.kind}
+              size="small"
+              variant="outlined"
+              aria-label={today.takeIn(words.block[left.kind].name)}
+              onClick={() => onTakeIn(left)}
+            >
+              + {words.block[left.kind].name}
+            </Button>
+          ))}
+        </p>
+      )}
     </Section>
   );
 }

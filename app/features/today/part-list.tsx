@@ -7,7 +7,7 @@ import { TaskPart } from "./task-part";
 import type { PassageToday, TodayPageProps } from "./today-shapes";
 import styles from "./part-list.module.css";
 
-export interface PartListProps {
+interface PartListProps {
   readonly blocks: readonly FittedBlock[];
   readonly nameOf: (block: FittedBlock) => string;
   readonly passageOf: (id: string | undefined) => PassageToday | undefined;
@@ -35,7 +35,14 @@ export function PartList(props: PartListProps) {
             {passage ? (
               <PassagePart block={block} passage={passage} asked={props.asked} />
             ) : (
-              <TaskPart {...props} block={block} name={name} />
+              <TaskPart
+                block={block}
+                name={name}
+                said={props.said}
+                isPinned={props.pinned.includes(block.kind)}
+                onSay={(text) => props.onSay(block.id, text)}
+                onPin={() => props.onPin(block.kind)}
+              />
             )}
             <div className={styles.minutes}>
               <IconButton

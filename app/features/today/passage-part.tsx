@@ -21,7 +21,10 @@ interface PassagePartProps {
 /** A passage in today's session: its bars, its way up today, and what the teacher said of it. */
 export function PassagePart({ block, passage, asked }: PassagePartProps) {
   const { said, tempi } = passage;
-  const item = asked.find((each) => each.passageId === passage.id && !each.done);
+  const items = asked.filter((each) => each.passageId === passage.id);
+  const item = items.find((each) => !each.done);
+  const doneAlready = block.reason.why === "more" && !item && items.length > 0;
+  const why = doneAlready ? today.moreOfDone : planWords.reason(block.reason);
   const goal = said?.goalTempo ?? null;
   return (
     <>
@@ -29,7 +32,8 @@ export function PassagePart({ block, passage, asked }: PassagePartProps) {
         <strong>{passage.title}</strong>
         {passage.name && `, ${passage.name}`}
         <span className={styles.why}>
-          {words.block[block.kind].name}. {planWords.reason(block.reason)}
+          {words.block[block.kind].name}.{" "}
+          {item && item.practised >= 1 ? today.toGo(item.minutes, Math.round(item.practised)) : why}
           {item && <Enough item={item} />}
         </span>
         <SaidOfIt said={said} focus={passage.focus} />

@@ -5,23 +5,26 @@ import { useState } from "react";
 import type { FittedBlock } from "~/core/session";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
-import type { PartListProps } from "./part-list";
 import { SaidOfIt } from "./said-of-it";
+import type { TodayPageProps } from "./today-shapes";
 import styles from "./part-list.module.css";
 
 const { today } = planWords;
 
-interface TaskPartProps extends PartListProps {
+interface TaskPartProps {
   readonly block: FittedBlock;
   readonly name: string;
+  readonly said: TodayPageProps["said"];
+  readonly isPinned: boolean;
+  readonly onSay: (text: string) => void;
+  readonly onPin: () => void;
 }
 
 /** A part without a click: what to do in it can be written anew, and it can be made a must. */
-export function TaskPart({ block, name, said, pinned, onSay, onPin }: TaskPartProps) {
+export function TaskPart({ block, name, said, isPinned, onSay, onPin }: TaskPartProps) {
   const [writing, setWriting] = useState(false);
   const { kind, itemId } = block;
   const how = words.block[kind].how;
-  const isPinned = pinned.includes(kind);
   return (
     <div className={styles.task}>
       <strong>{name}</strong>
@@ -32,7 +35,7 @@ export function TaskPart({ block, name, said, pinned, onSay, onPin }: TaskPartPr
           defaultValue={block.text || how}
           slotProps={{ htmlInput: { "aria-label": today.whatToDo(name), maxLength: 200 } }}
           onBlur={({ target }) => {
-            onSay(block.id, target.value.trim());
+            onSay(target.value.trim());
             setWriting(false);
           }}
           onKeyDown={(event) => {
@@ -46,7 +49,7 @@ export function TaskPart({ block, name, said, pinned, onSay, onPin }: TaskPartPr
       )}
       {itemId && <SaidOfIt said={said.find((each) => each.itemId === itemId)} />}
       {!itemId && kind !== "break" && !writing && (
-        <>
+        <span className={styles.tools}>
           <IconButton
             size="small"
             aria-label={today.writeAnew(name)}
@@ -59,11 +62,11 @@ export function TaskPart({ block, name, said, pinned, onSay, onPin }: TaskPartPr
             aria-label={today.pin(name)}
             aria-pressed={isPinned}
             color={isPinned ? "primary" : "default"}
-            onClick={() => onPin(kind)}
+            onClick={onPin}
           >
             <Pin size={15} fill={isPinned ? "currentColor" : "none"} />
           </IconButton>
-        </>
+        </span>
       )}
     </div>
   );

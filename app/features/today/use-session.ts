@@ -51,12 +51,12 @@ function withPutIn(shape: Shape, { kinds, pinned }: PutIn): Shape {
 
 type Inputs = Pick<
   TodayPageProps,
-  "minutes" | "feeling" | "hurt" | "candidates" | "tasks" | "shapes" | "stretch"
+  "minutes" | "feeling" | "hurt" | "playedMinutes" | "candidates" | "tasks" | "shapes" | "stretch"
 >;
 
 /** Today's session: fitted at once to what is said, then changed by hand. */
 export function useSession(inputs: Inputs) {
-  const { candidates, tasks, shapes, hurt, stretch } = inputs;
+  const { candidates, tasks, shapes, hurt, stretch, playedMinutes } = inputs;
   const [asked, setAsked] = useState<Asked>({
     minutes: inputs.minutes,
     feeling: hurt ? undefined : (inputs.feeling ?? "fine"),
@@ -77,6 +77,7 @@ export function useSession(inputs: Inputs) {
       shape,
       stretch,
       easyAgain: hurt !== undefined,
+      warm: playedMinutes > 0,
       candidates: candidates.map((each) =>
         isIn(each.passageId) ? { ...each, wanted: true } : each,
       ),
@@ -85,7 +86,7 @@ export function useSession(inputs: Inputs) {
         ...putIn.own,
       ],
     });
-  }, [asked, shape, candidates, tasks, putIn, hurt, stretch]);
+  }, [asked, shape, candidates, tasks, putIn, hurt, stretch, playedMinutes]);
   const blocks = byHand ?? fitted.blocks;
   const last = blocks.at(-1);
   const putting = (change: (before: PutIn) => Partial<PutIn>) => {

@@ -1,7 +1,61 @@
-import { flawsOfSession, logEntry, passagesOfPerson, studentById, studioById } from "~/db/queries";
+import { worthAMark, type Mark, type PassageAfter } from "~/core/judge";
+import { addDays } from "~/core/units";
+import {
+  assignmentsOf,
+  flawsOfSession,
+  logEntry,
+  passageDays,
+  passagesOfPerson,
+  studentById,
+  studioById,
+  type LogEntry,
+  type Passage,
+} from "~/db/queries";
 import { todayIn, type Services } from "../services";
 import { asOf } from "../plan/as-of";
-import { passageLine } from "./passage-line";
+import { weekNotes, weekOn } from "../plan/week-on";
+import { minutesOfDays, whatHappened } from "../plan/week-plan";
+import { passageLine, stateOf } from "./passage-line";
+
+/** Days before a session that are read for days in a row. */
+const ROW_DAYS = 30;
+
+/** What deserves to be noticed, by what was known before that day. */
+async function marksOf(
+  { db }: Services,
+  studioId: string,
+  { day, person_id, blocks }: LogEntry,
+  passages: readonly Passage[],
+): Promise<Mark[]> {
+  const [weeks, happened] = await Promise.all([
+    assignmentsOf(db, studioId, person_id, 3),
+    whatHappened(db, studioId, person_id, addDays(day, -ROW_DAYS), day),
+  ]);
+  const saidOf = weekNotes(weekOn(weeks, day), day);
+  const after = await Promise.all(
+    blocks.map(async (block): Promise<PassageAfter> => {
+      const days = await passageDays(db, studioId, block.passageId);
+      const passage = passages.find(({ id }) => id === block.passageId);
+      const target = passage?.ladder?.target ?? block.end;
+      const reached = block.reached ?? undefined;
+      const earlier = days.flatMap((each) => (each.day < day ? (each.reached_tempo ?? []) : []));
+      const before = earlier.length > 0 ? Math.max(...earlier) : undefined;
+      const timesAtTarget = earlier.filter((tempo) => tempo >= target).length;
+      const safeNow = passage !== undefined && stateOf(passage) === "safe";
+      return {
+        title: block.title,
+        target,
+        reached,
+        before,
+        plays: block.plays,
+        clean: block.clean,
+        goal: saidOf({ passageId: block.passageId, itemId: null })?.goalTempo ?? undefined,
+        newlySafe: safeNow && (reached ?? 0) >= target && timesAtTarget === 1,
+      };
+    }),
+  );
+  return worthAMark(after, new Set(minutesOfDays(happened).keys()), day);
+}
 
 /** A session as it went; nothing while no event has arrived. */
 export async function afterwardsPage(services: Services, studioId: string, sessionId: string) {
@@ -18,5 +72,6 @@ export async function afterwardsPage(services: Services, studioId: string, sessi
   const next = passages
     .filter(({ id, ladder }) => ladder && entry.blocks.some((block) => block.passageId === id))
     .map((each) => passageLine(each, today));
-  return { person, entry: asOf(entry, today, studio.time_zone), flaws, next };
+  const marks = await marksOf(services, studioId, entry, passages);
+  return { person, marks, entry: asOf(entry, today, studio.time_zone), flaws, next };
 }

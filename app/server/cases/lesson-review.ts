@@ -72,7 +72,6 @@ export function reviewItems(inputs: Inputs) {
   return {
     items: week.text.items.map((item) => reviewed(item, inputs)),
     notes: sessions.flatMap(({ day, notes }) => notes.map((text) => ({ day, text }))),
-    questions: sessions.flatMap(({ day, questions }) => questions.map((text) => ({ day, text }))),
     feelings: sessions.flatMap(({ day, feeling, ended }) => {
       const felt = ended === "pain" ? "painful" : feeling;
       return felt && felt !== "fine" ? [{ day, feeling: felt }] : [];

@@ -37,6 +37,7 @@ import {
   type Happened,
 } from "../plan/week-plan";
 import { ladderForPassage } from "./ladder-from-library";
+import { questionsNow } from "./questions";
 import { passageLine } from "./passage-line";
 import { reviewItems, within } from "./lesson-review";
 import { studentWeek } from "./student-week";
@@ -121,6 +122,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
   return {
     today,
     person: { id: person.id, name: person.name, instrument: person.instrument },
+    questions: (await questionsNow(services, studioId, personId)).waiting,
     windows: person.times.windows,
     timesSaid: person.times.windows.length > 0,
     last: past && {

@@ -186,13 +186,16 @@ describe("what is said of a student", () => {
         studioId,
         personId,
         form({ times: JSON.stringify({ windows, lesson: null }) }),
+        true,
       );
     expect((await choose([window])).ok).toBe(true);
     expect((await todayPage(services, studioId, personId)).minutes).toBe(25);
     expect(await choose([])).toMatchObject({
       error: { errors: { form: expect.stringMatching("at least one day") } },
     });
-    expect((await chooseTimes(services, studioId, personId, form({ times: "{" }))).ok).toBe(false);
+    expect((await chooseTimes(services, studioId, personId, form({ times: "{" }), true)).ok).toBe(
+      false,
+    );
     expect((await timesPage(services, studioId, personId)).times.windows).toEqual([window]);
   });
 

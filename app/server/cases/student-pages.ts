@@ -8,6 +8,7 @@ import {
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
 import { asOf } from "../plan/as-of";
+import { questionsNow } from "./questions";
 import { passageLine } from "./passage-line";
 
 const LATEST = 4;
@@ -25,9 +26,11 @@ export async function studentPage(services: Services, studioId: string, personId
     logOf(db, studioId, personId, LATEST),
   ]);
   const today = todayIn(services, studio);
+  const { waiting } = await questionsNow(services, studioId, personId);
   return {
     today,
     person,
+    questions: waiting,
     pieces,
     passages: passages.map((each) => passageLine(each, today)),
     log: log.map((entry) => asOf(entry, today, studio.time_zone)),

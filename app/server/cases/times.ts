@@ -1,10 +1,10 @@
 import * as v from "valibot";
 import { timesSchema } from "~/core/week";
-import { setTimes, studentById } from "~/db/queries";
+import { setTimes, studentById, studioById } from "~/db/queries";
 import { sentences } from "~/core/result";
 import { err, ok, type Result } from "~/core/result";
 import type { FormRefused } from "../form";
-import type { Services } from "../services";
+import { todayIn, type Services } from "../services";
 
 const textSchema = v.pipe(
   v.string("The times can't be read."),
@@ -12,9 +12,10 @@ const textSchema = v.pipe(
   timesSchema,
 );
 
-export const timesPage = async ({ db }: Services, studioId: string, personId: string) => {
+export const timesPage = async (services: Services, studioId: string, personId: string) => {
+  const { db } = services;
   const { id, name, times } = await studentById(db, studioId, personId);
-  return { person: { id, name }, times };
+  return { person: { id, name }, times, today: todayIn(services, await studioById(db, studioId)) };
 };
 
 /** When there is time, and when the lesson is; JSON in one field. */
@@ -23,12 +24,16 @@ export async function chooseTimes(
   studioId: string,
   personId: string,
   form: FormData,
+  teaches: boolean,
 ): Promise<Result<undefined, FormRefused>> {
   const read = v.safeParse(textSchema, form.get("times") ?? undefined);
   if (!read.success) {
     const first = Object.values(sentences(read.issues))[0]!;
     return err({ errors: { form: first }, values: {} });
   }
-  await setTimes(db, studioId, personId, read.output);
+  // A child's limits are the teacher's to set.
+  const { times } = await studentById(db, studioId, personId);
+  const limits = teaches ? read.output.limits : times.limits;
+  await setTimes(db, studioId, personId, { ...read.output, limits });
   return ok(undefined);
 }

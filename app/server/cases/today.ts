@@ -99,6 +99,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
       today,
       concert: studio.concert_on,
       asked: asked?.byPassage,
+      done: asked?.done ?? new Set(),
       named: asked?.named ?? new Set(),
     }),
     tasks: [...(asked?.tasks ?? []), ...everyDay(mustDo, happened, today)],

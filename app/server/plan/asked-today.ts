@@ -34,6 +34,7 @@ export interface AskedToday {
   readonly items: readonly AskedItem[];
   /** Minutes still owed by passage. */
   readonly byPassage: ReadonlyMap<string, number>;
+  readonly done: ReadonlySet<string>;
   /** Passages that the week names at all. */
   readonly named: ReadonlySet<string>;
   readonly tasks: readonly AskedTask[];
@@ -71,9 +72,13 @@ export function askedToday(
     else byPassage.set(passageId, (byPassage.get(passageId) ?? 0) + owed(asked));
     return asked;
   });
+  const done = new Set(
+    items.flatMap((each) => (each.done && each.passageId !== null ? each.passageId : [])),
+  );
   return {
     items,
     byPassage,
+    done,
     named: new Set(open.flatMap(({ passageId }) => passageId ?? [])),
     tasks,
   };

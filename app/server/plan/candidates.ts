@@ -72,19 +72,28 @@ export interface CandidateInputs {
   readonly concert: Day | null;
   /** What the week asks today, by passage; undefined when no week is set. */
   readonly asked: ReadonlyMap<string, number> | undefined;
+  /** Passages that are done for today. */
+  readonly done: ReadonlySet<string>;
   /** Passages that the week names at all. */
   readonly named: ReadonlySet<string>;
 }
 
+function askedOf(id: string, { asked, done, named }: CandidateInputs): Candidate["asked"] {
+  if (asked === undefined) return undefined;
+  const minutes = asked.get(id);
+  if (minutes !== undefined) return { minutes };
+  if (done.has(id)) return "done";
+  return named.has(id) ? "not-today" : "not-asked";
+}
+
 /** The passages that could be played today, with what the fitter needs to know of each. */
 export function candidatesFor(inputs: CandidateInputs): Candidate[] {
-  const { passages, played, today, concert, asked, named } = inputs;
+  const { passages, played, today, concert } = inputs;
   const left = concert === null ? -1 : daysBetween(today, concert);
   return passages.flatMap((passage): Candidate[] => {
     const cost = costOf(passage, today);
     if (!cost) return [];
     const state = stateOf(passage);
-    const minutes = asked?.get(passage.id);
     return [
       {
         passageId: passage.id,
@@ -93,14 +102,7 @@ export function candidatesFor(inputs: CandidateInputs): Candidate[] {
         ...cost,
         daysSince: passage.lastDay ? daysBetween(passage.lastDay, today) : undefined,
         daysLeft: left >= 0 ? left : undefined,
-        asked:
-          asked === undefined
-            ? undefined
-            : minutes === undefined
-              ? named.has(passage.id)
-                ? "not-today"
-                : "not-asked"
-              : { minutes },
+        asked: askedOf(passage.id, inputs),
         reviewIn:
           state === "safe"
             ? reviewIn(

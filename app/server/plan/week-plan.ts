@@ -34,8 +34,6 @@ export interface Happened {
   readonly enough: Rows<typeof enoughOf>;
 }
 
-export const NOTHING_HAPPENED: Happened = { played: [], sessions: [], byHand: [], enough: [] };
-
 /** Everything that was practised between two days, both included; of one student, or of everyone. */
 export async function whatHappened(
   db: Queries,
