@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import { LessonPage } from "~/features/lesson/lesson-page";
 import { forStudent } from "~/server/access/guard";
-import { keepWeek, lessonPage, previewWeek, readLesson, setWeek } from "~/server/cases/lesson";
+import { keepWeek, lessonPage, readLesson, setWeek } from "~/server/cases/lesson";
 import { roomToday } from "~/server/cases/rooms";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
@@ -25,9 +25,6 @@ export const action = (asked: Route.ActionArgs) =>
     const sent = readLesson(await asked.request.formData(), today);
     if (!sent.ok) return data(sent.error, { status: REFUSED });
     const { act, week } = sent.value;
-    if (act === "preview") {
-      return { preview: await previewWeek(services, studioId, personId, week) };
-    }
     const written = await (act === "keep" ? keepWeek : setWeek)(services, studioId, personId, week);
     if (!written.ok) {
       return data(written.error, { status: written.error.theirs ? CONFLICT : REFUSED });

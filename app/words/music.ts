@@ -1,3 +1,4 @@
+import type { Focus } from "~/core/week";
 import type { PassageState } from "~/core/score";
 import type { BeatUnit } from "~/core/units";
 
@@ -35,6 +36,14 @@ export const music = {
         : `bar ${number}`,
     pickup: (beats: number) => `pickup of ${beats} ${plural(beats, "beat", "beats")}`,
   },
+  focuses: {
+    "right-hand": "right hand",
+    "left-hand": "left hand",
+    together: "hands together",
+    memory: "from memory",
+    slow: "slow coordination",
+    dynamics: "dynamics",
+  } satisfies Record<Focus, string>,
   staircase: {
     label: (rungs: number, span: readonly [number, number] | undefined) => {
       const what = `A staircase of ${rungs} ${plural(rungs, "rung", "rungs")}`;

@@ -1,6 +1,6 @@
 import type { Mark } from "~/core/judge";
 import type { BlockReason, Feeling, LeftFor, Rated, Rating } from "~/core/session";
-import type { Bring, Decision, GoalMove, ItemKind } from "~/core/week";
+import type { Bring, Decision, ItemKind, Rotation } from "~/core/week";
 
 const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
 const days = (count: number) => `${count} ${plural(count, "day", "days")}`;
@@ -196,7 +196,7 @@ export const planWords = {
     lastSpan: (from: string, until: string) => `${from} to ${until}`,
     first: "The first lesson: nothing was set before. Choose what to begin with.",
     total: (done: number, asked: number, daysDone: number, daysAsked: number) =>
-      `${done} of ${asked} min on ${daysDone} of ${days(daysAsked)}`,
+      `${done} min done on ${days(daysDone)}; ${asked} were asked on ${days(daysAsked)}`,
     asked: (often: string, count: number, tempo: number | null) =>
       `asked: ${often}, ${minutes(count)}${tempo ? `, to ${tempo} bpm` : ""}`,
     happened: (count: number, total: number) =>
@@ -219,27 +219,37 @@ export const planWords = {
     focus: "Listen for",
     minutes: "Minutes",
     goalTempo: "To",
+    focuses: "What to work on",
+    lowered: (from: number, reached: number) => `was ${from}; ${reached} was reached`,
     more: "More",
     note: "A note",
     bring: "Bring to the lesson",
     keys: "Keys, one a week",
-    keysHelp: "C G D A, or empty",
-    circle: "Circle of fifths",
+    keysHelp: "B minor, E♭, F♯m; or nothing",
+    noKey: (what: string) => `No key: ${what}`,
+    round: "A row of keys",
+    rotations: {
+      "fifths-up": (from: string) => `from ${from} up by fifths`,
+      "fifths-down": (from: string) => `from ${from} down by fifths`,
+      chromatic: (from: string) => `from ${from} by semitones`,
+      "relative-pairs": (from: string) => `${from} and its relative, then by fifths`,
+    } satisfies Record<Rotation, (from: string) => string>,
     ladder: "Ladder",
     ladderAsIs: "as it is",
     noLadder: "This passage has no ladder yet: choose one here, or set one in the workshop.",
     kind: "Kind",
-    goal: "Goal of the week",
-    goalMinutes: "Minutes in all",
-    goalDays: "Days",
-    goalWhy: (why: string) => `Suggested: ${why}.`,
+    goalIs: (count: number, d: number) => `The week asks ${minutes(count)} on ${days(d)}.`,
+    smallerOnPurpose: "Smaller on purpose: last week came to less than half of what was asked.",
+    fewerTimes: "Fewer times",
+    fewerMinutes: "Fewer minutes",
+    anotherDay: "Another day",
     word: "A word to the student",
     from: "From",
     until: "Next lesson",
     noTimes: "Nobody has said when there is time; 30 minutes a day are assumed.",
     sayTimes: "Say when there is time",
     preview: "How the week will look",
-    previewSoon: "The week is laid out as soon as there is an item.",
+    previewEmpty: "Nothing is asked yet. Add a passage, and its days appear here.",
     keep: "Keep as a draft",
     kept: "Kept. The student sees nothing of it yet.",
     set: "Set the week",
@@ -290,7 +300,7 @@ export const planWords = {
       concert: "To the concert",
     },
     reached: (done: number, asked: number, d: number, of: number) =>
-      `${done} of ${asked} min, ${d} of ${days(of)}`,
+      `${done} min done on ${days(d)}; ${asked} asked on ${days(of)}`,
     falls: (title: string, times: number) =>
       `${title} falls out ${times === 1 ? "once" : `${times} times`}: the days that are left have no more minutes.`,
     rests: (title: string, count: number, day: string) =>
@@ -400,9 +410,4 @@ export const planWords = {
         return `${mark.days} days in a row.`;
     }
   },
-  goalMove: {
-    raised: "reached, so a little more",
-    kept: "nearly, so the same again",
-    lowered: "far off, so less",
-  } satisfies Record<GoalMove, string>,
 } as const;

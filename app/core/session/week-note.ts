@@ -4,6 +4,8 @@ import * as v from "valibot";
 export const weekNoteSchema = v.object({
   listenFor: v.string(),
   note: v.string(),
+  /** What to work on, as names of the week's focuses. */
+  focuses: v.optional(v.array(v.string()), []),
   /** The tempo that the week is for, in the piece's beat unit. */
   goalTempo: v.nullable(v.number()),
   /** The week's key, where keys go round. */

@@ -15,4 +15,4 @@ export { BEAT_UNIT_NAMES, beatUnitValue, convertTempo, type BeatUnit } from "./b
 export { markFrom, METRONOME_MARKS } from "./marks";
 export { barLength, formatMetre, metreSchema, parseMetre, type Metre } from "./metre";
 export { addDays, dayOf, daysBetween, isTimeZone, momentOf, type Day } from "./day";
-export { formatKey, keySchema, LETTERS, MODES, parseKey, type Key } from "./key";
+export { formatKey, keySchema, LETTERS, MODES, parseKey, parseKeys, type Key } from "./key";

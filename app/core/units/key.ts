@@ -43,3 +43,25 @@ const SIGNS = { [-1]: "♭", 0: "", 1: "♯" } as const;
 /** The key as it is written: "E♭ major"; {@link parseKey} reads it again. */
 export const formatKey = ({ letter, accidental, mode }: Key): string =>
   `${letter}${SIGNS[accidental]} ${mode}`;
+
+const SEPARATORS = /[,;/\n]+/;
+/** "F sharp minor": the most words of one key. */
+const MOST_WORDS = 3;
+
+/**
+ * Reads a list of keys as musicians type it: "B minor, E♭, F♯m", or with spaces alone: "C G D".
+ * What is no key is given back as it was typed.
+ */
+export function parseKeys(text: string): { readonly keys: Key[]; readonly unread: string[] } {
+  const keys: Key[] = [];
+  const unread: string[] = [];
+  for (const part of text.split(SEPARATORS)) {
+    const words = part.trim().split(/\s+/).filter(Boolean);
+    while (words.length > 0) {
+      const count = [MOST_WORDS, 2, 1].find((n) => parseKey(words.slice(0, n).join(" ")));
+      if (count === undefined) unread.push(words.shift()!);
+      else keys.push(parseKey(words.splice(0, count).join(" "))!);
+    }
+  }
+  return { keys, unread };
+}

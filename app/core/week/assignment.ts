@@ -1,4 +1,5 @@
 import * as v from "valibot";
+import { keySchema, parseKey } from "~/core/units";
 
 export const ITEM_KINDS = [
   "technique",
@@ -39,6 +40,17 @@ const text = (most: number) =>
 const MOST_KEYS = 24;
 const LONGEST_ITEM = 120;
 
+/** What an item can be worked on for, besides what to listen for (craft, 9). */
+export const FOCUSES = [
+  "right-hand",
+  "left-hand",
+  "together",
+  "memory",
+  "slow",
+  "dynamics",
+] as const;
+export type Focus = (typeof FOCUSES)[number];
+
 /** One thing that is asked from one lesson to the next. */
 export const itemSchema = v.object({
   id: v.pipe(v.string(), v.uuid()),
@@ -47,6 +59,7 @@ export const itemSchema = v.object({
   passageId: v.nullable(v.pipe(v.string(), v.uuid())),
   title: v.pipe(text(120), v.minLength(1, "Say what it is.")),
   focus: text(120),
+  focuses: v.optional(v.array(v.picklist(FOCUSES)), []),
   often: oftenSchema,
   minutes: v.pipe(
     v.number("Minutes are a number."),
@@ -67,7 +80,14 @@ export const itemSchema = v.object({
   /** A ladder of the library that the passage is given when the week is set. */
   keptLadderId: v.nullable(v.pipe(v.string(), v.uuid())),
   /** A key for each week, in turn; empty without a rotation. */
-  keys: v.pipe(v.array(text(20)), v.maxLength(MOST_KEYS, `At most ${MOST_KEYS} keys.`)),
+  keys: v.pipe(
+    v.array(v.union([keySchema, v.string()])),
+    v.maxLength(MOST_KEYS, `At most ${MOST_KEYS} keys.`),
+    // Older weeks have them as they were typed; what is no key is left out.
+    v.transform((keys) =>
+      keys.flatMap((key) => (typeof key === "string" ? (parseKey(key) ?? []) : key)),
+    ),
+  ),
   origin: v.picklist(["new", "carried"]),
   decision: v.picklist(DECISIONS),
 });
@@ -80,6 +100,7 @@ export const newItem = (id: string, change: Partial<AssignmentItem>): Assignment
   passageId: null,
   title: "",
   focus: "",
+  focuses: [],
   often: { kind: "daily" },
   minutes: 10,
   goalTempo: null,
@@ -100,13 +121,13 @@ export const weekGoalSchema = v.object({
     v.number("Minutes are a number."),
     v.integer("Whole minutes."),
     v.minValue(0, "Not below 0."),
-    v.maxValue(1680, "At most 1,680 minutes a week."),
+    v.maxValue(6720, "At most four hours a day."),
   ),
   days: v.pipe(
     v.number("Days are a number."),
     v.integer("Whole days."),
     v.minValue(0, "Not below 0."),
-    v.maxValue(7, "A week has seven days."),
+    v.maxValue(31, "At most a month."),
   ),
 });
 export type WeekGoal = v.InferOutput<typeof weekGoalSchema>;

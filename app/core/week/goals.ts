@@ -7,39 +7,17 @@ export interface WeekDone {
   readonly days: number;
 }
 
-const RAISE = 1.1;
 const FAR_BELOW = 0.5;
-const LOWER = 0.75;
-const STEP_MINUTES = 5;
+const LESS = 0.75;
+const FEWEST_MINUTES = 3;
 
-export type GoalMove = "raised" | "kept" | "lowered";
+/** Whether a week came to less than half of what it asked: the next one is smaller on purpose. */
+export const wasWeak = (goal: WeekGoal, done: WeekDone): boolean =>
+  goal.minutes > 0 && done.minutes < goal.minutes * FAR_BELOW;
 
-const toStep = (minutes: number) => Math.round(minutes / STEP_MINUTES) * STEP_MINUTES;
-
-/**
- * Next week's goal: reached, a tenth more minutes (five at least) and a day more up to six; missed
- * by more than half, three quarters of it; in between, the same again. Never above what there is.
- */
-export function nextGoal(
-  goal: WeekGoal,
-  done: WeekDone,
-  available: WeekDone,
-): WeekGoal & { readonly move: GoalMove } {
-  const within = (minutes: number, days: number, move: GoalMove) => ({
-    minutes: Math.min(minutes, available.minutes),
-    days: Math.min(days, available.days),
-    move,
-  });
-  if (done.minutes >= goal.minutes && done.days >= goal.days) {
-    const more = Math.max(goal.minutes + STEP_MINUTES, toStep(goal.minutes * RAISE));
-    return within(more, Math.max(goal.days, Math.min(6, goal.days + 1)), "raised");
-  }
-  if (done.minutes < goal.minutes * FAR_BELOW) {
-    const less = Math.max(STEP_MINUTES, toStep(goal.minutes * LOWER));
-    return within(less, Math.max(1, goal.days - 1), "lowered");
-  }
-  return within(goal.minutes, goal.days, "kept");
-}
+/** The minutes of an item in a week that is smaller on purpose: three quarters. */
+export const smaller = (minutes: number): number =>
+  Math.max(Math.min(FEWEST_MINUTES, minutes), Math.round(minutes * LESS));
 
 export interface NestedGoals {
   /** Minutes on each day of practice. */

@@ -13,6 +13,7 @@ export {
 export {
   assignmentSchema,
   BRINGS,
+  FOCUSES,
   ITEM_KINDS,
   MOST_ITEMS,
   newItem,
@@ -20,6 +21,7 @@ export {
   type AssignmentText,
   type Bring,
   type Decision,
+  type Focus,
   type ItemKind,
   type Often,
   type WeekGoal,
@@ -35,7 +37,9 @@ export {
 } from "./layout";
 export { asItWent, type WeekAsItWent, type WentDay, type WentItem } from "./as-it-went";
 export { isDone, type Practised } from "./done";
-export { CIRCLE_OF_FIFTHS, keyOfWeek } from "./rotation";
+export { keyOfWeek, rotation, ROTATIONS, turned, type Rotation } from "./rotation";
+export { daysOf, daysWithMinutes } from "./week-days";
+export { fitted, FIXES, previewOf, type Before, type Fix } from "./preview";
 export {
   MEMORY_UNITS,
   memoryPlanSchema,
@@ -43,6 +47,6 @@ export {
   type MemoryPlan,
   type MemoryStanding,
 } from "./memorise";
-export { nestedGoals, nextGoal, type GoalMove, type NestedGoals, type WeekDone } from "./goals";
+export { nestedGoals, smaller, wasWeak, type NestedGoals, type WeekDone } from "./goals";
 export { reviewIn, type ReviewDay } from "./review";
 export type { ReviewedItem, SheetItem, StudentWeek, WeekDay, WeekItem } from "./told";

@@ -52,6 +52,8 @@ const WEEK_DAYS = 7;
 /** Placements tried before the first that fits part of it is taken. */
 const MOST_TRIES = 4000;
 const MOST_WAYS = 24;
+/** A minute here or there is nothing to talk about. */
+const SQUEEZED = 0.95;
 
 export const leastMinutes = (minutes: number): number => Math.ceil(minutes / 2);
 
@@ -269,6 +271,6 @@ export function layOutWeek(
   );
   const wanted = asked.reduce((sum, each) => sum + each.wanted * each.item.minutes, 0);
   const laid = days.reduce((sum, { load }) => sum + load, 0);
-  if (laid < wanted) notes.push({ kind: "too-much", asked: wanted, laid });
+  if (laid < wanted * SQUEEZED) notes.push({ kind: "too-much", asked: wanted, laid });
   return { days, notes };
 }

@@ -61,6 +61,8 @@ export interface ReviewedItem extends AssignmentItem {
   readonly tempo: { readonly from: number; readonly to: number } | undefined;
   readonly clean: { readonly clean: number; readonly plays: number } | undefined;
   readonly flawedBars: readonly { readonly bar: number; readonly flawed: number }[];
+  /** The tempo that was asked, where the next one lies below it, and what was reached. */
+  readonly lowered: { readonly from: number; readonly reached: number } | undefined;
   /** What its record suggests. */
   readonly suggested: "finished" | "carried";
   /** The item as it would go on, with its next numbers; undefined when its passage was put away. */

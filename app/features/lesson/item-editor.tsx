@@ -2,11 +2,15 @@ import Button from "@mui/material/Button";
 import IconButton from "@mui/material/IconButton";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { X } from "lucide-react";
 import { useState } from "react";
-import { BRINGS, CIRCLE_OF_FIFTHS, type AssignmentItem, type Often } from "~/core/week";
+import { BRINGS, FOCUSES, ITEM_KINDS, type AssignmentItem, type Often } from "~/core/week";
 import { oftenTold } from "~/features/plan/often-told";
+import { words } from "~/words";
 import { planWords } from "~/words/plan";
+import { KeysField } from "./keys-field";
 import type { KeptLadderName } from "./lesson-shapes";
 import styles from "./lesson.module.css";
 
@@ -30,6 +34,8 @@ interface ItemEditorProps {
   readonly errorAt: (field: string) => string | undefined;
   readonly ladders: readonly KeptLadderName[];
   readonly hasLadder: boolean;
+  /** The tempo that was asked before, where what is suggested lies below it. */
+  readonly lowered: { readonly from: number; readonly reached: number } | undefined;
   readonly unfolded: boolean;
   readonly onChange: (change: Partial<AssignmentItem>) => void;
   readonly onRemove: () => void;
@@ -37,8 +43,9 @@ interface ItemEditorProps {
 
 /** An item of next week in one line; everything rarer is folded away. */
 export function ItemEditor(props: ItemEditorProps) {
-  const { item, errorAt, ladders, hasLadder, onChange, onRemove } = props;
-  const rare = item.note !== "" || item.keys.length > 0 || item.bring !== "nothing";
+  const { item, errorAt, ladders, hasLadder, lowered, onChange, onRemove } = props;
+  const rare =
+    item.focuses.length > 0 || item.note !== "" || item.keys.length > 0 || item.bring !== "nothing";
   const [open, setOpen] = useState(props.unfolded || rare);
   const error = (field: string) => {
     const sentence = errorAt(field);
@@ -97,6 +104,9 @@ export function ItemEditor(props: ItemEditorProps) {
           }
           slotProps={{ htmlInput: { min: 10, max: 400 } }}
           {...error("goalTempo")}
+          {...(lowered && !errorAt("goalTempo")
+            ? { helperText: lesson.lowered(lowered.from, lowered.reached) }
+            : {})}
         />
         <div className={styles.lineButtons}>
           <Button size="small" aria-expanded={unfolded} onClick={() => setOpen(!open)}>
@@ -146,19 +156,32 @@ export function ItemEditor(props: ItemEditorProps) {
               ))}
             </TextField>
           )}
+          <KeysField keys={item.keys} onChange={(keys) => onChange({ keys })} />
           <TextField
+            select
             size="small"
-            label={lesson.keys}
-            value={item.keys.join(" ")}
-            helperText={errorAt("keys") ?? lesson.keysHelp}
-            error={errorAt("keys") !== undefined}
-            onChange={({ target }) =>
-              onChange({ keys: target.value.split(/[\s,]+/).filter((key) => key !== "") })
-            }
-          />
-          <Button size="small" onClick={() => onChange({ keys: [...CIRCLE_OF_FIFTHS] })}>
-            {lesson.circle}
-          </Button>
+            label={lesson.kind}
+            value={item.kind}
+            onChange={({ target }) => onChange({ kind: target.value as AssignmentItem["kind"] })}
+          >
+            {ITEM_KINDS.map((kind) => (
+              <MenuItem key={kind} value={kind}>
+                {planWords.item.kinds[kind]}
+              </MenuItem>
+            ))}
+          </TextField>
+          <ToggleButtonGroup
+            size="small"
+            value={[...item.focuses]}
+            aria-label={lesson.focuses}
+            onChange={(_, focuses: AssignmentItem["focuses"]) => onChange({ focuses })}
+          >
+            {FOCUSES.map((each) => (
+              <ToggleButton key={each} value={each}>
+                {words.focuses[each]}
+              </ToggleButton>
+            ))}
+          </ToggleButtonGroup>
         </div>
       )}
     </li>

@@ -1,18 +1,24 @@
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import { Link } from "react-router";
 import { useFormats } from "~/components/locale";
-import { Empty, Page, Section } from "~/components/page";
-import { ITEM_KINDS, MOST_ITEMS, newItem, type AssignmentItem, type GoalMove } from "~/core/week";
+import { Page, Section } from "~/components/page";
+import {
+  ITEM_KINDS,
+  MOST_ITEMS,
+  newItem,
+  type AssignmentItem,
+  type Before,
+  type WeekTimes,
+} from "~/core/week";
 import { daysBetween, type Day } from "~/core/units";
 import { Questions, type WaitingQuestion } from "~/features/questions/questions";
-import { WeekGrid } from "~/features/plan/week-grid";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { ItemEditor } from "./item-editor";
 import type { KeptLadderName, LastWeek, LessonDraft } from "./lesson-shapes";
+import { NextWeek } from "./next-week";
 import { ReviewRow } from "./review-row";
 import { useLesson } from "./use-lesson";
 import styles from "./lesson.module.css";
@@ -24,7 +30,9 @@ interface LessonPageProps {
   readonly timesSaid: boolean;
   readonly questions: readonly WaitingQuestion[];
   readonly last: LastWeek | undefined;
-  readonly goalMove: GoalMove | undefined;
+  readonly times: WeekTimes;
+  readonly before: Before;
+  readonly weak: boolean;
   readonly draft: LessonDraft;
   readonly passages: readonly PassageLine[];
   readonly ladders: readonly KeptLadderName[];
@@ -41,7 +49,13 @@ export function LessonPage(props: LessonPageProps) {
   const { studioId, person, passages, draft } = props;
   const formats = useFormats();
   const home = `/studio/${studioId}/students/${person.id}`;
-  const it = useLesson(home, draft, props.last?.items ?? []);
+  const it = useLesson({
+    home,
+    draft,
+    last: props.last?.items ?? [],
+    times: props.times,
+    before: props.before,
+  });
   const free = passages.filter(({ id }) => !it.items.some(({ passageId }) => passageId === id));
   const addPassage = (id: string) => {
     const passage = passages.find((each) => each.id === id)!;
@@ -132,6 +146,7 @@ export function LessonPage(props: LessonPageProps) {
                   item.passageId === null ||
                   passages.some(({ id, target }) => id === item.passageId && target !== null)
                 }
+                lowered={props.last?.items.find(({ id }) => id === item.id)?.lowered}
                 unfolded={it.decisions[item.id] === "changed"}
                 errorAt={(field) => it.errors[`text.items.${index}.${field}`]}
                 onChange={(change) => it.setItem(item.id, change)}
@@ -174,8 +189,7 @@ export function LessonPage(props: LessonPageProps) {
             ))}
           </TextField>
         </div>
-        <div className={styles.goal}>
-          <GoalFields it={it} move={props.goalMove} />
+        <div className={styles.word}>
           <TextField
             label={lesson.word}
             multiline
@@ -189,22 +203,13 @@ export function LessonPage(props: LessonPageProps) {
       </Section>
 
       <Section title={lesson.preview}>
-        {!props.timesSaid && (
-          <Empty
-            action={
-              <Button component={Link} to={`${home}/times`} variant="outlined">
-                {lesson.sayTimes}
-              </Button>
-            }
-          >
-            {lesson.noTimes}
-          </Empty>
-        )}
-        {it.preview && it.items.length > 0 ? (
-          <WeekGrid week={it.preview} today={props.today} preview />
-        ) : (
-          <p className={styles.soft}>{lesson.previewSoon}</p>
-        )}
+        <NextWeek
+          it={it}
+          home={home}
+          today={props.today}
+          timesSaid={props.timesSaid}
+          weak={props.weak}
+        />
       </Section>
       {it.theirs && (
         <div className={styles.conflict} role="alert">
@@ -312,32 +317,5 @@ function Told({ title, lines, ago }: ToldProps) {
         </p>
       ))}
     </div>
-  );
-}
-
-function GoalFields({ it, move }: { it: Lesson; move: GoalMove | undefined }) {
-  const field = (name: "minutes" | "days", label: string, max: number) => (
-    <TextField
-      type="number"
-      size="small"
-      label={label}
-      value={Number.isNaN(it.goal[name]) ? "" : it.goal[name]}
-      error={it.errors[`text.goal.${name}`] !== undefined}
-      helperText={it.errors[`text.goal.${name}`]}
-      slotProps={{ htmlInput: { min: 0, max } }}
-      onChange={({ target }) =>
-        it.change({
-          goal: { ...it.goal, [name]: target.value === "" ? NaN : Number(target.value) },
-        })
-      }
-    />
-  );
-  return (
-    <fieldset className={styles.goalFields}>
-      <legend>{lesson.goal}</legend>
-      {field("minutes", lesson.goalMinutes, 1680)}
-      {field("days", lesson.goalDays, 7)}
-      {move && <p className={styles.soft}>{lesson.goalWhy(planWords.goalMove[move])}</p>}
-    </fieldset>
   );
 }

@@ -1,16 +1,18 @@
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
 import { useFetcher } from "react-router";
 import type { Day } from "~/core/units";
-import type {
-  AssignmentItem,
-  AssignmentText,
-  Decision,
-  ReviewedItem,
-  StudentWeek,
+import {
+  fitted,
+  previewOf,
+  type AssignmentItem,
+  type AssignmentText,
+  type Before,
+  type Decision,
+  type Fix,
+  type ReviewedItem,
+  type WeekTimes,
 } from "~/core/week";
 import type { LessonDraft } from "./lesson-shapes";
-
-const PREVIEW_AFTER_MS = 400;
 
 /** What was there when it was read: whoever writes over anything else is told. */
 type Read = Pick<LessonDraft, "version" | "after">;
@@ -19,23 +21,31 @@ interface Refusal {
   readonly errors: Readonly<Record<string, string>>;
   readonly theirs?: Read & { readonly text: AssignmentText };
 }
-type Answer =
-  | Refusal
-  | { readonly preview: StudentWeek }
-  | { readonly kept: { readonly version: number } }
-  | { readonly set: string };
+type Answer = Refusal | { readonly kept: { readonly version: number } } | { readonly set: string };
 
 export interface LessonState {
   readonly items: readonly AssignmentItem[];
   readonly word: string;
-  readonly goal: AssignmentText["goal"];
   readonly from: Day;
   readonly until: Day;
 }
 
+interface LessonInputs {
+  readonly home: string;
+  readonly draft: LessonDraft;
+  readonly last: readonly ReviewedItem[];
+  readonly times: WeekTimes;
+  readonly before: Before;
+}
+
 /** Next week as it is put together: previewed as one types, kept, set; typing is never lost. */
-export function useLesson(home: string, draft: LessonDraft, last: readonly ReviewedItem[]) {
-  const [state, setState] = useState<LessonState>({ ...draft.text, ...draft });
+export function useLesson({ home, draft, last, times, before }: LessonInputs) {
+  const [state, setState] = useState<LessonState>({
+    items: draft.text.items,
+    word: draft.text.word,
+    from: draft.from,
+    until: draft.until,
+  });
   const [read, setRead] = useState<Read>(draft);
   const [changed, setChanged] = useState(!draft.kept);
   const [decisions, setDecisions] = useState<Readonly<Record<string, Decision>>>(() =>
@@ -46,26 +56,24 @@ export function useLesson(home: string, draft: LessonDraft, last: readonly Revie
       ]),
     ),
   );
-  const preview = useFetcher<Answer>();
   const write = useFetcher<Answer>();
+  // A date that is being typed may be none yet: the week is then drawn as it was suggested.
+  const inputs = useMemo(() => {
+    const whole = state.from !== "" && state.until > state.from;
+    const { from, until } = whole ? state : draft;
+    const text = { items: [...state.items], word: "", goal: draft.text.goal };
+    return { from, until, text, times, before };
+  }, [state, draft, times, before]);
+  const preview = useMemo(() => previewOf(inputs), [inputs]);
   const sent = ({ version, after }: Read = read) =>
     JSON.stringify({
       version,
       after,
       from: state.from,
       until: state.until,
-      text: { items: state.items, word: state.word, goal: state.goal },
+      text: { items: state.items, word: state.word, goal: preview.text.goal },
       decisions,
     });
-  const { submit } = preview;
-  const body = sent();
-  useEffect(() => {
-    const ask = () => void submit({ act: "preview", week: body }, { method: "post" });
-    const timer = setTimeout(ask, PREVIEW_AFTER_MS);
-    return () => clearTimeout(timer);
-  }, [body, submit]);
-
-  const previewErrors = preview.data && "errors" in preview.data ? preview.data.errors : undefined;
   const answer = write.data;
   const refusal = answer && "errors" in answer ? answer : undefined;
   const keptVersion = answer && "kept" in answer ? answer.kept.version : undefined;
@@ -104,8 +112,13 @@ export function useLesson(home: string, draft: LessonDraft, last: readonly Revie
       if (decision === "finished") change({ items: others });
       else if (!there && item.next) change({ items: [...state.items, item.next] });
     },
-    preview: preview.data && "preview" in preview.data ? preview.data.preview : undefined,
-    errors: refusal?.errors ?? previewErrors ?? {},
+    preview,
+    /** Makes what is asked fit into the days. */
+    fix: (by: Fix) => {
+      const items = fitted(inputs, by);
+      if (items) change({ items });
+    },
+    errors: refusal?.errors ?? {},
     theirs: refusal?.theirs,
     keep: () => send("keep"),
     set: () => send("set"),

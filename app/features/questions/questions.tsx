@@ -66,7 +66,9 @@ function OneQuestion({ home, today, question, onClosed }: OneQuestionProps) {
       </p>
       <fetcher.Form method="post" action={home} className={styles.answer} noValidate>
         <input type="hidden" name="id" value={question.id} />
-        <Field name="answer" label={said.answer} refused={refused} size="small" fullWidth={false} />
+        <div className={styles.field}>
+          <Field name="answer" label={said.answer} refused={refused} size="small" />
+        </div>
         <Button type="submit" name="act" value="answer" variant="outlined" disabled={busy}>
           {said.send}
         </Button>

@@ -4,6 +4,7 @@ import type { ReactNode } from "react";
 import { Link } from "react-router";
 import { useScheme } from "~/components/scheme";
 import { currentBlock, partNow, partsOf, taskNow } from "~/core/session";
+import type { Focus } from "~/core/week";
 import { words } from "~/words/stand-words";
 import type { StandView } from "./view";
 import styles from "./stand-top.module.css";
@@ -26,6 +27,7 @@ export function StandTop({ view, home, onHelp, onward, volume, onVolume }: Stand
   const parts = partsOf(view.state.plan);
   const { said } = partNow(view.state);
   const listenFor = said?.listenFor || (task ? "" : plan.focus);
+  const focuses = said?.focuses.map((each) => words.focuses[each as Focus]).join(", ");
   const note = view.state.plan.easyAgain ? words.stand.easyAgain : said?.note;
   return (
     <header className={styles.top}>
@@ -40,6 +42,7 @@ export function StandTop({ view, home, onHelp, onward, volume, onVolume }: Stand
           )}
           {!task && (plan.passageName || words.capital(words.bars(plan.fromBar, plan.toBar)))}
           {said?.key && ` · ${words.stand.inKey(said.key)}`}
+          {focuses && <strong> · {focuses}</strong>}
           {listenFor && <em> · {listenFor}</em>}
         </span>
         {note && (

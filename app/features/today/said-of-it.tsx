@@ -1,4 +1,6 @@
 import type { WeekNote } from "~/core/session";
+import type { Focus } from "~/core/week";
+import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import styles from "./part-list.module.css";
 
@@ -9,6 +11,8 @@ export function SaidOfIt(props: { said: Partial<WeekNote> | undefined; focus?: s
   const { said } = props;
   const listenFor = said?.listenFor || props.focus;
   const lines = [
+    said?.focuses?.length &&
+      words.capital(said.focuses.map((each) => words.focuses[each as Focus]).join(", ")),
     listenFor && today.listenFor(listenFor),
     said?.key && planWords.week.key(said.key),
     said?.note,

@@ -20,6 +20,7 @@ interface Line {
   readonly name: string;
   readonly instrument: string;
   readonly days: readonly LineDay[];
+  readonly goal: number | undefined;
   readonly until: Day | undefined;
   readonly lessonToday: string | undefined;
   readonly last: { readonly day: Day; readonly what: readonly string[] } | undefined;
@@ -154,12 +155,9 @@ function BoardLine({ line, studioId, today, most }: BoardLineProps) {
       </div>
       <WeekBars days={line.days} today={today} most={most} />
       <span className={styles.total}>
-        {words.minutes(line.days.reduce((sum, { played }) => sum + played, 0))}
-        {line.days.some(({ asked }) => asked > 0) && (
-          <span className={styles.soft}>
-            {" "}
-            / {line.days.reduce((sum, { asked }) => sum + asked, 0)}
-          </span>
+        {words.week.done(Math.round(line.days.reduce((sum, { played }) => sum + played, 0)))}
+        {line.goal !== undefined && (
+          <span className={styles.soft}>{words.week.asked(line.goal)}</span>
         )}
       </span>
       <div>

@@ -1,6 +1,6 @@
 import type { PhaseTasks, TaskOrder } from "~/core/ladder";
 import { formatKey, type Key } from "~/core/units";
-import { CIRCLE_OF_FIFTHS } from "~/core/week";
+import { rotation } from "~/core/week";
 
 /** What a school goes through, while it is drawn: keys as they are typed. */
 export type DraftTasks =
@@ -17,9 +17,8 @@ export function draftTasks(tasks: PhaseTasks | null): DraftTasks | null {
   return { ...tasks, items: tasks.items.map(formatKey) };
 }
 
-const inMode = (keys: readonly string[], mode: Key["mode"]) => keys.map((key) => `${key} ${mode}`);
-/** Minor keys by fifths from A, as they are usually spelt. */
-const MINOR_FIFTHS = ["A", "E", "B", "F♯", "C♯", "G♯", "E♭", "B♭", "F", "C", "G", "D"];
+const round = (mode: Key["mode"], letter: Key["letter"]) =>
+  rotation({ letter, accidental: 0, mode }, "fifths-up").map(formatKey);
 
 /** Lists to begin with. */
 export const TASK_PRESETS = {
@@ -40,7 +39,7 @@ export const TASK_PRESETS = {
       { name: "loud", full: true },
     ],
   },
-  major: { of: "keys", order: "each-rung", items: inMode(CIRCLE_OF_FIFTHS, "major") },
-  minor: { of: "keys", order: "each-rung", items: inMode(MINOR_FIFTHS, "minor") },
+  major: { of: "keys", order: "each-rung", items: round("major", "C") },
+  minor: { of: "keys", order: "each-rung", items: round("minor", "A") },
 } as const satisfies Record<string, DraftTasks>;
 export type TaskPreset = keyof typeof TASK_PRESETS;

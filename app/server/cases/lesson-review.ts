@@ -1,4 +1,4 @@
-import type { AssignmentItem, ReviewedItem } from "~/core/week";
+import { smaller, turned, type AssignmentItem, type ReviewedItem } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Assignment, Passage } from "~/db/queries";
 import { minutesOfItem, type Happened } from "../plan/week-plan";
@@ -17,6 +17,10 @@ interface Inputs {
     readonly bars: readonly { readonly bar: number; readonly flawed: number }[];
   }[];
   readonly today: Day;
+  /** On which day the next week begins. */
+  readonly next: Day;
+  /** Last week came to so little that the next is smaller on purpose. */
+  readonly weak: boolean;
 }
 
 /** First start and best tempo of a passage over some days. */
@@ -51,8 +55,9 @@ function reviewed(item: AssignmentItem, inputs: Inputs): ReviewedItem {
     tempo: tempoOf(rows),
     clean: rows.length > 0 ? { clean: sum((r) => r.clean), plays: sum((r) => r.plays) } : undefined,
     flawedBars: (inBars ?? []).toSorted((a, b) => b.flawed - a.flawed).slice(0, MOST_FLAWED_BARS),
+    lowered: loweredFrom(item, passage, rows),
     suggested: safe || (item.passageId !== null && !passage) ? "finished" : "carried",
-    next: item.passageId !== null && !passage ? undefined : nextItem(item, passage, rows),
+    next: item.passageId !== null && !passage ? undefined : nextItem(item, passage, rows, inputs),
   };
 }
 
@@ -89,16 +94,30 @@ function nextGoalTempo(passage: Passage, tempo: ReturnType<typeof tempoOf>): num
   return Math.min(target, Math.round(Math.max(now + gained, now * USUAL_GAIN)));
 }
 
+/** Nothing is asked slower than before without its reason. */
+function loweredFrom(
+  { goalTempo }: AssignmentItem,
+  passage: Passage | undefined,
+  rows: Happened["played"],
+): ReviewedItem["lowered"] {
+  const next = passage && nextGoalTempo(passage, tempoOf(rows));
+  if (goalTempo === null || !next || next >= goalTempo) return undefined;
+  const reached = tempoOf(rows)?.to ?? passage.reachedTempo ?? passage.ladder!.start;
+  return { from: goalTempo, reached: Math.round(reached) };
+}
+
 const nextItem = (
   item: AssignmentItem,
   passage: Passage | undefined,
   rows: Happened["played"],
+  { week, next, weak }: Inputs,
 ): AssignmentItem => ({
   ...item,
   goalTempo: passage ? nextGoalTempo(passage, tempoOf(rows)) : item.goalTempo,
+  minutes: weak ? smaller(item.minutes) : item.minutes,
   keptLadderId: null,
-  // Another week, another key: the next one comes first.
-  keys: [...item.keys.slice(1), ...item.keys.slice(0, 1)],
+  // Another week, another key: by the calendar, whether there was a lesson in each or not.
+  keys: turned(item.keys, week.from_day, next),
   origin: "carried",
   decision: "open",
 });

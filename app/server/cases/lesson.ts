@@ -2,9 +2,12 @@ import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
 import {
   assignmentSchema,
-  nextGoal,
+  previewOf,
+  wasWeak,
+  weekdayOf,
   type AssignmentItem,
   type AssignmentText,
+  type Before,
   type WeekDone,
 } from "~/core/week";
 import { err, ok, sentences, type Result } from "~/core/result";
@@ -30,29 +33,28 @@ import {
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
 import {
-  daysWithMinutes,
   minutesOfDays,
+  minutesOfItem,
   readFrom,
   whatHappened,
   type Happened,
 } from "../plan/week-plan";
 import { ladderForPassage } from "./ladder-from-library";
 import { questionsNow } from "./questions";
-import { passageLine } from "./passage-line";
+import { passageLine, stateOf } from "./passage-line";
 import { reviewItems, within } from "./lesson-review";
-import { studentWeek } from "./student-week";
 
 const USUAL_DAYS = 7;
 const LONGEST_WEEK = 28;
-const FIRST_GOAL_DAYS = 5;
-const FIRST_GOAL_SHARE = 0.7;
+/** A lesson that is prepared so many days before it is due is the one that is coming. */
+const EARLY_DAYS = 2;
 
 /** The next lesson after a day: the weekday of the lessons, or a week on. */
 function nextLesson(from: Day, weekday: number | undefined): Day {
   if (weekday === undefined) return addDays(from, USUAL_DAYS);
   for (let n = 1; n <= 7; n++) {
     const day = addDays(from, n);
-    if ((new Date(`${day}T12:00:00Z`).getUTCDay() + 6) % 7 === weekday) return day;
+    if (weekdayOf(day) === weekday) return day;
   }
   return addDays(from, USUAL_DAYS);
 }
@@ -64,24 +66,53 @@ interface LastWeek {
 }
 
 /** What the week came to, in minutes and days. */
-function weekDone({ week, happened }: LastWeek, today: Day) {
+function weekDone({ week, happened }: Omit<LastWeek, "review">, today: Day): WeekDone {
   const byDay = [...minutesOfDays(happened)].filter(([day]) => within(day, { week, today }));
   const minutes = byDay.reduce((sum, [, each]) => sum + each, 0);
   return { minutes: Math.round(minutes), days: byDay.length };
 }
 
-/** Next week as it is suggested: what goes on, with its next numbers, and a goal raised by rule. */
-function suggestion(last: LastWeek | undefined, available: WeekDone, today: Day) {
-  if (!last) {
-    const minutes = Math.round((available.minutes * FIRST_GOAL_SHARE) / 5) * 5;
-    const goal = { minutes, days: Math.min(FIRST_GOAL_DAYS, available.days) };
-    return { text: { items: [], word: "", goal }, move: undefined };
-  }
-  const items = last.review.items.flatMap(({ suggested, next }) =>
+/** Where the next week begins: today, or at the lesson that is coming, when it is prepared early. */
+function beginsOn(last: Assignment | undefined, today: Day): Day {
+  if (!last) return today;
+  const left = daysBetween(today, last.until_day);
+  return left > 0 && left <= EARLY_DAYS ? last.until_day : today;
+}
+
+/** Next week as it is suggested: what goes on, with its next numbers. */
+function suggestion(last: LastWeek | undefined): AssignmentText {
+  const items = last?.review.items.flatMap(({ suggested, next }) =>
     suggested === "carried" && next ? next : [],
   );
-  const { move, ...goal } = nextGoal(last.week.text.goal, weekDone(last, today), available);
-  return { text: { items, word: "", goal }, move };
+  // The goal follows from what is laid out.
+  return { items: items ?? [], word: "", goal: { minutes: 0, days: 0 } };
+}
+
+/** What the layout of a week has to know of what was practised before its first day. */
+function beforeNext(
+  passages: readonly Passage[],
+  items: readonly AssignmentItem[],
+  happened: Happened | undefined,
+  from: Day,
+): Before {
+  const lastDay: Record<string, Day> = {};
+  const practised = (id: string, days: Iterable<Day>) => {
+    const last = [...days].toSorted().findLast((each) => each < from);
+    if (last) lastDay[id] = last;
+  };
+  for (const passage of passages) {
+    const rows = happened?.played.filter(({ passage_id }) => passage_id === passage.id) ?? [];
+    practised(passage.id, [...rows.map(({ day: on }) => on), passage.lastDay ?? from]);
+  }
+  for (const item of items) {
+    if (item.passageId === null && happened) {
+      practised(item.id, minutesOfItem(item, happened).keys());
+    }
+  }
+  return {
+    lastDay,
+    raw: passages.filter((each) => stateOf(each) === "raw").map(({ id }) => id),
+  };
 }
 
 /** The lesson: last week item by item, and next week as it is being put together. */
@@ -106,39 +137,39 @@ export async function lessonPage(services: Services, studioId: string, personId:
         })),
       )
     : [];
-  const until = nextLesson(today, person.times.lesson?.weekday);
-  const week = daysWithMinutes(today, until, person.times);
-  const available = {
-    minutes: week.reduce((sum, { minutes }) => sum + minutes, 0),
-    days: week.filter(({ minutes }) => minutes > 0).length,
-  };
+  const from = beginsOn(last, today);
+  const until = nextLesson(from, person.times.lesson?.weekday);
+  const came = last && happened && weekDone({ week: last, happened }, today);
+  const weak = came !== undefined && wasWeak(last!.text.goal, came);
   const past = last &&
     happened && {
       week: last,
       happened,
-      review: reviewItems({ week: last, happened, passages, flaws, today }),
+      review: reviewItems({ week: last, happened, passages, flaws, today, next: from, weak }),
     };
-  const { text, move } = suggestion(past, available, today);
+  const text = suggestion(past);
   return {
     today,
     person: { id: person.id, name: person.name, instrument: person.instrument },
     questions: (await questionsNow(services, studioId, personId)).waiting,
-    windows: person.times.windows,
+    times: person.times,
+    before: beforeNext(passages, past?.week.text.items ?? [], happened, from),
     timesSaid: person.times.windows.length > 0,
     last: past && {
       id: past.week.id,
       from: past.week.from_day,
       until: past.week.until_day,
       goal: past.week.text.goal,
-      done: weekDone(past, today),
+      done: came!,
       ...past.review,
     },
-    goalMove: move,
+    /** Last week came to so little that this one is smaller on purpose. */
+    weak,
     draft: {
       version: draft?.version ?? 0,
       after: last?.id ?? null,
-      from: draft && draft.from_day > today ? draft.from_day : today,
-      until: draft && draft.until_day > today ? draft.until_day : until,
+      from: draft && draft.from_day > from ? draft.from_day : from,
+      until: draft && draft.until_day > from ? draft.until_day : until,
       text: draft?.text ?? text,
       kept: draft !== undefined,
     },
@@ -165,7 +196,7 @@ const sentSchema = v.object({
 });
 
 const lessonFormSchema = v.object({
-  act: v.picklist(["preview", "keep", "set"]),
+  act: v.picklist(["keep", "set"]),
   week: v.pipe(v.string(), v.parseJson(undefined, "The week can't be read."), sentSchema),
 });
 type Sent = v.InferOutput<typeof sentSchema>;
@@ -214,28 +245,25 @@ function foreign(items: readonly AssignmentItem[], passages: readonly Passage[])
   return index < 0 ? undefined : { [`text.items.${index}.title`]: NOT_THEIRS };
 }
 
-/** The week laid out as it would be, before anything is set. */
-export async function previewWeek(
-  services: Services,
-  studioId: string,
-  personId: string,
-  sent: Sent,
-) {
-  const { db } = services;
-  const today = todayIn(services, await studioById(db, studioId));
-  const [person, passages] = await Promise.all([
-    studentById(db, studioId, personId),
-    passagesOfPerson(db, studioId, personId),
-  ]);
-  const week = { from_day: sent.from, until_day: sent.until, text: sent.text };
-  const happened = await whatHappened(db, studioId, personId, readFrom(week), today);
-  return studentWeek({ week, times: person.times, passages, happened, today });
-}
-
 const CHANGED =
   "Somebody else has changed this week since you opened it. Nothing of yours is lost: keep yours, or look at theirs.";
 const ALREADY_SET =
   "Somebody else has set a week since you opened this one. Nothing of yours is lost: keep yours as a new one, or look at theirs.";
+
+/** The goal of a week is what its days are asked, whatever was sent. */
+async function withItsGoal(
+  db: Queries,
+  studioId: string,
+  personId: string,
+  { from, until, text }: Pick<Sent, "from" | "until" | "text">,
+): Promise<AssignmentText> {
+  const person = await studentById(db, studioId, personId);
+  const passages = await passagesOfPerson(db, studioId, personId);
+  const week = { from_day: from, until_day: until, text };
+  const happened = await whatHappened(db, studioId, personId, readFrom(week), addDays(from, -1));
+  const before = beforeNext(passages, text.items, happened, from);
+  return previewOf({ from, until, text, times: person.times, before }).text;
+}
 
 /** Writes the draft over the version that was read, or tells what somebody else has written. */
 async function keepDraft(
@@ -243,8 +271,9 @@ async function keepDraft(
   tx: Queries,
   studioId: string,
   personId: string,
-  { version, after, from, until, text }: Sent,
+  { version, after, from, until, text: sent }: Sent,
 ): Promise<Result<{ id: string; version: number }, NotWritten>> {
+  const text = await withItsGoal(tx, studioId, personId, { from, until, text: sent });
   const draft = await draftOf(tx, studioId, personId);
   const [newest] = await assignmentsOf(tx, studioId, personId, 1);
   const newestId = newest?.id ?? null;

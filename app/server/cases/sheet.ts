@@ -1,3 +1,4 @@
+import { daysWithMinutes } from "~/core/week";
 import { staircase, type Ladder } from "~/core/ladder";
 import { barsOf } from "~/core/score";
 import type { SheetItem } from "~/core/week";
@@ -12,7 +13,6 @@ import {
 import { DatabaseError } from "~/db/client";
 import { todayIn, type Services } from "../services";
 import {
-  daysWithMinutes,
   happenedBefore,
   keyFor,
   minutesOfItem,

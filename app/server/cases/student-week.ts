@@ -34,7 +34,10 @@ import { weekOn } from "../plan/week-on";
 const WEEKS_LISTED = 60;
 
 interface WeekInputs {
-  readonly week: Pick<Assignment, "from_day" | "until_day" | "text"> & { readonly id?: string };
+  readonly week: Pick<Assignment, "from_day" | "until_day" | "text"> & {
+    readonly id?: string;
+    readonly since?: Day;
+  };
   readonly times: WeekTimes;
   readonly passages: readonly Passage[];
   readonly happened: Happened;
@@ -43,7 +46,7 @@ interface WeekInputs {
 
 /** A week with what each day asked and what came of it, and as it is laid out from today on. */
 export function studentWeek({ week, times, passages, happened, today }: WeekInputs): StudentWeek {
-  const { from_day: from, until_day: until, text } = week;
+  const { from_day: from, until_day: until, since = from, text } = week;
   const raw = new Set(passages.filter((each) => stateOf(each) === "raw").map(({ id }) => id));
   const plan = planWeek({ week, times, happened, raw, today });
   const byDay = minutesOfDays(happened);
@@ -68,7 +71,7 @@ export function studentWeek({ week, times, passages, happened, today }: WeekInpu
       ...item,
       bars: passage ? { from: passage.fromBar, to: passage.toBar } : null,
       beatUnit: passage?.piece.markUnit ?? null,
-      key: keyFor(item, from, today < from ? from : today),
+      key: keyFor(item, since, today < from ? from : today >= until ? addDays(until, -1) : today),
       practised,
     };
   });

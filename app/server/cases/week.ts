@@ -1,5 +1,5 @@
 import { needsALook, type Look, type PassageTrend } from "~/core/judge";
-import { memoryStanding, weekdayOf } from "~/core/week";
+import { daysOf, memoryStanding, weekdayOf } from "~/core/week";
 import { addDays, type Day } from "~/core/units";
 import {
   latestOfEach,
@@ -20,7 +20,6 @@ import { weekOn } from "../plan/week-on";
 import {
   byPerson,
   byPersonOf,
-  daysOf,
   minutesOfDays,
   planWeek,
   whatHappened,
@@ -43,6 +42,8 @@ export interface WeekLine {
   readonly name: string;
   readonly instrument: string;
   readonly days: readonly LineDay[];
+  /** Minutes that the week asks in all, as it was set. */
+  readonly goal: number | undefined;
   /** The day of the next lesson, when a week is set. */
   readonly until: Day | undefined;
   readonly lessonToday: string | undefined;
@@ -153,6 +154,7 @@ export async function weekOf(services: Services, studioId: string) {
       name: student.name,
       instrument: student.instrument,
       days: lineDays({ week, student, today, happened: practised, raw }),
+      goal: running(week, today)?.text.goal.minutes,
       until: week?.until_day,
       lessonToday: lessonToday(week, student, today),
       last: last && { day: last.day, what: [...new Set(last.blocks.map(({ title }) => title))] },

@@ -7,17 +7,24 @@ import { keyFor } from "./week-plan";
 /** So long after its lesson should have been, nobody goes by a week any more. */
 const STALE_DAYS = 28;
 
+/** A week with the day since which its keys go round, however often it has gone on since. */
+export interface RunningWeek extends Assignment {
+  readonly since: Day;
+}
+
 /**
- * The week that is on: the newest that was set and has begun. Until the next one is set, what was
- * asked goes on, week by week.
+ * The week that is on: the newest that was set and has begun. On the day of the lesson it is the
+ * one that ends; until the next one is set, what was asked goes on, week by week.
  */
-export function weekOn(weeks: readonly Assignment[], today: Day): Assignment | undefined {
+export function weekOn(weeks: readonly Assignment[], today: Day): RunningWeek | undefined {
   const newest = weeks.find(({ from_day }) => from_day <= today);
   if (!newest) return undefined;
   const late = daysBetween(newest.until_day, today);
-  if (late < 0 || late > STALE_DAYS) return late < 0 ? newest : undefined;
+  const since = newest.from_day;
+  if (late > STALE_DAYS) return undefined;
+  if (late <= 0) return { ...newest, since };
   const from = addDays(newest.until_day, 7 * Math.floor(late / 7));
-  return { ...newest, from_day: from, until_day: addDays(from, 7) };
+  return { ...newest, since, from_day: from, until_day: addDays(from, 7) };
 }
 
 /** The items of a week that are still worked on. */
@@ -25,15 +32,17 @@ export const openItems = (week: Pick<Assignment, "text">): readonly AssignmentIt
   week.text.items.filter(({ decision }) => decision !== "finished");
 
 /** What the week says of an item, for the stand. */
-export const noteOf = (item: AssignmentItem, week: Assignment, today: Day): WeekNote => ({
+export const noteOf = (item: AssignmentItem, week: RunningWeek, today: Day): WeekNote => ({
   listenFor: item.focus,
   note: item.note,
+  // By heart is something to play.
+  focuses: [...new Set([...item.focuses, ...(item.kind === "memory" ? ["memory"] : [])])],
   goalTempo: item.goalTempo,
-  key: keyFor(item, week.from_day, today) ?? null,
+  key: keyFor(item, week.since, today) ?? null,
 });
 
 /** What the week says of a passage or of an item; nothing where it asks neither. */
-export function weekNotes(week: Assignment | undefined, today: Day) {
+export function weekNotes(week: RunningWeek | undefined, today: Day) {
   const items = week ? openItems(week) : [];
   return (part: {
     readonly passageId: string | null;

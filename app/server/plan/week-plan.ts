@@ -1,15 +1,13 @@
-import { roomForItems } from "~/core/session";
 import {
   asItWent,
+  daysWithMinutes,
   keyOfWeek,
-  minutesOn,
   type AssignmentItem,
-  type LayoutDay,
   type Practised,
   type WeekAsItWent,
   type WeekTimes,
 } from "~/core/week";
-import { addDays, daysBetween, type Day } from "~/core/units";
+import { addDays, formatKey, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import {
   enoughOf,
@@ -110,16 +108,6 @@ export function minutesOfDays({ played, sessions, byHand }: Happened): ReadonlyM
   return byDay;
 }
 
-export const daysOf = (from: Day, until: Day): Day[] =>
-  Array.from({ length: Math.max(0, daysBetween(from, until)) }, (_, n) => addDays(from, n));
-
-/** The days of a week with the minutes that there are, and what of them is for what is asked. */
-export const daysWithMinutes = (from: Day, until: Day, times: WeekTimes): LayoutDay[] =>
-  daysOf(from, until).map((day) => {
-    const minutes = minutesOn(times, day);
-    return { day, minutes, room: roomForItems(minutes, undefined, times.limits?.stretch) };
-  });
-
 export interface PlanInputs {
   readonly week: Pick<Assignment, "from_day" | "until_day" | "text">;
   readonly times: WeekTimes;
@@ -175,6 +163,12 @@ export function planWeek({ week, times, happened, raw, today }: PlanInputs): Wee
   });
 }
 
-/** The key that a rotating item has in the week of a day. */
-export const keyFor = (item: Pick<AssignmentItem, "keys">, since: Day, day: Day) =>
-  keyOfWeek(item.keys, since, day);
+/** The key that a rotating item has in the week of a day, as it is written. */
+export function keyFor(
+  { keys }: Pick<AssignmentItem, "keys">,
+  since: Day,
+  day: Day,
+): string | undefined {
+  const key = keyOfWeek(keys, since, day);
+  return key && formatKey(key);
+}

@@ -1,0 +1,125 @@
+import { formatKey, type Day } from "~/core/units";
+import { asItWent } from "./as-it-went";
+import type { AssignmentItem, AssignmentText, WeekGoal } from "./assignment";
+import { windowsOn, type WeekTimes } from "./availability";
+import type { LaidDay, LayoutNote } from "./layout";
+import { keyOfWeek } from "./rotation";
+import type { StudentWeek } from "./told";
+import { daysWithMinutes } from "./week-days";
+
+/** What the layout of a week has to know of what was practised before it. */
+export interface Before {
+  /** The last day on which a passage, or an item without one, was practised. */
+  readonly lastDay: Readonly<Record<string, Day>>;
+  /** Passages that can't be played yet. */
+  readonly raw: readonly string[];
+}
+
+interface PreviewInputs {
+  readonly from: Day;
+  readonly until: Day;
+  readonly text: AssignmentText;
+  readonly times: WeekTimes;
+  readonly before: Before;
+}
+
+/** The goal of a week is what is laid out in it. */
+export function goalOf(days: readonly Pick<LaidDay, "load">[]): WeekGoal {
+  const loads = days.map(({ load }) => load).filter((load) => load > 0);
+  return { minutes: loads.reduce((sum, load) => sum + load, 0), days: loads.length };
+}
+
+/** A week as it will be laid out, before anything of it has happened. */
+export function previewOf({ from, until, text, times, before }: PreviewInputs): StudentWeek {
+  const { lastDay, raw } = before;
+  const whole = (item: AssignmentItem) =>
+    Number.isInteger(item.minutes) && item.minutes > 0 ? item.minutes : 1;
+  const plan = asItWent({
+    items: text.items.map((item) => ({
+      id: item.id,
+      often: item.often,
+      minutes: whole(item),
+      hard: item.passageId !== null && raw.includes(item.passageId),
+      lastBefore: lastDay[item.passageId ?? item.id],
+    })),
+    week: daysWithMinutes(from, until, times),
+    practised: () => undefined,
+    today: from,
+  });
+  return {
+    id: null,
+    from,
+    until,
+    text: { ...text, goal: goalOf(plan.days) },
+    items: text.items.map((item) => {
+      const key = keyOfWeek(item.keys, from, from);
+      return {
+        ...item,
+        bars: null,
+        beatUnit: null,
+        key: key && formatKey(key),
+        practised: [],
+      };
+    }),
+    days: plan.days.map(({ day, minutes, items }) => ({
+      day,
+      minutes,
+      times: windowsOn(times, day).map((each) => ({ from: each.from, minutes: each.minutes })),
+      asked: items,
+      played: 0,
+    })),
+    notes: plan.notes,
+    played: { minutes: 0, days: 0 },
+  };
+}
+
+const tooMuch = (notes: readonly LayoutNote[]) =>
+  notes.find((note) => note.kind === "too-much" || note.kind === "falls-out");
+
+/** A time less: every day becomes every other day, that becomes three times, and so on. */
+function lessOften(item: AssignmentItem): AssignmentItem | undefined {
+  const { often } = item;
+  if (often.kind === "daily") return { ...item, often: { kind: "every-other" } };
+  if (often.kind === "every-other") return { ...item, often: { kind: "times", times: 3 } };
+  return often.times > 1
+    ? { ...item, often: { kind: "times", times: often.times - 1 } }
+    : undefined;
+}
+
+const FEWEST_MINUTES = 3;
+const MOST_STEPS = 60;
+
+/** How a week that asks too much is made to fit. */
+export const FIXES = ["fewer-times", "fewer-minutes"] as const;
+export type Fix = (typeof FIXES)[number];
+
+/**
+ * The items with fewer times, or fewer minutes, until all of it fits: always the one that takes
+ * most gives way. Undefined when nothing can give way any more.
+ */
+export function fitted(inputs: PreviewInputs, fix: Fix): readonly AssignmentItem[] | undefined {
+  let items: readonly AssignmentItem[] = inputs.text.items;
+  for (let step = 0; step < MOST_STEPS; step++) {
+    const { notes, days } = previewOf({ ...inputs, text: { ...inputs.text, items: [...items] } });
+    if (!tooMuch(notes)) return items;
+    const taken = (item: AssignmentItem) =>
+      item.minutes *
+      Math.max(1, days.filter(({ asked }) => asked.some((a) => a.itemId === item.id)).length);
+    const less = items
+      .map((item, index) => ({
+        index,
+        taken: taken(item),
+        less:
+          fix === "fewer-times"
+            ? lessOften(item)
+            : item.minutes > FEWEST_MINUTES
+              ? { ...item, minutes: item.minutes - 1 }
+              : undefined,
+      }))
+      .filter((each) => each.less !== undefined)
+      .toSorted((a, b) => b.taken - a.taken)[0];
+    if (!less?.less) return undefined;
+    items = items.with(less.index, less.less);
+  }
+  return undefined;
+}
