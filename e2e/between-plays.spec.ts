@@ -59,6 +59,7 @@ test("the player sets count-in and breather at the stand, and they stay so until
   await teacher.drawsTheLadder({ ...SLOW, clean: 9 });
   await teacher.setsIt();
   const today = page.url();
+  await page.getByText("Order, lengths and verdicts").click();
   await page.getByLabel("When no verdict is given").press("Enter");
   await page.getByRole("option", { name: "in time: go on uncounted" }).click();
   await player.goesToTheStand();

@@ -108,6 +108,7 @@ test("without a verdict the stand waits, or plays again uncounted, as the player
   await player.sees("1 of 3");
 
   await page.goBack();
+  await page.getByText("Order, lengths and verdicts").click();
   await page.getByLabel("When no verdict is given").press("Enter");
   await page.getByRole("option", { name: "play again, uncounted" }).click();
   await player.goesToTheStand();

@@ -24,10 +24,17 @@ const test = base.extend<{ dataDir: string }>({
 });
 
 /** A student who practises what today asks, and finishes. */
-async function practises(page: Page, today: string): Promise<void> {
+async function practises(page: Page, today: string, firstSinceLesson = false): Promise<void> {
   await page.goto(today);
   const player = new Player(page);
   await player.goesToTheStand();
+  if (firstSinceLesson) {
+    // The first practice after a lesson opens with the teacher's words and the list.
+    await expect(page.getByRole("dialog", { name: "From the lesson" })).toContainText(
+      "Slow ends the day.",
+    );
+    await player.button("Go to the stand").click();
+  }
   await player.starts();
   await player.climbs(1);
   await player.button("Finish").click();
@@ -103,25 +110,65 @@ test("one teacher and two students go through two weeks, and every number comes 
   await setsAWeek(adas, "every day", "Theory");
   await setsAWeek(bens, "3 times");
 
-  // Ada practises on the first and the fourth day, Ben on the fourth; the rest is missed.
-  await practises(ada, `${address}${adas}/today`);
+  // Every page says the same of Ada's week, or says what it is.
+  const agree = async () => {
+    const line = desk.getByRole("listitem").filter({ hasText: "Tomasz" });
+    const read = async (page: Page, path: string, what: RegExp) => {
+      await page.goto(address + path);
+      const found = what.exec(await page.locator("main").innerText());
+      expect(found, `${what} on ${path}`).not.toBeNull();
+      return found!.slice(1).map(Number);
+    };
+    const [done, days, asked, askedDays] = await read(
+      ada,
+      `${adas}/week`,
+      /This week\s+(\d+) min done on (\d+) days?; (\d+) asked on (\d+) days?/,
+    );
+    const lesson = /(\d+) min done on (\d+) days?; (\d+) were asked on (\d+) days?/;
+    expect(await read(desk, `${adas}/lesson`, lesson)).toEqual([done, days, asked, askedDays]);
+    await desk.goto(address);
+    await expect(line).toContainText(`${done} min done`);
+    await expect(line).toContainText(`${asked} asked`);
+    const [logged] = await read(desk, `${adas}/log`, /(\d+) minutes/);
+    expect(logged).toBe(done);
+    await ada.goto(`${address}${adas}/week`);
+    await ada.getByRole("link", { name: "The printed sheet" }).click();
+    await expect(ada.getByText(`Goal: ${asked} min on ${askedDays} days`)).toBeVisible();
+  };
+
+  // Ada practises on the first and the fourth day, Ben on the fourth; theory is begun and left.
+  await practises(ada, `${address}${adas}/today`, true);
+  await ada.goto(`${address}${adas}/week`);
+  await ready(ada);
+  const byHand = ada.getByRole("group", { name: "Practised without Fidus" });
+  await byHand.getByRole("button", { name: "Theory" }).click();
+  await ada.getByLabel(/^A note, before/).fill("Sheet two");
+  await ada.getByRole("button", { name: "5 min", exact: true }).click();
+  await expect(ada.getByText("5 min written down.")).toBeVisible();
+  await expect(ada.getByText("begun on 1 day")).toBeVisible();
+  await agree();
+  await ada.goto(`${address}${adas}/today`);
+  await expect(ada.getByRole("list", { name: "Done today" })).toContainText("The Ferry");
   await onDay(3);
   await Promise.all([
     practises(ada, `${address}${adas}/today`),
-    practises(ben, `${address}${bens}/today`),
+    practises(ben, `${address}${bens}/today`, true),
   ]);
+  await agree();
   await ada.goto(`${address}${adas}/week`);
   await expect(ada.getByText("Slow ends the day.")).toBeVisible();
-  await expect(ada.getByText("done on 2 days")).toBeVisible();
+  await expect(ada.getByText("done on 2 days", { exact: true })).toBeVisible();
+  await expect(ada.getByText(/not played, \d+ min/).first()).toBeVisible();
 
   // On the last day two of Ben's three times are left, and one of them no longer fits.
   await onDay(6);
   await ben.goto(`${address}${bens}/week`);
-  await expect(ben.getByText("done on 1 day")).toBeVisible();
+  await expect(ben.getByText("done on 1 day", { exact: true })).toBeVisible();
   await expect(ben.getByRole("note")).toContainText("falls out once");
 
   // The second lesson: what is shown is what the log says.
   await onDay(7);
+  await agree();
   const plays = async (home: string) => {
     await desk.goto(`${address}${home}/log`);
     const lines = await desk.locator("main li").allInnerTexts();
@@ -137,7 +184,7 @@ test("one teacher and two students go through two weeks, and every number comes 
   await expect(desk.getByText(/^On 2 days/)).toBeVisible();
   await expect(desk.getByText(logged)).toBeVisible();
   await expect(desk.getByText(/210 → 220 bpm/)).toBeVisible();
-  await expect(desk.getByText("Not practised")).toBeVisible();
+  await expect(desk.getByText("On 1 day, 5 min")).toBeVisible();
   const theory = desk.getByRole("group", { name: /Theory/ });
   await theory.getByRole("button", { name: "Finished" }).click();
   const passage = desk.getByRole("group", { name: /The Ferry/ });
@@ -147,7 +194,7 @@ test("one teacher and two students go through two weeks, and every number comes 
 
   // The second week: at the stand once, once without Fidus, a question for the lesson.
   await onDay(9);
-  await practises(ada, `${address}${adas}/today`);
+  await practises(ada, `${address}${adas}/today`, true);
   await ada
     .getByRole("group", { name: "I stayed focused" })
     .getByRole("button", { name: "yes" })
@@ -165,7 +212,7 @@ test("one teacher and two students go through two weeks, and every number comes 
     .click();
   await ada.getByRole("button", { name: "15 min", exact: true }).click();
   await expect(ada.getByText("15 min written down.")).toBeVisible();
-  await expect(ada.getByText("done on 2 days")).toBeVisible();
+  await expect(ada.getByText("done on 2 days", { exact: true })).toBeVisible();
 
   await onDay(14);
   await desk.goto(address);

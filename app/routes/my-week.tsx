@@ -1,8 +1,9 @@
 import { WeekPage } from "~/features/plan/week-page";
 import { forStudent } from "~/server/access/guard";
 import { refused } from "~/server/boundary";
-import { addByHand } from "~/server/cases/by-hand";
+import { addByHand, undoByHand } from "~/server/cases/by-hand";
 import { markStands } from "~/server/cases/memory";
+import { actOnGoals } from "~/server/cases/worded-goals";
 import { weekPage } from "~/server/cases/student-week";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
@@ -18,12 +19,25 @@ export const loader = (asked: Route.LoaderArgs) =>
     return { studioId, teaches: who.role === "teacher", looksOnly: who.role === "parent", ...page };
   });
 
+type Act = typeof addByHand;
+/** What can be said here besides practice by hand. */
+const ACTS: Readonly<Record<string, Act>> = {
+  stands: markStands,
+  "undo-by-hand": undoByHand,
+  goal: actOnGoals,
+  "goal-reached": actOnGoals,
+  "goal-open": actOnGoals,
+  "goal-drop": actOnGoals,
+};
+
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "practise", async ({ services, studioId, personId }) => {
     const form = await asked.request.formData();
-    const act = form.get("act") === "stands" ? markStands : addByHand;
+    const act = ACTS[String(form.get("act"))] ?? addByHand;
     const done = await act(services, studioId, personId, form);
-    return done.ok ? { written: Number(form.get("minutes")) || 0 } : refused(done.error);
+    if (!done.ok) return refused(done.error);
+    const written = act === addByHand ? Number(form.get("minutes")) || 0 : 0;
+    return { written, id: String(form.get("id") ?? "") };
   });
 
 export default function MyWeek({ loaderData, actionData }: Route.ComponentProps) {

@@ -146,6 +146,10 @@ export const desk = {
     passages: "Passages",
     state: "State",
     byRecord: "by the record",
+    stages: "Where it stands",
+    writeStages: "Write the stages anew",
+    stageLines: "A stage on each line",
+    keepStages: "Keep them",
     retire: "Put away",
   },
   cut: {

@@ -259,6 +259,21 @@ export const planWords = {
     theirs: "Look at theirs",
     tooMany: (most: number) => `At most ${most} items.`,
   },
+  goals: {
+    none: "No goal in words yet. One line is enough.",
+    spans: { day: "Today", week: "This week", month: "This month", year: "This year" },
+    doneOn: (day: string) => `reached on ${day}`,
+    servedBy: "Served by",
+    serving: (text: string, day: string, done: boolean) =>
+      `${text} (${day}${done ? ", reached" : ""})`,
+    drop: "Take away",
+    dropOf: (text: string) => `Take away ${text}`,
+    forHowLong: "For",
+    text: "A goal in one line",
+    serves: "On the way to",
+    servesNothing: "nothing larger",
+    add: "Set it",
+  },
   questions: {
     title: "Questions",
     answer: "Your answer",
@@ -310,6 +325,8 @@ export const planWords = {
     byHandDay: { 0: "today", 1: "yesterday", 2: "the day before" } as Record<number, string>,
     anything: "Anything",
     byHandDone: (count: number) => `${minutes(count)} written down.`,
+    byHandUndo: "Undo",
+    byHandNote: "A note, before you press the minutes",
     memory: "By heart",
     memoryLine: (stands: number, total: number, unit: string) =>
       `${stands} of ${total} ${unit} stand`,

@@ -173,6 +173,8 @@ export const stand = {
     gone: "Going on in another window.",
     noteTitle: "A note for the log",
     noteLabel: "One line",
+    openingTitle: "From the lesson",
+    openingBegin: "Go to the stand",
     askIt: "Ask it at the lesson",
     goalReached: "This week's goal is reached. Go on if you like.",
     inKey: (key: string) => `in ${key}`,

@@ -93,7 +93,7 @@ export const views: readonly View[] = [
     open: student("Ines Calloway", async (page) => {
       await follow(page, "Lesson", /\/lesson$/);
       await page
-        .getByText(/of 45 min/)
+        .getByText(/min asked, 45 there/)
         .first()
         .waitFor();
     }),

@@ -11,3 +11,4 @@ export {
 } from "./piece";
 export { barsOf, passageRangeOf, type PassageRange } from "./passage";
 export { PASSAGE_STATES, suggestedState, type PassageState } from "./state";
+export { renamed, stagesSchema, USUAL_STAGES, type Stages, type StageWork } from "./stages";

@@ -4,6 +4,8 @@ export interface Candidate {
   readonly state: "raw" | "forming" | "safe";
   /** A scale, drill or étude: it belongs to technique. */
   readonly technique: boolean;
+  /** The work that the stage of its piece asks for, where it says so. */
+  readonly work?: "learning" | "practising" | "performing" | undefined;
   /** What today's ladder costs, in minutes, by this student's own record. */
   readonly costMinutes: number;
   /** What five minutes would move: tempo gained as a share of the target, 0–1. */

@@ -73,6 +73,8 @@ export const sessionPlanSchema = v.pipe(
     noVerdict: v.picklist(NO_VERDICT_CHOICES),
     /** None in a session of tasks alone. */
     blocks: v.array(blockSchema),
+    /** The first after a lesson: the teacher's words, and what the week asks. */
+    opening: v.optional(v.object({ word: v.string(), asks: v.array(v.string()) })),
     /** The first after a stop for pain: short, easy and slow. */
     easyAgain: v.optional(v.boolean(), false),
     /** Blocks and tasks in their order; without it the blocks one after the other. */
@@ -101,7 +103,7 @@ const onlyEasy = (rungs: readonly Rung[], most: number): readonly Rung[] => {
   return easy.length > 0 ? easy : rungs.slice(0, 1);
 };
 
-interface PlanInputs extends Pick<SessionPlan, "noVerdict" | "parts"> {
+interface PlanInputs extends Pick<SessionPlan, "noVerdict" | "parts" | "opening"> {
   readonly blocks: SessionPlan["blocks"];
   readonly easyAgain?: boolean;
 }
@@ -114,12 +116,14 @@ export const planOf = ({
   noVerdict,
   blocks,
   parts,
+  opening,
   easyAgain = false,
 }: PlanInputs): SessionPlan => ({
   version: 2,
   rules: RULES_NOW,
   noVerdict,
   easyAgain,
+  ...(opening ? { opening } : {}),
   blocks: blocks.map((usual) => {
     const { ladder, comfortable } = usual;
     const start = easyAgain ? nearestPlayable(usual.start * EASY_START) : usual.start;

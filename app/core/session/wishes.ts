@@ -32,8 +32,9 @@ interface Asked {
 }
 
 /** What kind of work a passage is. */
-export const slotOf = ({ technique, state }: Candidate): PassageKind => {
+export const slotOf = ({ technique, work, state }: Candidate): PassageKind => {
   if (technique) return "technique";
+  if (work) return work;
   return { raw: "learning", forming: "practising", safe: "performing" }[state] as PassageKind;
 };
 

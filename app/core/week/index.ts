@@ -35,6 +35,14 @@ export {
   type LayoutNote,
   type WeekLayout,
 } from "./layout";
+export {
+  canBeServed,
+  GOAL_SPANS,
+  goalsNow,
+  type GoalSpan,
+  type ServedGoal,
+  type WordedGoal,
+} from "./worded-goals";
 export { asItWent, type WeekAsItWent, type WentDay, type WentItem } from "./as-it-went";
 export { isDone, type Practised } from "./done";
 export { keyOfWeek, rotation, ROTATIONS, turned, type Rotation } from "./rotation";

@@ -26,3 +26,20 @@ create table question (
 );
 create index question_of_person on question (studio_id, person_id, day);
 create index question_waiting on question (studio_id) where closed_on is null;
+
+-- Goals in words, for a day, a week, a month or a year; a smaller one may serve a larger one.
+create table worded_goal (
+  id uuid primary key,
+  studio_id uuid not null,
+  person_id uuid not null,
+  span text not null check (span in ('day', 'week', 'month', 'year')),
+  text text not null check (length(text) between 1 and 200),
+  from_day date not null,
+  serves uuid references worded_goal (id) on delete set null,
+  done_on date,
+  foreign key (studio_id, person_id) references person (studio_id, id)
+);
+create index worded_goal_of_person on worded_goal (studio_id, person_id, from_day);
+
+-- The stages through which a student takes a piece, and where it stands; null: the usual ones.
+alter table person_piece add column stages jsonb;

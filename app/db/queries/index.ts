@@ -25,6 +25,8 @@ export {
   pieceById,
   pieceOfPerson,
   piecesOfPerson,
+  setStages,
+  stagesOf,
   updatePiece,
 } from "./pieces";
 export { playedDays, putPassageDay, replaceSession } from "./projections";
@@ -83,6 +85,7 @@ export {
   type AccessKind,
   type Who,
 } from "./access";
+export { dropWordedGoal, insertWordedGoal, markWordedGoal, wordedGoalsOf } from "./goals";
 export {
   closeQuestion,
   insertQuestion,
@@ -94,6 +97,7 @@ export {
   assignmentById,
   assignmentsOf,
   draftOf,
+  dropByHand,
   dropShape,
   endWeeksBefore,
   enoughOf,

@@ -1,6 +1,7 @@
 import * as v from "valibot";
+import { stagesSchema, type Stages } from "~/core/score";
 import type { Queries } from "~/db/client";
-import { pieceRow, type Piece } from "./rows";
+import { idRow, pieceRow, type Piece } from "./rows";
 
 const COLUMNS = "id, title, origin, kind, bars, pickup_beats, metres, mark_bpm, mark_unit";
 
@@ -27,6 +28,29 @@ export const piecesOfPerson = (db: Queries, studioId: string, personId: string) 
      where piece.studio_id = $1 and person_piece.person_id = $2
      order by person_piece.added_at desc, title`,
     [studioId, personId],
+  );
+
+const stagesRow = v.object({ piece_id: idRow, stages: v.nullable(stagesSchema) });
+
+/** Where each of a student's pieces stands; null where the usual stages were never touched. */
+export const stagesOf = (db: Queries, studioId: string, personId: string) =>
+  db.many(
+    stagesRow,
+    "select piece_id, stages from person_piece where studio_id = $1 and person_id = $2",
+    [studioId, personId],
+  );
+
+export const setStages = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  pieceId: string,
+  stages: Stages,
+) =>
+  db.execute(
+    `update person_piece set stages = $4::jsonb
+     where studio_id = $1 and person_id = $2 and piece_id = $3`,
+    [studioId, personId, pieceId, JSON.stringify(stages)],
   );
 
 /** The values of a piece in the order of COLUMNS. */

@@ -219,6 +219,13 @@ export const insertByHand = (
     [entry.id, studioId, personId, entry.day, entry.minutes, entry.item_id, entry.note],
   );
 
+export const dropByHand = (db: Queries, studioId: string, personId: string, id: string) =>
+  db.execute("delete from practice_by_hand where studio_id = $1 and person_id = $2 and id = $3", [
+    studioId,
+    personId,
+    id,
+  ]);
+
 const enoughRow = v.object({ person_id: idRow, item_id: idRow, day: dayRow });
 
 /** Items of which the player said that it was enough for the day. */

@@ -6,7 +6,7 @@ import { TempoText } from "~/components/beat-unit";
 import type { Refused } from "~/components/field";
 import { Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
-import type { MetreRegion } from "~/core/score";
+import type { MetreRegion, Stages } from "~/core/score";
 import type { BeatUnit, Day } from "~/core/units";
 import type { MemoryLine } from "~/features/plan/memory-lines";
 import type { PassageLine } from "~/features/shapes";
@@ -14,6 +14,7 @@ import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { CutForm } from "./cut-form";
 import { MemoryForm } from "./memory-form";
+import { StagesForm } from "./stages-form";
 import { StateChoice } from "./state-choice";
 import styles from "./piece.module.css";
 
@@ -33,6 +34,7 @@ export interface PiecePageProps {
   readonly passages: readonly PassageLine[];
   readonly today: Day;
   readonly concert: Day | null;
+  readonly stages: Stages;
   readonly memory: MemoryLine | undefined;
   readonly flaws: Readonly<Record<number, number>>;
   readonly refused: Refused | undefined;
@@ -106,6 +108,9 @@ export function PiecePage(props: PiecePageProps) {
           </ul>
         </Section>
       )}
+      <Section title={words.piece.stages}>
+        <StagesForm stages={props.stages} />
+      </Section>
       <Section title={planWords.week.memory}>
         <MemoryForm
           key={props.memory?.plan.concert}

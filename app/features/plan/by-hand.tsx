@@ -1,4 +1,5 @@
 import Button from "@mui/material/Button";
+import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
@@ -12,9 +13,11 @@ const { week: said } = planWords;
 const LENGTHS = [5, 10, 15, 20, 30, 45, 60] as const;
 const DAYS = [0, 1, 2] as const;
 
+export type ByHandAnswer = Refused | { readonly written: number; readonly id: string } | undefined;
+
 interface ByHandProps {
   readonly items: readonly WeekItem[];
-  readonly answer: Refused | { readonly written: number } | undefined;
+  readonly answer: ByHandAnswer;
 }
 
 /** Practice made without Fidus, in two touches: what, and how long. The day is today unless said. */
@@ -23,9 +26,10 @@ export function ByHand({ items, answer }: ByHandProps) {
   const { state } = useNavigation();
   const [item, setItem] = useState("");
   const [daysAgo, setDaysAgo] = useState(0);
+  const [note, setNote] = useState("");
   const write = (minutes: number) =>
     void submit(
-      { id: crypto.randomUUID(), itemId: item, minutes: `${minutes}`, daysAgo: `${daysAgo}` },
+      { id: crypto.randomUUID(), itemId: item, minutes: `${minutes}`, daysAgo: `${daysAgo}`, note },
       { method: "post", preventScrollReset: true },
     );
   const refused = answer && "errors" in answer ? Object.values(answer.errors)[0] : undefined;
@@ -74,8 +78,31 @@ export function ByHand({ items, answer }: ByHandProps) {
           ))}
         </ToggleButtonGroup>
       </div>
+      <TextField
+        size="small"
+        label={said.byHandNote}
+        value={note}
+        className={styles.note!}
+        slotProps={{ htmlInput: { maxLength: 200 } }}
+        onChange={({ target }) => setNote(target.value)}
+      />
       {refused && <p role="alert">{refused}</p>}
-      {written > 0 && <p role="status">{said.byHandDone(written)}</p>}
+      {written > 0 && (
+        <p role="status">
+          {said.byHandDone(written)}{" "}
+          <Button
+            size="small"
+            onClick={() =>
+              void submit(
+                { act: "undo-by-hand", id: answer && "id" in answer ? answer.id : "" },
+                { method: "post", preventScrollReset: true },
+              )
+            }
+          >
+            {said.byHandUndo}
+          </Button>
+        </p>
+      )}
     </div>
   );
 }

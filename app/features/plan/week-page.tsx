@@ -1,18 +1,18 @@
 import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import { TempoText } from "~/components/beat-unit";
-import type { Refused } from "~/components/field";
 import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
-import type { NestedGoals, TimeWindow } from "~/core/week";
+import type { NestedGoals, ServedGoal, TimeWindow } from "~/core/week";
 import { addDays, type Day } from "~/core/units";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
-import { ByHand } from "./by-hand";
+import { ByHand, type ByHandAnswer } from "./by-hand";
 import { GoalBars } from "./goal-bars";
 import { MemoryLines, type MemoryLine } from "./memory-lines";
 import { oftenTold } from "./often-told";
 import { WeekGrid } from "./week-grid";
+import { WordedGoals } from "./worded-goals";
 import type { StudentWeek, WeekItem } from "~/core/week";
 import styles from "./week-page.module.css";
 
@@ -26,9 +26,10 @@ interface WeekPageProps {
   readonly lesson: TimeWindow | null;
   readonly week: StudentWeek | undefined;
   readonly goals: NestedGoals | undefined;
+  readonly wordedGoals: readonly ServedGoal[];
   readonly memory: readonly MemoryLine[];
   readonly weeks: readonly { readonly id: string; readonly from: Day; readonly until: Day }[];
-  readonly answer: Refused | { readonly written: number } | undefined;
+  readonly answer: ByHandAnswer;
 }
 
 const { week: said } = planWords;
@@ -85,6 +86,7 @@ export function WeekPage(props: WeekPageProps) {
             {props.goals && (
               <Section title={said.goals}>
                 <GoalBars goals={props.goals} goal={week.text.goal} played={week.played} />
+                <WordedGoals goals={props.wordedGoals} canChange={!looksOnly} />
               </Section>
             )}
             {!looksOnly && (

@@ -14,6 +14,8 @@ export interface LogPageProps {
     readonly id: string;
     readonly day: Day;
     readonly minutes: number;
+    /** The item of the week that it was for; empty when it was none. */
+    readonly title: string;
     readonly note: string;
   }[];
 }
@@ -43,9 +45,10 @@ export function LogPage({ studioId, person, log, byHand }: LogPageProps) {
       {byHand.length > 0 && (
         <Section title={words.log.byHand}>
           <ul className={styles.byHand}>
-            {byHand.map(({ id, day, minutes: long, note }) => (
+            {byHand.map(({ id, day, minutes: long, title, note }) => (
               <li key={id}>
-                <strong>{formats.shortDay(day)}</strong> {words.minutes(long)} {note}
+                <strong>{formats.shortDay(day)}</strong> {words.minutes(long)}{" "}
+                {[title, note].filter(Boolean).join(": ")}
               </li>
             ))}
           </ul>

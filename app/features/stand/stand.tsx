@@ -16,6 +16,7 @@ import { EndedNote } from "./ended-note";
 import { HelpSheet } from "./help-sheet";
 import { keepForOffline } from "./keep-for-offline";
 import { NoteSheet } from "./note-sheet";
+import { OpeningSheet } from "./opening-sheet";
 import { StandFigure } from "./stand-figure";
 import { StandTop } from "./stand-top";
 import { TapSheet } from "./tap-sheet";
@@ -65,7 +66,9 @@ function OpenStand({
   const { volume, setVolume } = useVolume();
   const url = `/studio/${studioId}/sessions/${sessionId}/events`;
   const { runner, view } = useStandRunner({ sessionId, plan, stored, url, volume });
-  const [sheet, setSheet] = useState<"help" | "note" | "tap" | "between" | undefined>(undefined);
+  const [sheet, setSheet] = useState<"help" | "note" | "tap" | "between" | "opening" | undefined>(
+    plan.opening && stored.length === 0 ? "opening" : undefined,
+  );
   const navigate = useNavigate();
   const { state, transport } = view;
   const running = transport !== "stopped";
@@ -177,6 +180,13 @@ function OpenStand({
         onTap={openTap}
         onBetween={openBetween}
       />
+      {plan.opening && (
+        <OpeningSheet
+          open={sheet === "opening"}
+          opening={plan.opening}
+          onClose={() => setSheet(undefined)}
+        />
+      )}
       <HelpSheet
         open={sheet === "help"}
         letters={letters}

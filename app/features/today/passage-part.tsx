@@ -31,6 +31,7 @@ export function PassagePart({ block, passage, asked }: PassagePartProps) {
       <div className={styles.what}>
         <strong>{passage.title}</strong>
         {passage.name && `, ${passage.name}`}
+        {passage.stage && <span className={styles.soft}> · {passage.stage}</span>}
         <span className={styles.why}>
           {words.block[block.kind].name}.{" "}
           {item && item.practised >= 1 ? today.toGo(item.minutes, Math.round(item.practised)) : why}

@@ -23,6 +23,8 @@ export interface PassageToday extends PassageLine {
   /** The tempi of today's rungs, each once in its order. */
   readonly tempi: readonly number[];
   readonly pickup: boolean;
+  /** Where its piece stands, when somebody has said so. */
+  readonly stage: string | undefined;
 }
 
 /** What this morning asked, as far as it has come. */

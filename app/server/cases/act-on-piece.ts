@@ -1,7 +1,7 @@
 import * as v from "valibot";
 import { err, ok, sentences, unreachable, type Result } from "~/core/result";
-import { PASSAGE_STATES } from "~/core/score";
-import { pieceOfPerson } from "~/db/queries";
+import { PASSAGE_STATES, stagesSchema } from "~/core/score";
+import { pieceOfPerson, setStages } from "~/db/queries";
 import { readForm, type FormRefused } from "../form";
 import type { Services } from "../services";
 import { planMemory } from "./memory";
@@ -19,6 +19,10 @@ const actSchema = v.variant("act", [
   }),
   v.object({ act: v.literal("retire"), passage: id }),
   v.object({ act: v.literal("memory") }),
+  v.object({
+    act: v.literal("stages"),
+    stages: v.pipe(v.string(), v.parseJson(undefined, "The stages can't be read."), stagesSchema),
+  }),
 ]);
 
 interface Where {
@@ -50,6 +54,9 @@ export async function actOnPiece(
     }
     case "retire":
       await putAway(services, studioId, act.output.passage);
+      return ok(undefined);
+    case "stages":
+      await setStages(services.db, studioId, personId, pieceId, act.output.stages);
       return ok(undefined);
     case "memory":
       return planMemory(services, { studioId, personId, pieceId }, form);

@@ -1,7 +1,7 @@
 import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import { addDays } from "~/core/units";
-import { insertByHand, studentById, studioById } from "~/db/queries";
+import { dropByHand, insertByHand, studentById, studioById } from "~/db/queries";
 import { readForm, type FormRefused } from "../form";
 import { todayIn, type Services } from "../services";
 
@@ -50,5 +50,20 @@ export async function addByHand(
   await studentById(db, studioId, personId);
   const day = addDays(today, -daysAgo);
   await insertByHand(db, studioId, personId, { id, day, minutes, item_id: itemId, note });
+  return ok(undefined);
+}
+
+const undoSchema = v.object({ id: v.pipe(v.string(), v.uuid("The entry can't be read.")) });
+
+/** Takes back what was written down. */
+export async function undoByHand(
+  { db }: Services,
+  studioId: string,
+  personId: string,
+  form: FormData,
+): Promise<Result<undefined, FormRefused>> {
+  const read = readForm(form, undoSchema);
+  if (!read.ok) return err(read.error);
+  await dropByHand(db, studioId, personId, read.value.id);
   return ok(undefined);
 }

@@ -1,3 +1,4 @@
+import { USUAL_STAGES } from "~/core/score";
 import { addDays } from "~/core/units";
 import {
   flawsByBar,
@@ -5,6 +6,7 @@ import {
   passageDays,
   passagesOfPerson,
   pieceOfPerson,
+  stagesOf,
   studentById,
   studioById,
 } from "~/db/queries";
@@ -25,17 +27,19 @@ export async function piecePage(
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -FLAW_DAYS);
-  const [person, piece, passages, flaws, memory] = await Promise.all([
+  const [person, piece, passages, flaws, memory, stages] = await Promise.all([
     studentById(db, studioId, personId),
     pieceOfPerson(db, studioId, personId, pieceId),
     passagesOfPerson(db, studioId, personId),
     flawsByBar(db, studioId, personId, pieceId, since),
     memoryOfPiece(services, studioId, personId, pieceId, today),
+    stagesOf(db, studioId, personId),
   ]);
   return {
     today,
     concert: studio.concert_on,
     memory,
+    stages: stages.find(({ piece_id }) => piece_id === pieceId)?.stages ?? USUAL_STAGES,
     person,
     piece,
     passages: passages

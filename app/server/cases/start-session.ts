@@ -20,8 +20,8 @@ import {
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
 import { hurtSince } from "../plan/pain";
-import { weekNotes, weekOn } from "../plan/week-on";
-import { whatHappened } from "../plan/week-plan";
+import { openItems, weekNotes, weekOn, type RunningWeek } from "../plan/week-on";
+import { whatHappened, type Happened } from "../plan/week-plan";
 import type { ChosenPart } from "./read-today";
 import { partOf, wayInto, type PassagePart, type WithLadder } from "./way-into";
 
@@ -109,6 +109,13 @@ export const passagePart = (passageId: string, minutes = 10): ChosenPart => ({
   itemId: null,
 });
 
+/** The first practice after a lesson opens with the teacher's words and the list of the week. */
+function openingOf(week: RunningWeek, { sessions }: Happened): SessionPlan["opening"] {
+  if (sessions.some(({ day }) => day >= week.since)) return undefined;
+  const asks = openItems(week).map(({ title, focus }) => (focus ? `${title}: ${focus}` : title));
+  return week.text.word === "" && asks.length === 0 ? undefined : { word: week.text.word, asks };
+}
+
 const HURTS =
   "Last time something hurt. Nothing is played until you say on Today that nothing hurts any more.";
 /** So far back a stop for pain is looked for. */
@@ -136,14 +143,22 @@ export async function startSession(
       return err({ sentence: "Choose at least one thing to do, or a passage that has a ladder." });
     }
     const from = addDays(today, -PAIN_DAYS);
-    const hurt = hurtSince(await whatHappened(tx, studioId, personId, from, today));
+    const happened = await whatHappened(tx, studioId, personId, from, today);
+    const hurt = hurtSince(happened);
+    const opening = week && openingOf(week, happened);
     const plays = blocks.length > 0;
     if (plays && (feeling === "painful" || (hurt && feeling === undefined))) {
       return err({ sentence: HURTS });
     }
     const sessionId = newId();
     const easyAgain = plays && hurt !== undefined;
-    const plan = planOf({ noVerdict: person.no_verdict, blocks, parts, easyAgain });
+    const plan = planOf({
+      noVerdict: person.no_verdict,
+      blocks,
+      parts,
+      easyAgain,
+      ...(opening ? { opening } : {}),
+    });
     await insertSession(tx, studioId, {
       id: sessionId,
       personId,

@@ -1,4 +1,5 @@
 import {
+  assignmentsOf,
   logOf,
   passagesOfPerson,
   piecesOfPerson,
@@ -42,11 +43,16 @@ export async function logPage(services: Services, studioId: string, personId: st
   const { db } = services;
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
-  const [person, log, byHand] = await Promise.all([
+  const [person, log, byHand, weeks] = await Promise.all([
     studentById(db, studioId, personId),
     logOf(db, studioId, personId, WHOLE_LOG),
     practiceByHand(db, studioId, personId, FIRST_DAY, today),
+    assignmentsOf(db, studioId, personId, WHOLE_LOG),
   ]);
   const entries = log.map((entry) => asOf(entry, today, studio.time_zone));
-  return { person, log: entries, byHand: byHand.toReversed() };
+  const titles = new Map(
+    weeks.flatMap(({ text }) => text.items.map(({ id, title }) => [id, title] as const)),
+  );
+  const named = byHand.map((entry) => ({ ...entry, title: titles.get(entry.item_id ?? "") ?? "" }));
+  return { person, log: entries, byHand: named.toReversed() };
 }

@@ -18,6 +18,7 @@ import {
   type Passage,
 } from "~/db/queries";
 import { memoryLine } from "./memory";
+import { goalsOfToday } from "./worded-goals";
 import { todayIn, type Services } from "../services";
 import {
   keyFor,
@@ -123,6 +124,7 @@ export async function weekPage(
     concert: studio.concert_on ? { name: studio.concert_name, day: studio.concert_on } : undefined,
     week: week && happened && studentWeek({ week, times, passages, happened, today }),
     goals: week && nestedGoals(week.text.goal, today, studio.concert_on ?? undefined),
+    wordedGoals: await goalsOfToday(services, studioId, personId),
     memory: memory.map((each) => memoryLine(each, today)),
     weeks: weeks.map(({ id, from_day, until_day }) => ({ id, from: from_day, until: until_day })),
   };

@@ -8,6 +8,7 @@ import {
   painSince,
   passagesOfPerson,
   shapesOf,
+  stagesOf,
   studentById,
   studioById,
 } from "~/db/queries";
@@ -54,16 +55,19 @@ export async function todayPage(services: Services, studioId: string, personId: 
   const today = todayIn(services, studio);
   // One that is played across midnight goes on; one that was left before it has ended.
   const since = new Date(momentOf(today, "00:00", studio.time_zone));
-  const [person, passages, open, pain, weeks, shapes, mustDo, happened] = await Promise.all([
-    studentById(db, studioId, personId),
-    passagesOfPerson(db, studioId, personId),
-    openSessionOf(db, studioId, personId, since),
-    painSince(db, studioId, addDays(today, -CARE_DAYS)),
-    assignmentsOf(db, studioId, personId, 3),
-    shapesOf(db, studioId, personId),
-    mustDoOf(db, studioId, personId),
-    whatHappened(db, studioId, personId, addDays(today, -REVIEW_DAYS), today),
-  ]);
+  const [person, passages, open, pain, weeks, shapes, mustDo, stages, happened] = await Promise.all(
+    [
+      studentById(db, studioId, personId),
+      passagesOfPerson(db, studioId, personId),
+      openSessionOf(db, studioId, personId, since),
+      painSince(db, studioId, addDays(today, -CARE_DAYS)),
+      assignmentsOf(db, studioId, personId, 3),
+      shapesOf(db, studioId, personId),
+      mustDoOf(db, studioId, personId),
+      stagesOf(db, studioId, personId),
+      whatHappened(db, studioId, personId, addDays(today, -REVIEW_DAYS), today),
+    ],
+  );
   const week = weekOn(weeks, today);
   const { times } = person;
   const raw = new Set(passages.filter((each) => stateOf(each) === "raw").map(({ id }) => id));
@@ -74,6 +78,11 @@ export async function todayPage(services: Services, studioId: string, personId: 
   const latest = happened.sessions.filter((each) => each.day >= addDays(today, -GENTLE_DAYS));
   const playedMinutes = Math.round(minutesOfDays(happened).get(today) ?? 0);
   const there = minutesOn(times, today);
+  // A piece whose stages were never touched says nothing by them.
+  const stageOf = (pieceId: string) => {
+    const own = stages.find((each) => each.piece_id === pieceId)?.stages;
+    return own?.list[own.at];
+  };
   const saidOf = weekNotes(week, today);
   return {
     today,
@@ -98,6 +107,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
       played: happened.played,
       today,
       concert: studio.concert_on,
+      workOf: (pieceId) => stageOf(pieceId)?.work ?? undefined,
       asked: asked?.byPassage,
       done: asked?.done ?? new Set(),
       named: asked?.named ?? new Set(),
@@ -110,6 +120,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
       said: saidOf({ passageId: each.id, itemId: null }),
       tempi: tempiToday(each, today),
       pickup: each.pickupBeats > 0,
+      stage: stageOf(each.pieceId)?.name,
     })),
     said: (asked?.tasks ?? []).map(({ itemId }) => ({
       itemId,

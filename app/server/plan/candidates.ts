@@ -4,6 +4,7 @@ import { rungsToday } from "~/core/ladder";
 import { seeded } from "~/core/simulate";
 import { cleanProbability, curveThrough, estimate } from "~/core/record";
 import type { Candidate } from "~/core/session";
+import type { StageWork } from "~/core/score";
 import { reviewIn } from "~/core/week";
 import { daysBetween, type Bpm, type Day } from "~/core/units";
 import type { Passage, PlayedDay } from "~/db/queries";
@@ -70,6 +71,8 @@ export interface CandidateInputs {
   readonly played: readonly PlayedDay[];
   readonly today: Day;
   readonly concert: Day | null;
+  /** The work that the stage of a piece asks for. */
+  readonly workOf: (pieceId: string) => StageWork | undefined;
   /** What the week asks today, by passage; undefined when no week is set. */
   readonly asked: ReadonlyMap<string, number> | undefined;
   /** Passages that are done for today. */
@@ -99,6 +102,7 @@ export function candidatesFor(inputs: CandidateInputs): Candidate[] {
         passageId: passage.id,
         state,
         technique: passage.piece.kind !== "piece",
+        work: inputs.workOf(passage.pieceId),
         ...cost,
         daysSince: passage.lastDay ? daysBetween(passage.lastDay, today) : undefined,
         daysLeft: left >= 0 ? left : undefined,
