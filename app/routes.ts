@@ -20,6 +20,7 @@ export default [
       index("routes/week.tsx"),
       route("library", "routes/library.tsx"),
       route("students/new", "routes/student-new.tsx"),
+      route("students/many", "routes/students-many.tsx"),
       route("students/:personId", "routes/student.tsx"),
       route("students/:personId/today", "routes/today.tsx"),
       route("students/:personId/today/shapes", "routes/shapes.ts"),

@@ -29,6 +29,8 @@ export interface PassageLine {
   /** The fastest tempo passed, where a start by the date lies above it. */
   readonly startsAbove: number | null;
   readonly lastDay: Day | null;
+  /** It was given from another student's; whether its ladder was changed since. */
+  readonly given: { readonly changed: boolean } | null;
 }
 
 export interface LogBlock {

@@ -2,6 +2,7 @@ import { redirect } from "react-router";
 import { PiecePage } from "~/features/piece/piece-page";
 import { idsOf, refused } from "~/server/boundary";
 import { actOnPiece } from "~/server/cases/act-on-piece";
+import { givePiece, readGiven } from "~/server/cases/give";
 import { piecePage } from "~/server/cases/passage-pages";
 import { forStudent } from "~/server/access/guard";
 import { words } from "~/words";
@@ -20,12 +21,20 @@ export const loader = (asked: Route.LoaderArgs) =>
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
     const ids = { studioId, personId, ...idsOf(asked.params, "pieceId") };
-    const done = await actOnPiece(services, ids, await asked.request.formData());
+    const form = await asked.request.formData();
+    if (form.get("act") === "give") {
+      const to = readGiven(form);
+      if (!to.ok) return refused(to.error);
+      return { given: await givePiece(services, ids, to.value) };
+    }
+    const done = await actOnPiece(services, ids, form);
     if (!done.ok) return refused(done.error);
     if (done.value) throw redirect(`/studio/${ids.studioId}/passages/${done.value}/ladder`);
     return undefined;
   });
 
 export default function Piece({ loaderData, actionData }: Route.ComponentProps) {
-  return <PiecePage {...loaderData} refused={actionData} />;
+  const given = actionData && "given" in actionData ? actionData.given : undefined;
+  const refused = actionData && "errors" in actionData ? actionData : undefined;
+  return <PiecePage {...loaderData} refused={refused} given={given} />;
 }

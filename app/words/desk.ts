@@ -94,6 +94,16 @@ export const desk = {
       `${title} by heart: ${days} ${plural(days, "day", "days")} behind.`,
     nothingYet: "New here: nothing played yet.",
   },
+  many: {
+    title: "Add many students",
+    lead: "Paste a list: a name on each line, and after a comma the instrument.",
+    list: "Names and instruments",
+    submit: "Add them all",
+    once: (count: number) =>
+      `${count} ${plural(count, "student", "students")} added. Print this now: links and codes are shown only once. A code is good for a day.`,
+    print: "Print",
+    code: (code: string) => `Code ${code}`,
+  },
   studentForm: { title: "Add a student", submit: "Add" },
   student: {
     today: "Today's practice",
@@ -146,6 +156,12 @@ export const desk = {
     passages: "Passages",
     state: "State",
     byRecord: "by the record",
+    give: "Give it to others",
+    giveHow:
+      "They get the piece with its passages and ladders, each from where they are comfortable. What they have already stays.",
+    givenFrom: (changed: boolean) => (changed ? "given, changed since" : "as it was given"),
+    giveIt: "Give it",
+    given: (count: number) => `Given to ${count} ${plural(count, "student", "students")}.`,
     stages: "Where it stands",
     writeStages: "Write the stages anew",
     stageLines: "A stage on each line",

@@ -41,3 +41,4 @@ export { START_RULE_KINDS, todaysStart, type StartRule } from "./start-rule";
 export { rungAfter, rungBefore } from "./stepping";
 export { wayIn } from "./way-in";
 export { whereItFailed, type FailedBars } from "./where-it-failed";
+export { forAnother } from "./for-another";

@@ -43,3 +43,8 @@ create index worded_goal_of_person on worded_goal (studio_id, person_id, from_da
 
 -- The stages through which a student takes a piece, and where it stands; null: the usual ones.
 alter table person_piece add column stages jsonb;
+
+-- What a passage was given from, and which ladder of it was in force then.
+alter table passage
+  add column given_from uuid references passage (id) on delete set null,
+  add column given_number integer;

@@ -10,6 +10,7 @@ export {
 export { dropKeptLadder, keepLadder, keptLadders, type KeptLadder } from "./kept-ladders";
 export { refreshStatistics } from "./maintenance";
 export {
+  giveLadderNumber,
   insertLadder,
   insertPassage,
   passageById,
@@ -25,6 +26,7 @@ export {
   pieceById,
   pieceOfPerson,
   piecesOfPerson,
+  putOnStand,
   setStages,
   stagesOf,
   updatePiece,

@@ -11,11 +11,12 @@ const PASSAGE = `
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
          paced.pace, estimate.reached_tempo,
          estimate.comfortable, estimate.ceiling, latest.day as last_day, known.passed,
-         coalesce(played.plays, 0) as plays
+         coalesce(played.plays, 0) as plays, passage.given_from, passage.given_number,
+         ladder.number as ladder_number
   from passage
   join piece on piece.id = passage.piece_id
   left join lateral (
-    select ladder from ladder where passage_id = passage.id order by number desc limit 1
+    select ladder, number from ladder where passage_id = passage.id order by number desc limit 1
   ) ladder on true
   left join lateral (
     select end_tempo, end_phase, end_stage, way, session_block.day from session_block
@@ -99,6 +100,15 @@ export const insertPassage = (db: Queries, studioId: string, passage: NewPassage
       passage.pickupBeats,
       passage.endBeats,
     ],
+  );
+
+/** Keeps what a passage was given from, and which of its ladders was in force then. */
+export const giveLadderNumber = (db: Queries, studioId: string, passageId: string, from: string) =>
+  db.execute(
+    `update passage set given_from = $3,
+       given_number = (select max(number) from ladder where passage_id = $3)
+     where studio_id = $1 and id = $2`,
+    [studioId, passageId, from],
   );
 
 export const setPassageState = (

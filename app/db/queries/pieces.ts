@@ -30,6 +30,21 @@ export const piecesOfPerson = (db: Queries, studioId: string, personId: string) 
     [studioId, personId],
   );
 
+/** Lays a piece of the studio on a student's stand; false where it lies there already. */
+export const putOnStand = async (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  pieceId: string,
+): Promise<boolean> => {
+  const rows = await db.execute(
+    `insert into person_piece (studio_id, person_id, piece_id) values ($1, $2, $3)
+     on conflict do nothing`,
+    [studioId, personId, pieceId],
+  );
+  return rows > 0;
+};
+
 const stagesRow = v.object({ piece_id: idRow, stages: v.nullable(stagesSchema) });
 
 /** Where each of a student's pieces stands; null where the usual stages were never touched. */

@@ -89,6 +89,9 @@ export const passageRow = v.pipe(
       ),
     ),
     plays: v.number(),
+    given_from: v.nullable(idRow),
+    given_number: v.nullable(v.number()),
+    ladder_number: v.nullable(v.number()),
   }),
   v.transform((row) => ({
     id: row.id,
@@ -122,6 +125,15 @@ export const passageRow = v.pipe(
     passed: row.passed ?? [],
     /** Judged plays in all. */
     plays: row.plays,
+    /** What it was given from, its ladder then, and whether its own was changed since. */
+    given:
+      row.given_from === null
+        ? null
+        : {
+            from: row.given_from,
+            number: row.given_number,
+            changed: (row.ladder_number ?? 0) > 1,
+          },
   })),
 );
 export type Passage = v.InferOutput<typeof passageRow>;

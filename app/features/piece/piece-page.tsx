@@ -13,6 +13,7 @@ import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { CutForm } from "./cut-form";
+import { GiveForm } from "./give-form";
 import { MemoryForm } from "./memory-form";
 import { StagesForm } from "./stages-form";
 import { StateChoice } from "./state-choice";
@@ -37,6 +38,9 @@ export interface PiecePageProps {
   readonly stages: Stages;
   readonly memory: MemoryLine | undefined;
   readonly flaws: Readonly<Record<number, number>>;
+  /** Other students of the room. */
+  readonly others: readonly { readonly id: string; readonly name: string }[];
+  readonly given: number | undefined;
   readonly refused: Refused | undefined;
 }
 
@@ -111,6 +115,11 @@ export function PiecePage(props: PiecePageProps) {
       <Section title={words.piece.stages}>
         <StagesForm stages={props.stages} />
       </Section>
+      {props.others.length > 0 && passages.length > 0 && (
+        <Section title={words.piece.give}>
+          <GiveForm others={props.others} refused={refused} given={props.given} />
+        </Section>
+      )}
       <Section title={planWords.week.memory}>
         <MemoryForm
           key={props.memory?.plan.concert}
@@ -137,7 +146,11 @@ function PassageLineItem({ studioId, passage }: { studioId: string; passage: Pas
       </span>
       <StateMark state={passage.state} />
       <StateChoice passage={passage} />
-      <span className={styles.soft}>{passage.focus}</span>
+      <span className={styles.soft}>
+        {[passage.focus, passage.given && words.piece.givenFrom(passage.given.changed)]
+          .filter(Boolean)
+          .join(" · ")}
+      </span>
       <fetcher.Form method="post" className={styles.push}>
         <input type="hidden" name="passage" value={passage.id} />
         <Button type="submit" name="act" value="retire" color="inherit" size="small">

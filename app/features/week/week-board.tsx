@@ -58,9 +58,14 @@ export function WeekBoard({ studioId, today, lines, concert, refused }: WeekBoar
     .filter(({ looks, lessonToday }) => !only || looks.length > 0 || lessonToday !== undefined)
     .toSorted(first);
   const add = (
-    <Button component={Link} to={`/studio/${studioId}/students/new`} variant="outlined">
-      {words.week.add}
-    </Button>
+    <>
+      <Button component={Link} to={`/studio/${studioId}/students/many`} variant="text">
+        {words.many.title}
+      </Button>
+      <Button component={Link} to={`/studio/${studioId}/students/new`} variant="outlined">
+        {words.week.add}
+      </Button>
+    </>
   );
   return (
     <Page

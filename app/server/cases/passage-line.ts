@@ -47,5 +47,6 @@ export function passageLine(passage: Passage, today: Day) {
     start: way?.start ?? null,
     startsAbove: way?.startsAbove ?? null,
     lastDay: passage.lastDay,
+    given: passage.given && { changed: passage.given.changed },
   };
 }

@@ -1,0 +1,30 @@
+import { ManyStudentsPage } from "~/features/student/many-students-page";
+import { forTeacher } from "~/server/access/guard";
+import { refused } from "~/server/boundary";
+import { qrOf } from "~/server/cases/access";
+import { addMany, readList } from "~/server/cases/many-students";
+import { roomOf } from "~/server/cases/rooms";
+import { words } from "~/words";
+import type { Route } from "./+types/students-many";
+
+export const meta = () => [{ title: words.title(words.many.title) }];
+
+export const loader = (asked: Route.LoaderArgs) =>
+  forTeacher(asked, ({ services, studioId }) => roomOf(services, studioId));
+
+export const action = (asked: Route.ActionArgs) =>
+  forTeacher(asked, async ({ services, studioId }) => {
+    const list = (await asked.request.formData()).get("list");
+    const read = readList(typeof list === "string" ? list : "");
+    if (!read.ok) return refused(read.error);
+    const tickets = await addMany(services, studioId, read.value);
+    const shown = tickets.map(async ({ link, ...rest }) => {
+      const address = new URL(link, asked.request.url).href;
+      return { ...rest, address, qr: await qrOf(address) };
+    });
+    return { tickets: await Promise.all(shown) };
+  });
+
+export default function ManyStudents({ loaderData, actionData }: Route.ComponentProps) {
+  return <ManyStudentsPage studioId={loaderData.id} answer={actionData} />;
+}

@@ -1,0 +1,57 @@
+import { beforeEach, expect, test } from "@jest/globals";
+import { passagesOfPerson, stagesOf } from "~/db/queries";
+import { USUAL_STAGES } from "~/core/score";
+import { furnishedRoom } from "../test/room";
+import { actOnPiece } from "./act-on-piece";
+import { givePiece } from "./give";
+import { addMany, readList } from "./many-students";
+import { accessPage } from "./access";
+
+let room: Awaited<ReturnType<typeof furnishedRoom>>;
+beforeEach(async () => {
+  room = await furnishedRoom();
+}, 60_000);
+
+const form = (fields: Readonly<Record<string, string>>) => {
+  const made = new FormData();
+  for (const [key, value] of Object.entries(fields)) made.set(key, value);
+  return made;
+};
+
+test("a list of names becomes students, each with a link and a code; a bad line is named", async () => {
+  const { services, studioId } = room;
+  const read = readList("Ada Wren, harp\n\nBen\tviola\nCleo");
+  expect(read).toMatchObject({
+    value: [
+      { name: "Ada Wren", instrument: "harp" },
+      { name: "Ben", instrument: "viola" },
+      { name: "Cleo", instrument: "" },
+    ],
+  });
+  expect(readList(", harp")).toMatchObject({ error: { errors: { list: /name/ } } });
+  const tickets = await addMany(services, studioId, read.ok ? read.value : []);
+  expect(new Set(tickets.map(({ link }) => link)).size).toBe(3);
+  const { accesses } = await accessPage(services, studioId, tickets[0]!.id);
+  expect(accesses.map(({ kind }) => kind).toSorted()).toEqual(["code", "link"]);
+});
+
+test("a piece is given with its passages, ladders and stages; given twice, it is there once", async () => {
+  const { services, studioId, personId, pieceId, passageId } = room;
+  const stages = JSON.stringify({ ...USUAL_STAGES, at: 3 });
+  const where = { studioId, personId, pieceId };
+  await actOnPiece(services, where, form({ act: "stages", stages }));
+  const [ada, ben] = await addMany(services, studioId, [
+    { name: "Ada", instrument: "" },
+    { name: "Ben", instrument: "" },
+  ]);
+  for (let twice = 0; twice < 2; twice++) {
+    expect(await givePiece(services, where, [ada!.id, ben!.id, personId])).toBe(2);
+  }
+  const theirs = await passagesOfPerson(services.db, studioId, ada!.id);
+  expect(theirs).toHaveLength(1);
+  expect(theirs[0]).toMatchObject({ fromBar: 5, toBar: 8, given: { from: passageId, number: 1 } });
+  // Nothing is known of Ada: six tenths of the target, where the first one began at 60.
+  expect(theirs[0]!.ladder).toMatchObject({ start: 54, target: 90 });
+  const [own] = await stagesOf(services.db, studioId, ada!.id);
+  expect(own!.stages).toMatchObject({ at: 0 });
+});

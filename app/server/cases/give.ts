@@ -1,0 +1,110 @@
+import * as v from "valibot";
+import { checkedStaircase, forAnother, spanOf, type Ladder } from "~/core/ladder";
+import { barsOf } from "~/core/score";
+import { err, ok, type Result } from "~/core/result";
+import type { Day } from "~/core/units";
+import type { Queries } from "~/db/client";
+import {
+  giveLadderNumber,
+  insertLadder,
+  insertPassage,
+  passagesOfPerson,
+  pieceOfPerson,
+  putOnStand,
+  setStages,
+  stagesOf,
+  studentById,
+  studioById,
+  type Passage,
+} from "~/db/queries";
+import type { FormRefused } from "../form";
+import { todayIn, type Services } from "../services";
+
+const MOST_STUDENTS = 60;
+
+const toSchema = v.pipe(
+  v.array(v.pipe(v.string(), v.uuid("A student can't be read."))),
+  v.minLength(1, "Choose at least one student."),
+  v.maxLength(MOST_STUDENTS, `At most ${MOST_STUDENTS} students at once.`),
+);
+
+export function readGiven(form: FormData): Result<string[], FormRefused> {
+  const read = v.safeParse(toSchema, form.getAll("to"));
+  if (read.success) return ok(read.output);
+  return err({ errors: { to: read.issues[0].message }, values: {} });
+}
+
+/** How comfortable a student is, passage by passage, as shares of the targets. */
+const sharesOf = (passages: readonly Passage[]): number[] =>
+  passages.flatMap(({ comfortable, ladder }) =>
+    comfortable !== null && ladder ? [Math.min(1, comfortable / ladder.target)] : [],
+  );
+
+/** The ladder as it suits somebody else; as it is where the other start can't be climbed. */
+function suited(passage: Passage, ladder: Ladder, shares: readonly number[], today: Day): Ladder {
+  const theirs: Ladder = { ...forAnother(ladder, shares), setOn: today };
+  const bars = barsOf(passage.piece.metres, passage);
+  const { start } = spanOf(theirs, theirs.phases[0]!);
+  return checkedStaircase(theirs, { start, bars }).ok ? theirs : { ...ladder, setOn: today };
+}
+
+interface Giving {
+  readonly tx: Queries;
+  readonly studioId: string;
+  readonly newId: () => string;
+  readonly today: Day;
+}
+
+/** One passage for somebody else, unless they have these bars of the piece already. */
+async function givePassage(
+  { tx, studioId, newId, today }: Giving,
+  passage: Passage,
+  to: string,
+  theirs: readonly Passage[],
+): Promise<void> {
+  const same = theirs.some(
+    (each) =>
+      each.pieceId === passage.pieceId &&
+      each.fromBar === passage.fromBar &&
+      each.toBar === passage.toBar,
+  );
+  if (same) return;
+  const id = newId();
+  const { name, focus, fromBar, toBar, pickupBeats, endBeats, pieceId } = passage;
+  const range = { fromBar, toBar, pickupBeats, endBeats };
+  await insertPassage(tx, studioId, { id, personId: to, pieceId, name, focus, ...range });
+  await giveLadderNumber(tx, studioId, id, passage.id);
+  if (!passage.ladder) return;
+  const ladder = suited(passage, passage.ladder, sharesOf(theirs), today);
+  await insertLadder(tx, studioId, id, newId(), ladder);
+}
+
+/**
+ * Gives a piece with its passages, ladders and stages to other students of the room, each ladder
+ * from where that student is comfortable. What they have already stays as it is.
+ */
+export async function givePiece(
+  { db, now, newId }: Services,
+  { studioId, personId, pieceId }: { studioId: string; personId: string; pieceId: string },
+  to: readonly string[],
+): Promise<number> {
+  return db.transaction(async (tx) => {
+    const today = todayIn({ now }, await studioById(tx, studioId));
+    await pieceOfPerson(tx, studioId, personId, pieceId);
+    const mine = await passagesOfPerson(tx, studioId, personId);
+    const given = mine.filter((each) => each.pieceId === pieceId);
+    const all = await stagesOf(tx, studioId, personId);
+    const stages = all.find(({ piece_id }) => piece_id === pieceId)?.stages;
+    const others = to.filter((id) => id !== personId);
+    for (const other of others) {
+      await studentById(tx, studioId, other);
+      const isNew = await putOnStand(tx, studioId, other, pieceId);
+      if (isNew && stages) await setStages(tx, studioId, other, pieceId, { ...stages, at: 0 });
+      const theirs = await passagesOfPerson(tx, studioId, other);
+      for (const passage of given) {
+        await givePassage({ tx, studioId, newId, today }, passage, other, theirs);
+      }
+    }
+    return others.length;
+  });
+}
