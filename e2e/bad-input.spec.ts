@@ -26,7 +26,7 @@ test("a piece can be changed, but not be cut off under a passage", async ({ teac
   await teacher.dragsOverBars(19, 22);
   await teacher.cuts();
   await page.goBack();
-  await page.getByRole("link", { name: "Change it" }).click();
+  await page.getByRole("link", { name: "Edit the piece" }).click();
   await expect(page.getByLabel("Metre changes")).toHaveValue("17 2/4, 19 3/4");
   await page.getByLabel("Number of bars").fill("20");
   await page.getByLabel("Title").fill("The Ferry at High Water");

@@ -2,6 +2,9 @@
 export const accessWords = {
   signIn: {
     title: "Come in",
+    what: "Practice, planned bar by bar and played just so.",
+    whatMore:
+      "The teacher sets tempi, repetitions and minutes; at the stand the click leads through exactly that, and every play is kept.",
     teacher: "Teachers",
     name: "Name to sign in with",
     password: "Password",

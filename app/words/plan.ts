@@ -317,7 +317,7 @@ export const planWords = {
     reached: (done: number, asked: number, d: number, of: number) =>
       `${done} min done on ${days(d)}; ${asked} asked on ${days(of)}`,
     falls: (title: string, times: number) =>
-      `${title} falls out ${times === 1 ? "once" : `${times} times`}: the days that are left have no more minutes.`,
+      `${title} falls out ${times === 1 ? "once" : times === 2 ? "twice" : `${times} times`}: the days that are left have no room for it.`,
     rests: (title: string, count: number, day: string) =>
       `${title} rests ${days(count)} before ${day}: no day between has time.`,
     byHand: "Practised without Fidus",

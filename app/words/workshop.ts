@@ -98,7 +98,7 @@ export const workshop = {
     beside: "Kept beside",
     now: "Drawn now",
     take: "Take this one",
-    putAway: "Put away",
+    putAway: "Set it aside",
     keep: "Keep in the library",
     kept: (name: string) => `Kept as “${name}”.`,
     keepName: "Name in the library",

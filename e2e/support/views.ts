@@ -114,7 +114,7 @@ export const views: readonly View[] = [
   },
   {
     name: "access",
-    open: student("Tobi Wren", (page) => follow(page, "How they come in", /access$/)),
+    open: student("Tobi Wren", (page) => follow(page, "Links and codes", /access$/)),
   },
   {
     name: "times",

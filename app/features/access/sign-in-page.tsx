@@ -1,6 +1,8 @@
 import Typography from "@mui/material/Typography";
 import { Form, Link } from "react-router";
 import { Field, type Refused } from "~/components/field";
+import { SAMPLE_STAIRS } from "~/components/sample-stairs";
+import { Staircase } from "~/components/staircase";
 import { SubmitButton } from "~/components/submit-button";
 import { accessWords } from "~/words/access";
 import styles from "./access.module.css";
@@ -23,7 +25,13 @@ const { signIn } = accessWords;
 export function SignInPage({ people, refused }: SignInPageProps) {
   return (
     <main className={styles.page} id="main">
-      <Typography variant="h1">{signIn.title}</Typography>
+      <header className={styles.first}>
+        <div>
+          <Typography variant="h1">{signIn.what}</Typography>
+          <p className={styles.soft}>{signIn.whatMore}</p>
+        </div>
+        <Staircase steps={SAMPLE_STAIRS} target={96} comfortable={64} ceiling={84} height={230} />
+      </header>
       {people.length > 0 && <DemoPeople people={people} refused={refused} />}
       <div className={styles.ways}>
         <section>

@@ -31,7 +31,7 @@ export function DeskHeader({ room, name, teaches, mine, looksOnly }: DeskHeaderP
         </a>
         <Link className={styles.room} to="/">
           <Mark />
-          {room.name}
+          <span>{room.name}</span>
         </Link>
         <nav aria-label={words.desk.nav}>
           {teaches && (

@@ -52,7 +52,7 @@ export function SignOut({ name, onSend }: SignOutProps) {
           endIcon={<LogOut size={18} />}
           aria-label={words.desk.signOut(name)}
         >
-          {name}
+          <span className={styles.who}>{name}</span>
         </Button>
       </Form>
       <Dialog open={left !== undefined} onClose={() => setLeft(undefined)} aria-labelledby={TITLE}>

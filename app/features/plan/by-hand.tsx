@@ -78,14 +78,15 @@ export function ByHand({ items, answer }: ByHandProps) {
           ))}
         </ToggleButtonGroup>
       </div>
-      <TextField
-        size="small"
-        label={said.byHandNote}
-        value={note}
-        className={styles.note!}
-        slotProps={{ htmlInput: { maxLength: 200 } }}
-        onChange={({ target }) => setNote(target.value)}
-      />
+      <div className={styles.note}>
+        <TextField
+          size="small"
+          label={said.byHandNote}
+          value={note}
+          slotProps={{ htmlInput: { maxLength: 200 } }}
+          onChange={({ target }) => setNote(target.value)}
+        />
+      </div>
       {refused && <p role="alert">{refused}</p>}
       {written > 0 && (
         <p role="status">

@@ -69,10 +69,9 @@ export function SheetPage({
               ))}
               <tr>
                 <th scope="row">{said.minutesByDay}</th>
-                {sheet.days.map(({ day, asked, minutes }) => (
+                {sheet.days.map(({ day, asked }) => (
                   <td key={day} className={styles.day}>
-                    {asked || "–"}
-                    <span className={styles.soft}>/{minutes}</span>
+                    {asked > 0 ? planWords.minutes(asked) : "–"}
                   </td>
                 ))}
               </tr>
@@ -116,7 +115,11 @@ function ItemRow({ item, days }: { item: SheetItem; days: readonly string[] }) {
           <span className={styles.ladder}>
             {item.tempi.length > 1 && <SmallStairs tempi={item.tempi} />}
             <span>
-              {tempiTold(item.tempi, item.target)}
+              {item.beatUnit ? (
+                <TempoText unit={item.beatUnit} bpm={tempiTold(item.tempi, item.target)} />
+              ) : (
+                tempiTold(item.tempi, item.target)
+              )}
               {item.goalTempo !== null && item.beatUnit && (
                 <>
                   {", "}

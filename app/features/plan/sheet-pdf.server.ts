@@ -13,12 +13,12 @@ export const PAPERS = ["a4", "letter"] as const;
 export type Paper = (typeof PAPERS)[number];
 
 const SIZES = { a4: "A4", letter: "LETTER" } as const;
-const MARGIN = 44;
-const DAY_WIDTH = 30;
-const BOX = 13;
+const MARGIN = 36;
+const DAY_WIDTH = 38;
+const BOX = 16;
 const STAIRS = { width: 96, height: 20 };
-const SMALL = 9;
-const TEXT = 10.5;
+const SMALL = 11;
+const TEXT = 12.5;
 const { sheet: said, week: weekWords } = planWords;
 
 const resolve = createRequire(import.meta.url).resolve;
@@ -49,7 +49,9 @@ function write(doc: Doc, text: string, { width, bold = false, size = TEXT }: Tex
 
 function facts(item: SheetItem): string {
   const goal =
-    item.goalTempo === null ? undefined : `${planWords.lesson.goalTempo} ${item.goalTempo} bpm`;
+    item.goalTempo === null
+      ? undefined
+      : `${planWords.lesson.goalTempo} ${item.goalTempo}${item.beatUnit ? "" : " bpm"}`;
   return [
     item.bars && words.capital(words.bars(item.bars.from, item.bars.to)),
     `${oftenTold(item.often)}, ${planWords.minutes(item.minutes)}`,
@@ -71,14 +73,15 @@ function drawStairs(doc: Doc, item: SheetItem, x: number, y: number): void {
   for (const [dx, dy] of rest) doc.lineTo(x + dx, y + dy);
   doc.lineWidth(1.2).stroke();
   doc.font("latin-plain").fontSize(SMALL);
-  const span = `${tempiTold(item.tempi, item.target)} bpm`;
+  const unit = item.beatUnit ? `${words.beatUnit[item.beatUnit]} = ` : "";
+  const span = `${unit}${tempiTold(item.tempi, item.target)}`;
   doc.text(span, x + STAIRS.width + 8, y + STAIRS.height / 2 - 5, { lineBreak: false });
 }
 
 function drawItem(doc: Doc, item: SheetItem, wide: number): void {
   const left = doc.page.margins.left;
   const width = wide - 12;
-  const needed = 58 + (item.tempi.length > 1 ? STAIRS.height + 8 : 0);
+  const needed = 74 + (item.tempi.length > 1 ? STAIRS.height + 8 : 0);
   if (doc.y + needed > doc.page.height - doc.page.margins.bottom) doc.addPage();
   const top = doc.y + 6;
   doc.x = left;
@@ -98,10 +101,10 @@ function drawItem(doc: Doc, item: SheetItem, wide: number): void {
       .lineWidth(1)
       .rect(x, top + 2, BOX, BOX)
       .stroke();
-    doc.font("latin-plain").fontSize(8);
+    doc.font("latin-plain").fontSize(SMALL);
     doc.text(`${minutes}`, x - 4, top + BOX + 4, { width: BOX + 8, align: "center" });
   });
-  doc.y = Math.max(bottom, top + BOX + 16) + 4;
+  doc.y = Math.max(bottom, top + BOX + 20) + 4;
   const right = doc.page.width - doc.page.margins.right;
   doc.lineWidth(0.5).moveTo(left, doc.y).lineTo(right, doc.y).stroke();
 }
@@ -109,7 +112,7 @@ function drawItem(doc: Doc, item: SheetItem, wide: number): void {
 function drawCare(doc: Doc): void {
   const left = doc.page.margins.left;
   const width = doc.page.width - 2 * MARGIN;
-  if (doc.y + 150 > doc.page.height - doc.page.margins.bottom) doc.addPage();
+  if (doc.y + 180 > doc.page.height - doc.page.margins.bottom) doc.addPage();
   doc.x = left;
   doc.y += 14;
   write(doc, words.care.title, { width, bold: true, size: SMALL });
@@ -161,10 +164,10 @@ export function sheetPdf(
     const x = MARGIN + wide + i * DAY_WIDTH;
     doc.font("latin-bold").fontSize(SMALL);
     doc.text(named.weekday(day), x, headY, { width: DAY_WIDTH, align: "center" });
-    doc.font("latin-plain").fontSize(8);
-    doc.text(`${asked} min`, x, headY + 11, { width: DAY_WIDTH, align: "center" });
+    doc.font("latin-plain").fontSize(SMALL);
+    doc.text(`${asked} min`, x, headY + 14, { width: DAY_WIDTH, align: "center" });
   });
-  doc.y = headY + 24;
+  doc.y = headY + 30;
   doc
     .lineWidth(1.2)
     .moveTo(MARGIN, doc.y)

@@ -62,9 +62,9 @@ function DayColumn({ day, items, today }: DayColumnProps) {
     <li className={`${styles.day} ${isToday ? styles.today : ""} ${past ? styles.past : ""}`}>
       <span className={styles.name}>{formats.shortDay(day.day)}</span>
       <span className={styles.there}>
-        {past || (isToday && began)
+        {(past && (began || asked > 0)) || (isToday && began)
           ? said.doneOfAsked(Math.round(day.played), asked)
-          : day.minutes === 0
+          : past || day.minutes === 0
             ? said.free
             : said.askedOf(asked, day.minutes)}
         {!past && day.times[0] && <> · {day.times.map(({ from }) => from).join(", ")}</>}

@@ -4,25 +4,14 @@ import Typography from "@mui/material/Typography";
 import { useEffect, useState } from "react";
 import { Form } from "react-router";
 import { Field, type Refused } from "~/components/field";
-import { Staircase, type Step } from "~/components/staircase";
+import { SAMPLE_STAIRS } from "~/components/sample-stairs";
+import { Staircase } from "~/components/staircase";
 import { SubmitButton } from "~/components/submit-button";
 import { CredentialFields } from "~/features/access/credential-fields";
 import { words } from "~/words";
 import styles from "./room.module.css";
 
 const { openRoom } = words;
-
-/** A ladder on its third rung, as it will look. */
-const SAMPLE: readonly Step[] = [
-  { tempo: 54, minutes: 1, status: "passed" },
-  { tempo: 60, minutes: 1.3, status: "passed" },
-  { tempo: 66, minutes: 1.8, status: "now" },
-  { tempo: 72, minutes: 2.4, status: "ahead" },
-  { tempo: 78, minutes: 3.2, status: "ahead" },
-  { tempo: 84, minutes: 4.4, status: "ahead" },
-  { tempo: 90, minutes: 6, status: "ahead" },
-  { tempo: 96, minutes: 8, status: "ahead" },
-];
 
 /** The first thing that a new teacher sees. */
 export function OpenRoomForm({ refused }: { refused: Refused | undefined }) {
@@ -32,7 +21,7 @@ export function OpenRoomForm({ refused }: { refused: Refused | undefined }) {
   return (
     <main className={`${styles.page} ${styles.opening}`}>
       <figure className={styles.drawing}>
-        <Staircase steps={SAMPLE} target={96} comfortable={64} ceiling={84} height={330} />
+        <Staircase steps={SAMPLE_STAIRS} target={96} comfortable={64} ceiling={84} height={330} />
         <figcaption>{openRoom.drawing}</figcaption>
       </figure>
       <div>
@@ -40,7 +29,7 @@ export function OpenRoomForm({ refused }: { refused: Refused | undefined }) {
         <p className={styles.lead}>{openRoom.lead}</p>
         <Form method="post" className={styles.form} noValidate>
           <input type="hidden" name="timeZone" value={timeZone} />
-          <Field name="room" label={openRoom.room} refused={refused} autoFocus />
+          {!self && <Field name="room" label={openRoom.room} refused={refused} autoFocus />}
           <Field name="teacher" label={openRoom.teacher} refused={refused} autoComplete="name" />
           <FormControlLabel
             className={styles.wide!}

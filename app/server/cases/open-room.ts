@@ -24,7 +24,7 @@ export const studentSchema = v.object({
 
 export const newRoomSchema = v.pipe(
   v.object({
-    room: nameSchema("the room a name"),
+    room: v.pipe(v.optional(v.string(), ""), v.trim(), v.maxLength(LONGEST_NAME, tooLong)),
     teacher: nameSchema("your name"),
     /** Someone teaching themself: no student but the teacher. */
     self: v.pipe(
@@ -45,6 +45,16 @@ export const newRoomSchema = v.pipe(
     ),
     ["name"],
   ),
+  v.forward(
+    v.partialCheck(
+      [["self"], ["room"]],
+      ({ self, room }) => self || room.length > 0,
+      "Give the room a name.",
+    ),
+    ["room"],
+  ),
+  // Whoever teaches themself has a room all the same, by their own name.
+  v.transform((read) => ({ ...read, room: read.room || read.teacher })),
 );
 
 /** What a room begins with; a demo room has no password. */

@@ -83,7 +83,8 @@ export function studentWeek({ week, times, passages, happened, today }: WeekInpu
     text,
     items,
     days,
-    notes: plan.notes,
+    // Of a week that is over there is nothing to lay out any more.
+    notes: today < until ? plan.notes : [],
     played: {
       minutes: days.reduce((sum, { played }) => sum + played, 0),
       days: days.filter(({ played }) => played > 0).length,
