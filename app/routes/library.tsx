@@ -1,6 +1,12 @@
 import { LibraryPage } from "~/features/library/library-page";
 import { idsOf, refused } from "~/server/boundary";
-import { keepInLibrary, libraryPage, readKept, takeOutOfLibrary } from "~/server/cases/library";
+import {
+  keepInLibrary,
+  libraryPage,
+  readKept,
+  renameInLibrary,
+  takeOutOfLibrary,
+} from "~/server/cases/library";
 import { forTeacher } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/library";
@@ -19,6 +25,10 @@ export const action = (asked: Route.ActionArgs) =>
       const { id } = idsOf({ id: String(form.get("id")) }, "id");
       await takeOutOfLibrary(services, studioId, id);
       return { kept: undefined };
+    }
+    if (form.get("intent") === "rename") {
+      const renamed = await renameInLibrary(services, studioId, form);
+      return renamed.ok ? { kept: renamed.value } : refused(renamed.error);
     }
     const read = readKept(form);
     if (!read.ok) return refused(read.error);

@@ -1,6 +1,8 @@
 import { SheetPage } from "~/features/plan/sheet-page";
 import { forStudent } from "~/server/access/guard";
-import { idsOf } from "~/server/boundary";
+import { idsOf, refused } from "~/server/boundary";
+import { otherStudents, readGiven } from "~/server/cases/give";
+import { giveWeek } from "~/server/cases/give-week";
 import { sheetPage } from "~/server/cases/sheet";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
@@ -11,12 +13,36 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 ];
 
 export const loader = (asked: Route.LoaderArgs) =>
-  forStudent(asked, "see", async ({ services, studioId, personId }) => {
+  forStudent(asked, "see", async ({ services, studioId, personId, who }) => {
     const { weekId } = idsOf(asked.params, "weekId");
-    return { studioId, sheet: await sheetPage(services, studioId, personId, weekId) };
+    const sheet = await sheetPage(services, studioId, personId, weekId);
+    const teaches = who.role === "teacher";
+    const others = teaches ? await otherStudents(services, studioId, personId) : [];
+    return { studioId, sheet, others };
   });
 
-export default function SheetRoute({ loaderData: { studioId, sheet } }: Route.ComponentProps) {
+/** What this week asks is given to others. */
+export const action = (asked: Route.ActionArgs) =>
+  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+    const to = readGiven(await asked.request.formData());
+    if (!to.ok) return refused(to.error);
+    const { weekId } = idsOf(asked.params, "weekId");
+    return { given: await giveWeek(services, studioId, { personId, weekId }, to.value) };
+  });
+
+export default function SheetRoute({ loaderData, actionData }: Route.ComponentProps) {
+  const { studioId, sheet, others } = loaderData;
+  const answer = { given: undefined, ...actionData };
+  const refused = actionData && "errors" in actionData ? actionData : undefined;
   const back = `/studio/${studioId}/students/${sheet.person.id}/week`;
-  return <SheetPage sheet={sheet} studioId={studioId} back={back} />;
+  return (
+    <SheetPage
+      sheet={sheet}
+      studioId={studioId}
+      back={back}
+      others={others}
+      refused={refused}
+      given={answer.given}
+    />
+  );
 }

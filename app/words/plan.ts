@@ -382,6 +382,8 @@ export const planWords = {
     for: (name: string, from: string, until: string) => `${name}, ${from} to ${until}`,
     gate: "up when",
     tick: "tick when done",
+    giveHow:
+      "They find what this week asks in the draft of their next week, with passages and ladders from where they are comfortable.",
     minutesByDay: "Minutes by day",
     bring: "Bring",
     goal: (m: number, d: number) => `Goal: ${minutes(m)} on ${days(d)}`,

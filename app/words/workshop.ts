@@ -174,5 +174,10 @@ export const workshop = {
       "Nothing kept yet. Draw a ladder for a passage and press “Keep in the library” in its workshop.",
     remove: (name: string) => `Take “${name}” out`,
     takeOut: "Take out",
+    find: "Find by name or school",
+    rename: "Rename",
+    renameOf: (name: string) => `Rename “${name}”`,
+    newName: "New name",
+    keepName: "Keep the name",
   },
 } as const;

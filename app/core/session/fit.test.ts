@@ -174,6 +174,21 @@ describe("a session fitted to its time", () => {
     expect(leftOut.map(({ passageId, text }) => passageId ?? text)).toEqual([uuid(2), "Intervals"]);
   });
 
+  test("what is done even on a short day is done in five minutes too", () => {
+    const must = { itemId: uuid(9), kind: "warm-up", text: "Long notes", minutes: 4 } as const;
+    const { blocks } = fitSession({
+      minutes: 5,
+      shape: USUAL_SHAPE,
+      candidates: [passage(1)],
+      tasks: [{ ...must, in: "must-do" }],
+    });
+    expect(blocks.map(({ kind, minutes }) => [kind, minutes])).toEqual([
+      ["warm-up", 1],
+      ["hard", 3],
+      ["slow-finish", 1],
+    ]);
+  });
+
   test("five minutes are the passage that gains most, then its slow finish", () => {
     const { blocks } = fitSession({
       minutes: 5,

@@ -135,7 +135,8 @@ export function fitSession(request: FitRequest): FittedSession {
   const shape = quietEnd(request.shape);
   const { chosen, further, reasonOf } = forThisSession(candidates, easyAgain);
   const inIt = new Set(chosen.map(({ candidate }) => candidate));
-  if (minutes <= ONE_THING_MINUTES) {
+  const byHand = tasks.some(isByHand);
+  if (minutes <= ONE_THING_MINUTES && !byHand) {
     const one = oneThing({ minutes, chosen, tasks, feeling });
     const others = candidates.filter((each) => !inIt.has(each));
     const left = others.map((each) => leftOf(each, reasonOf.get(each)!));
@@ -170,6 +171,8 @@ export function fitSession(request: FitRequest): FittedSession {
     spare: minutes - used,
   };
 }
+
+const isByHand = ({ in: why }: AskedTask): boolean => why === "own" || why === "wanted";
 
 const onceWarm = (wish: Wish): Wish =>
   wish.kind === "warm-up" ? { ...wish, priority: NICE_TO_HAVE } : wish;

@@ -11,6 +11,7 @@ interface OneThing {
 
 /** Minutes of warm-up before one short thing, for hands that are tight or tired. */
 const WARM_UP_MINUTES = 2;
+const MOST_MUSTS = 2;
 /** What a passage needs in order to be worth opening. */
 const LEAST_MINUTES = 3;
 
@@ -44,7 +45,10 @@ export function oneThing({ minutes, chosen, tasks, feeling }: OneThing): FittedS
   const gentle = feeling === "tight" || feeling === "tired";
   const warmUp = gentle ? WARM_UP_MINUTES : 0;
   const { passageId, gain } = best.candidate;
-  const played = minutes - warmUp - 1;
+  // What is done even on a short day is done here too, a minute of each.
+  const musts = tasks.filter((task) => task.in === "must-do").slice(0, MOST_MUSTS);
+  const others = tasks.filter((task) => !musts.includes(task));
+  const played = minutes - warmUp - musts.length - 1;
   const main: FittedBlock = {
     ...block(
       gentle ? slotOf(best.candidate) : "hard",
@@ -56,14 +60,14 @@ export function oneThing({ minutes, chosen, tasks, feeling }: OneThing): FittedS
     span: { minimum: 1, ideal: played, maximum: minutes },
   };
   const reason = { why: "no-room", minimum: LEAST_MINUTES, left: 0 } as const;
-  const others = chosen.filter((each) => each !== best);
+  const notPlayed = chosen.filter((each) => each !== best);
   const leftOut: LeftOut[] = [
-    ...others.map(({ candidate }) => ({
+    ...notPlayed.map(({ candidate }) => ({
       kind: slotOf(candidate),
       passageId: candidate.passageId,
       reason,
     })),
-    ...tasks.map(({ kind, text, itemId }) => ({
+    ...others.map(({ kind, text, itemId }) => ({
       kind,
       passageId: undefined,
       itemId,
@@ -74,6 +78,12 @@ export function oneThing({ minutes, chosen, tasks, feeling }: OneThing): FittedS
   return {
     blocks: [
       ...(gentle ? [block("warm-up", warmUp, { why: "gentler", feeling })] : []),
+      ...musts.map(({ itemId, kind, text }) => ({
+        ...block(kind, 1, { why: "must-do" }),
+        id: itemId,
+        itemId,
+        text,
+      })),
       main,
       block("slow-finish", 1, { why: "ends-well" }),
     ],

@@ -88,6 +88,8 @@ export const itemSchema = v.object({
       keys.flatMap((key) => (typeof key === "string" ? (parseKey(key) ?? []) : key)),
     ),
   ),
+  /** The item of another student's week that it was given from. */
+  given: v.optional(v.nullable(v.object({ item: v.pipe(v.string(), v.uuid()) })), null),
   origin: v.picklist(["new", "carried"]),
   decision: v.picklist(DECISIONS),
 });
@@ -108,6 +110,7 @@ export const newItem = (id: string, change: Partial<AssignmentItem>): Assignment
   bring: "nothing",
   keptLadderId: null,
   keys: [],
+  given: null,
   origin: "new",
   decision: "open",
   ...change,

@@ -7,7 +7,13 @@ export {
   studentById,
   studentsOf,
 } from "./people";
-export { dropKeptLadder, keepLadder, keptLadders, type KeptLadder } from "./kept-ladders";
+export {
+  dropKeptLadder,
+  keepLadder,
+  keptLadders,
+  renameKeptLadder,
+  type KeptLadder,
+} from "./kept-ladders";
 export { refreshStatistics } from "./maintenance";
 export {
   giveLadderNumber,

@@ -31,5 +31,13 @@ export const keepLadder = (
     [id, studioId, name, JSON.stringify(ladder), keptAt],
   );
 
+/** Gives a kept ladder another name; a name that is taken is refused by the database. */
+export const renameKeptLadder = (db: Queries, studioId: string, id: string, name: string) =>
+  db.execute("update kept_ladder set name = $3 where studio_id = $1 and id = $2", [
+    studioId,
+    id,
+    name,
+  ]);
+
 export const dropKeptLadder = (db: Queries, studioId: string, id: string) =>
   db.execute("delete from kept_ladder where studio_id = $1 and id = $2", [studioId, id]);

@@ -1,6 +1,8 @@
 import Button from "@mui/material/Button";
-import { useMemo } from "react";
-import { Form } from "react-router";
+import TextField from "@mui/material/TextField";
+import { useMemo, useState } from "react";
+import { Form, useFetcher } from "react-router";
+import { Field, type Refused } from "~/components/field";
 import { Empty, Page } from "~/components/page";
 import { stepsFrom } from "~/components/rung-lane";
 import { Staircase } from "~/components/staircase";
@@ -16,6 +18,9 @@ export interface LibraryPageProps {
   }[];
 }
 
+/** So many are seen at a glance. */
+const FEW = 4;
+
 const SAMPLE_BARS = [1, 2, 3, 4].map((number) => ({
   number,
   metre: { beats: 4, unit: 4 } as const,
@@ -24,18 +29,65 @@ const SAMPLE_BARS = [1, 2, 3, 4].map((number) => ({
 /** The ladders that the studio keeps, each with its path over four bars. */
 export function LibraryPage({ kept }: LibraryPageProps) {
   const { library } = words;
+  const [find, setFind] = useState("");
+  const wanted = find.trim().toLocaleLowerCase();
+  const shown = kept.filter(({ name, ladder }) => {
+    const schools = ladder.phases.map(({ school }) => words.ladder.schools[school.name].label);
+    return [name, ...schools].join(" ").toLocaleLowerCase().includes(wanted);
+  });
   return (
     <Page title={library.title} lead={library.lead}>
+      {kept.length > FEW && (
+        <TextField
+          type="search"
+          size="small"
+          label={library.find}
+          value={find}
+          fullWidth={false}
+          onChange={({ target }) => setFind(target.value)}
+        />
+      )}
       {kept.length === 0 ? (
         <Empty>{library.empty}</Empty>
       ) : (
         <ul className={styles.kept}>
-          {kept.map((each) => (
+          {shown.map((each) => (
             <Kept key={each.id} {...each} />
           ))}
         </ul>
       )}
     </Page>
+  );
+}
+
+/** Another name for it, when somebody asks for one. */
+function Rename({ id, name }: { id: string; name: string }) {
+  const [open, setOpen] = useState(false);
+  const fetcher = useFetcher<Refused | { readonly kept: string | undefined }>();
+  const refused = fetcher.data && "errors" in fetcher.data ? fetcher.data : undefined;
+  if (!open || (fetcher.data && !refused)) {
+    return (
+      <Button size="small" aria-label={words.library.renameOf(name)} onClick={() => setOpen(true)}>
+        {words.library.rename}
+      </Button>
+    );
+  }
+  return (
+    <fetcher.Form method="post" noValidate>
+      <input type="hidden" name="intent" value="rename" />
+      <input type="hidden" name="id" value={id} />
+      <Field
+        name="name"
+        label={words.library.newName}
+        defaultValue={name}
+        refused={refused}
+        size="small"
+        autoFocus
+      />
+      <Button type="submit" size="small">
+        {words.library.keepName}
+      </Button>
+    </fetcher.Form>
   );
 }
 
@@ -54,6 +106,7 @@ function Kept({ id, name, ladder }: LibraryPageProps["kept"][number]) {
           {ladder.gate.map(words.gate.told).join(` ${words.and} `)};{" "}
           {words.click.told(ladder.click)}
         </p>
+        <Rename id={id} name={name} />
         <Form method="post">
           <input type="hidden" name="intent" value="remove" />
           <input type="hidden" name="id" value={id} />

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { Link, useFetcher } from "react-router";
 import { BarRibbon, type BarRange } from "~/components/bar-ribbon";
 import { TempoText } from "~/components/beat-unit";
+import { GiveForm } from "~/components/give-form";
 import type { Refused } from "~/components/field";
 import { Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
@@ -13,7 +14,6 @@ import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { CutForm } from "./cut-form";
-import { GiveForm } from "./give-form";
 import { MemoryForm } from "./memory-form";
 import { StagesForm } from "./stages-form";
 import { StateChoice } from "./state-choice";
@@ -117,7 +117,12 @@ export function PiecePage(props: PiecePageProps) {
       </Section>
       {props.others.length > 0 && passages.length > 0 && (
         <Section title={words.piece.give}>
-          <GiveForm others={props.others} refused={refused} given={props.given} />
+          <GiveForm
+            how={words.piece.giveHow}
+            others={props.others}
+            refused={refused}
+            given={props.given}
+          />
         </Section>
       )}
       <Section title={planWords.week.memory}>

@@ -1,6 +1,8 @@
 import Button from "@mui/material/Button";
 import { TempoText } from "~/components/beat-unit";
-import { Page } from "~/components/page";
+import type { Refused } from "~/components/field";
+import { GiveForm } from "~/components/give-form";
+import { Page, Section } from "~/components/page";
 import { useFormats } from "~/components/locale";
 import { addDays } from "~/core/units";
 import { words } from "~/words";
@@ -15,16 +17,18 @@ import styles from "./sheet.module.css";
 const { sheet: said, week: weekWords } = planWords;
 const STAIRS = { width: 132, height: 34 };
 
+interface SheetPageProps {
+  readonly sheet: Sheet;
+  readonly studioId: string;
+  readonly back: string;
+  /** Other students, to whom the teacher may give what this week asks. */
+  readonly others: readonly { readonly id: string; readonly name: string }[];
+  readonly refused: Refused | undefined;
+  readonly given: number | undefined;
+}
+
 /** The printed page: items with bars, staircase, gate, boxes to tick, and the cautions. */
-export function SheetPage({
-  sheet,
-  studioId,
-  back,
-}: {
-  sheet: Sheet;
-  studioId: string;
-  back: string;
-}) {
+export function SheetPage({ sheet, studioId, back, others, refused, given }: SheetPageProps) {
   const formats = useFormats();
   const { person, week } = sheet;
   const span = [formats.shortDay(week.from), formats.shortDay(addDays(week.until, -1))] as const;
@@ -88,6 +92,13 @@ export function SheetPage({
           <p>{words.care.noDiagnosis}</p>
         </aside>
       </article>
+      {others.length > 0 && (
+        <div className={styles.give}>
+          <Section title={words.piece.give}>
+            <GiveForm how={said.giveHow} others={others} refused={refused} given={given} />
+          </Section>
+        </div>
+      )}
     </Page>
   );
 }

@@ -3,7 +3,10 @@ import { passagesOfPerson, stagesOf } from "~/db/queries";
 import { USUAL_STAGES } from "~/core/score";
 import { furnishedRoom } from "../test/room";
 import { actOnPiece } from "./act-on-piece";
+import { newItem } from "~/core/week";
 import { givePiece } from "./give";
+import { giveWeek } from "./give-week";
+import { lessonPage, setWeek } from "./lesson";
 import { addMany, readList } from "./many-students";
 import { accessPage } from "./access";
 
@@ -54,4 +57,30 @@ test("a piece is given with its passages, ladders and stages; given twice, it is
   expect(theirs[0]!.ladder).toMatchObject({ start: 54, target: 90 });
   const [own] = await stagesOf(services.db, studioId, ada!.id);
   expect(own!.stages).toMatchObject({ at: 0 });
+});
+
+test("what a week asks is put into the drafts of others, once, with passages of their own", async () => {
+  const { services, studioId, personId, passageId } = room;
+  const item = newItem(services.newId(), { passageId, title: "The Ferry", goalTempo: 80 });
+  const theory = newItem(services.newId(), { kind: "theory", title: "Sheet 3" });
+  const week = {
+    version: 0,
+    after: null,
+    from: "2026-05-04",
+    until: "2026-05-11",
+    text: { items: [item, theory], word: "", goal: { minutes: 0, days: 0 } },
+    decisions: {},
+  };
+  const set = await setWeek(services, studioId, personId, week);
+  if (!set.ok) throw new Error(JSON.stringify(set.error));
+  const [ada] = await addMany(services, studioId, [{ name: "Ada", instrument: "" }]);
+  for (let twice = 0; twice < 2; twice++) {
+    await giveWeek(services, studioId, { personId, weekId: set.value.id }, [ada!.id]);
+  }
+  const { draft, passages } = await lessonPage(services, studioId, ada!.id);
+  expect(draft.text.items).toMatchObject([
+    { title: "The Ferry", goalTempo: 80, given: { item: item.id }, passageId: passages[0]!.id },
+    { title: "Sheet 3", passageId: null, given: { item: theory.id } },
+  ]);
+  expect(passages[0]!.id).not.toBe(passageId);
 });

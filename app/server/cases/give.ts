@@ -14,6 +14,7 @@ import {
   setStages,
   stagesOf,
   studentById,
+  studentsOf,
   studioById,
   type Passage,
 } from "~/db/queries";
@@ -48,35 +49,39 @@ function suited(passage: Passage, ladder: Ladder, shares: readonly number[], tod
   return checkedStaircase(theirs, { start, bars }).ok ? theirs : { ...ladder, setOn: today };
 }
 
-interface Giving {
+export interface Giving {
   readonly tx: Queries;
   readonly studioId: string;
   readonly newId: () => string;
   readonly today: Day;
 }
 
-/** One passage for somebody else, unless they have these bars of the piece already. */
-async function givePassage(
+/**
+ * One passage for somebody else, unless they have these bars of the piece already; the id of what
+ * they then have.
+ */
+export async function givePassage(
   { tx, studioId, newId, today }: Giving,
   passage: Passage,
   to: string,
   theirs: readonly Passage[],
-): Promise<void> {
-  const same = theirs.some(
+): Promise<string> {
+  const same = theirs.find(
     (each) =>
       each.pieceId === passage.pieceId &&
       each.fromBar === passage.fromBar &&
       each.toBar === passage.toBar,
   );
-  if (same) return;
+  if (same) return same.id;
   const id = newId();
   const { name, focus, fromBar, toBar, pickupBeats, endBeats, pieceId } = passage;
   const range = { fromBar, toBar, pickupBeats, endBeats };
   await insertPassage(tx, studioId, { id, personId: to, pieceId, name, focus, ...range });
   await giveLadderNumber(tx, studioId, id, passage.id);
-  if (!passage.ladder) return;
+  if (!passage.ladder) return id;
   const ladder = suited(passage, passage.ladder, sharesOf(theirs), today);
   await insertLadder(tx, studioId, id, newId(), ladder);
+  return id;
 }
 
 /**
@@ -108,3 +113,9 @@ export async function givePiece(
     return others.length;
   });
 }
+
+/** Whom something can be given to. */
+export const otherStudents = async ({ db }: Services, studioId: string, personId: string) =>
+  (await studentsOf(db, studioId))
+    .filter(({ id }) => id !== personId)
+    .map(({ id, name }) => ({ id, name }));

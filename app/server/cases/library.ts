@@ -2,8 +2,8 @@ import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
 import { sentences, err, ok, type Result } from "~/core/result";
 import { DatabaseError } from "~/db/client";
-import { dropKeptLadder, keepLadder, keptLadders } from "~/db/queries";
-import type { FormRefused } from "../form";
+import { dropKeptLadder, keepLadder, keptLadders, renameKeptLadder } from "~/db/queries";
+import { readForm, type FormRefused } from "../form";
 import type { Services } from "../services";
 import { ladderTextSchema } from "./ladder-text";
 
@@ -63,4 +63,29 @@ export async function keepInLibrary(
 export async function takeOutOfLibrary({ db }: Services, studioId: string, id: string) {
   const rows = await dropKeptLadder(db, studioId, id);
   if (rows === 0) throw new DatabaseError("not-found", "There is no such ladder in the library.");
+}
+
+const renameSchema = v.object({
+  id: v.pipe(v.string(), v.uuid("The ladder can't be read.")),
+  name: nameSchema,
+});
+
+/** Gives a ladder of the library another name, unless another one has it. */
+export async function renameInLibrary(
+  { db }: Services,
+  studioId: string,
+  form: FormData,
+): Promise<Result<string, FormRefused>> {
+  const read = readForm(form, renameSchema);
+  if (!read.ok) return read;
+  const { id, name } = read.value;
+  const taken = (await keptLadders(db, studioId)).some(
+    (each) => each.name === name && each.id !== id,
+  );
+  if (taken) {
+    const errors = { name: `Another ladder is called “${name}” already.` };
+    return err({ errors, values: { name } });
+  }
+  await renameKeptLadder(db, studioId, id, name);
+  return ok(name);
 }

@@ -8,10 +8,10 @@ import {
   pieceOfPerson,
   stagesOf,
   studentById,
-  studentsOf,
   studioById,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
+import { otherStudents } from "./give";
 import { memoryOfPiece } from "./memory";
 import { passageLine } from "./passage-line";
 
@@ -28,14 +28,14 @@ export async function piecePage(
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -FLAW_DAYS);
-  const [person, piece, passages, flaws, memory, stages, students] = await Promise.all([
+  const [person, piece, passages, flaws, memory, stages, others] = await Promise.all([
     studentById(db, studioId, personId),
     pieceOfPerson(db, studioId, personId, pieceId),
     passagesOfPerson(db, studioId, personId),
     flawsByBar(db, studioId, personId, pieceId, since),
     memoryOfPiece(services, studioId, personId, pieceId, today),
     stagesOf(db, studioId, personId),
-    studentsOf(db, studioId),
+    otherStudents(services, studioId, personId),
   ]);
   return {
     today,
@@ -44,7 +44,7 @@ export async function piecePage(
     stages: stages.find(({ piece_id }) => piece_id === pieceId)?.stages ?? USUAL_STAGES,
     person,
     piece,
-    others: students.filter(({ id }) => id !== personId).map(({ id, name }) => ({ id, name })),
+    others,
     passages: passages
       .filter((passage) => passage.pieceId === pieceId)
       .map((each) => passageLine(each, today)),
