@@ -6,6 +6,7 @@ import {
   readKept,
   renameInLibrary,
   takeOutOfLibrary,
+  takeShapeOut,
 } from "~/server/cases/library";
 import { forTeacher } from "~/server/access/guard";
 import { words } from "~/words";
@@ -24,6 +25,11 @@ export const action = (asked: Route.ActionArgs) =>
     if (form.get("intent") === "remove") {
       const { id } = idsOf({ id: String(form.get("id")) }, "id");
       await takeOutOfLibrary(services, studioId, id);
+      return { kept: undefined };
+    }
+    if (form.get("intent") === "remove-shape") {
+      const { id } = idsOf({ id: String(form.get("id")) }, "id");
+      await takeShapeOut(services, studioId, id);
       return { kept: undefined };
     }
     if (form.get("intent") === "rename") {

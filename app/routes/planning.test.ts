@@ -38,7 +38,7 @@ const sent = (items: AssignmentItem[], version = 0, after: string | null = null,
   after,
   from,
   until: addDays(from, 7),
-  text: { items, word: "", goal: { minutes: 60, days: 4 } },
+  text: { items, word: "", goal: { minutes: 60, days: 4 }, shape: null },
   decisions: {},
 });
 

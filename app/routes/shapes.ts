@@ -5,9 +5,9 @@ import { readForm } from "~/server/form";
 import type { Route } from "./+types/shapes";
 
 export const action = (asked: Route.ActionArgs) =>
-  forStudent(asked, "practise", async ({ services, studioId, personId }) => {
+  forStudent(asked, "practise", async ({ services, studioId, personId, who }) => {
     const form = readForm(await asked.request.formData(), shapeActSchema);
     if (!form.ok) return refused(form.error);
-    await actOnShapes(services, studioId, personId, form.value);
+    await actOnShapes(services, studioId, personId, form.value, who.role === "teacher");
     return null;
   });

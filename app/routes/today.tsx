@@ -15,8 +15,9 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 ];
 
 export const loader = (asked: Route.LoaderArgs) =>
-  forStudent(asked, "see", async ({ services, studioId, personId }) => {
-    return { studioId, ...(await todayPage(services, studioId, personId)) };
+  forStudent(asked, "see", async ({ services, studioId, personId, who }) => {
+    const teaches = who.role === "teacher";
+    return { studioId, teaches, ...(await todayPage(services, studioId, personId)) };
   });
 
 export const action = (asked: Route.ActionArgs) =>

@@ -92,6 +92,7 @@ export const planWords = {
     keepShape: "Keep this order and these lengths for other days",
     shapeName: "Name of this plan",
     keep: "Keep",
+    forEveryone: "For everyone in the room",
     forget: (name: string) => `Forget ${name}`,
     played: (count: number, there: number) =>
       there > 0
@@ -243,6 +244,8 @@ export const planWords = {
     fewerTimes: "Fewer times",
     fewerMinutes: "Fewer minutes",
     anotherDay: "Another day",
+    shape: "Plan of the sessions",
+    usualShape: "the usual one",
     word: "A word to the student",
     from: "From",
     until: "Next lesson",

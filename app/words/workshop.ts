@@ -174,6 +174,7 @@ export const workshop = {
       "Nothing kept yet. Draw a ladder for a passage and press “Keep in the library” in its workshop.",
     remove: (name: string) => `Take “${name}” out`,
     takeOut: "Take out",
+    shapes: "Plans of sessions",
     find: "Find by name or school",
     rename: "Rename",
     renameOf: (name: string) => `Rename “${name}”`,

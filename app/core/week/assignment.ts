@@ -139,5 +139,7 @@ export const assignmentSchema = v.object({
   items: v.pipe(v.array(itemSchema), v.maxLength(MOST_ITEMS, `At most ${MOST_ITEMS} items.`)),
   word: text(1000),
   goal: weekGoalSchema,
+  /** The plan of its sessions; null: the usual one. */
+  shape: v.optional(v.nullable(v.pipe(v.string(), v.uuid())), null),
 });
 export type AssignmentText = v.InferOutput<typeof assignmentSchema>;

@@ -341,7 +341,7 @@ describe("goals, keys and reviews", () => {
     const inputs = {
       from: MONDAY,
       until: addDays(MONDAY, 7),
-      text: { items, word: "", goal: { minutes: 0, days: 0 } },
+      text: { items, word: "", goal: { minutes: 0, days: 0 }, shape: null },
       times,
       before: { lastDay: {}, raw: [] },
     };

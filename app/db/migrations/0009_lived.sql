@@ -48,3 +48,6 @@ alter table person_piece add column stages jsonb;
 alter table passage
   add column given_from uuid references passage (id) on delete set null,
   add column given_number integer;
+
+-- A plan of sessions that everyone in the room can use: it lies in the library.
+alter table session_shape add column shared boolean not null default false;

@@ -35,6 +35,7 @@ interface LessonPageProps {
   readonly weak: boolean;
   readonly draft: LessonDraft;
   readonly passages: readonly PassageLine[];
+  readonly shapes: readonly KeptLadderName[];
   readonly ladders: readonly KeptLadderName[];
 }
 
@@ -199,6 +200,22 @@ export function LessonPage(props: LessonPageProps) {
             helperText={it.errors["text.word"]}
             onChange={({ target }) => it.change({ word: target.value })}
           />
+          {props.shapes.length > 0 && (
+            <TextField
+              select
+              size="small"
+              label={lesson.shape}
+              value={props.shapes.some(({ id }) => id === it.shape) ? it.shape : ""}
+              onChange={({ target }) => it.change({ shape: target.value || null })}
+            >
+              <MenuItem value="">{lesson.usualShape}</MenuItem>
+              {props.shapes.map(({ id, name }) => (
+                <MenuItem key={id} value={id}>
+                  {name}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
         </div>
       </Section>
 

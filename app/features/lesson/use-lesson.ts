@@ -26,6 +26,7 @@ type Answer = Refusal | { readonly kept: { readonly version: number } } | { read
 export interface LessonState {
   readonly items: readonly AssignmentItem[];
   readonly word: string;
+  readonly shape: string | null;
   readonly from: Day;
   readonly until: Day;
 }
@@ -43,6 +44,7 @@ export function useLesson({ home, draft, last, times, before }: LessonInputs) {
   const [state, setState] = useState<LessonState>({
     items: draft.text.items,
     word: draft.text.word,
+    shape: draft.text.shape,
     from: draft.from,
     until: draft.until,
   });
@@ -61,7 +63,7 @@ export function useLesson({ home, draft, last, times, before }: LessonInputs) {
   const inputs = useMemo(() => {
     const whole = state.from !== "" && state.until > state.from;
     const { from, until } = whole ? state : draft;
-    const text = { items: [...state.items], word: "", goal: draft.text.goal };
+    const text = { ...draft.text, items: [...state.items] };
     return { from, until, text, times, before };
   }, [state, draft, times, before]);
   const preview = useMemo(() => previewOf(inputs), [inputs]);
@@ -71,7 +73,7 @@ export function useLesson({ home, draft, last, times, before }: LessonInputs) {
       after,
       from: state.from,
       until: state.until,
-      text: { items: state.items, word: state.word, goal: preview.text.goal },
+      text: { items: state.items, word: state.word, goal: preview.text.goal, shape: state.shape },
       decisions,
     });
   const answer = write.data;

@@ -3,10 +3,11 @@ import TextField from "@mui/material/TextField";
 import { useMemo, useState } from "react";
 import { Form, useFetcher } from "react-router";
 import { Field, type Refused } from "~/components/field";
-import { Empty, Page } from "~/components/page";
+import { Empty, Page, Section } from "~/components/page";
 import { stepsFrom } from "~/components/rung-lane";
 import { Staircase } from "~/components/staircase";
 import { staircase, type Ladder } from "~/core/ladder";
+import type { Shape } from "~/core/session";
 import { words } from "~/words";
 import styles from "./library.module.css";
 
@@ -15,6 +16,12 @@ export interface LibraryPageProps {
     readonly id: string;
     readonly name: string;
     readonly ladder: Ladder;
+  }[];
+  /** Plans of sessions that everyone in the room can use. */
+  readonly shapes: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly shape: Shape;
   }[];
 }
 
@@ -27,7 +34,7 @@ const SAMPLE_BARS = [1, 2, 3, 4].map((number) => ({
 }));
 
 /** The ladders that the studio keeps, each with its path over four bars. */
-export function LibraryPage({ kept }: LibraryPageProps) {
+export function LibraryPage({ kept, shapes }: LibraryPageProps) {
   const { library } = words;
   const [find, setFind] = useState("");
   const wanted = find.trim().toLocaleLowerCase();
@@ -55,6 +62,29 @@ export function LibraryPage({ kept }: LibraryPageProps) {
             <Kept key={each.id} {...each} />
           ))}
         </ul>
+      )}
+      {shapes.length > 0 && (
+        <Section title={library.shapes}>
+          <ul className={styles.shapes}>
+            {shapes.map(({ id, name, shape }) => (
+              <li key={id}>
+                <strong>{name}</strong>
+                <span>
+                  {shape
+                    .map(({ kind, span }) => `${words.block[kind].name} ${span.ideal}`)
+                    .join(" · ")}
+                </span>
+                <Form method="post">
+                  <input type="hidden" name="intent" value="remove-shape" />
+                  <input type="hidden" name="id" value={id} />
+                  <Button type="submit" size="small" aria-label={library.remove(name)}>
+                    {library.takeOut}
+                  </Button>
+                </Form>
+              </li>
+            ))}
+          </ul>
+        </Section>
       )}
     </Page>
   );

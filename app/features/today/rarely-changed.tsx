@@ -17,7 +17,14 @@ interface RarelyChangedProps extends TodayPageProps {
 }
 
 /** What is set once in a while, folded away below what is played. */
-export function RarelyChanged({ session, person, shapes, mustDo, questions }: RarelyChangedProps) {
+export function RarelyChanged({
+  session,
+  teaches,
+  person,
+  shapes,
+  mustDo,
+  questions,
+}: RarelyChangedProps) {
   return (
     <div className={styles.rarely}>
       <details>
@@ -71,7 +78,7 @@ export function RarelyChanged({ session, person, shapes, mustDo, questions }: Ra
           </TextField>
         </div>
         <p className={styles.how}>{today.how}</p>
-        <ShapeKeeper session={session} shapes={shapes} />
+        <ShapeKeeper session={session} shapes={shapes} teaches={teaches} />
       </details>
     </div>
   );

@@ -1,4 +1,6 @@
 import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import { useFetcher } from "react-router";
 import { Field, type Refused } from "~/components/field";
 import { isPassageKind, type BlockKind, type ShapeBlock } from "~/core/session";
@@ -35,10 +37,11 @@ function shapeFrom({ blocks, pinned }: Session): ShapeBlock[] {
 interface ShapeKeeperProps {
   readonly session: Session;
   readonly shapes: readonly KeptShape[];
+  readonly teaches: boolean;
 }
 
 /** Keeps this order and these lengths to use again. */
-export function ShapeKeeper({ session, shapes }: ShapeKeeperProps) {
+export function ShapeKeeper({ session, shapes, teaches }: ShapeKeeperProps) {
   const fetcher = useFetcher<Refused>();
   const answer = fetcher.data && "errors" in fetcher.data ? fetcher.data : undefined;
   const shape = shapeFrom(session);
@@ -56,20 +59,25 @@ export function ShapeKeeper({ session, shapes }: ShapeKeeperProps) {
           size="small"
           fullWidth={false}
         />
+        {teaches && (
+          <FormControlLabel control={<Checkbox name="shared" />} label={today.forEveryone} />
+        )}
         <Button type="submit" variant="outlined" disabled={fetcher.state !== "idle"}>
           {today.keep}
         </Button>
         {answer?.errors.form && <p role="alert">{answer.errors.form}</p>}
       </fetcher.Form>
-      {shapes.map(({ id, name }) => (
-        <fetcher.Form key={id} method="post" action="shapes">
-          <input type="hidden" name="act" value="forget" />
-          <input type="hidden" name="id" value={id} />
-          <Button type="submit" size="small">
-            {today.forget(name)}
-          </Button>
-        </fetcher.Form>
-      ))}
+      {shapes
+        .filter(({ shared }) => !shared)
+        .map(({ id, name }) => (
+          <fetcher.Form key={id} method="post" action="shapes">
+            <input type="hidden" name="act" value="forget" />
+            <input type="hidden" name="id" value={id} />
+            <Button type="submit" size="small">
+              {today.forget(name)}
+            </Button>
+          </fetcher.Form>
+        ))}
     </div>
   );
 }

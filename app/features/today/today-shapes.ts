@@ -15,6 +15,7 @@ export interface KeptShape {
   readonly id: string;
   readonly name: string;
   readonly shape: Shape;
+  readonly shared: boolean;
 }
 
 /** A passage as today has it. */
@@ -46,6 +47,9 @@ export interface Asking {
 
 export interface TodayPageProps {
   readonly studioId: string;
+  readonly teaches: boolean;
+  /** The plan of the session that the week asks for. */
+  readonly weekShape: string | null;
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string; readonly no_verdict: NoVerdict };
   readonly passages: readonly PassageToday[];

@@ -51,7 +51,15 @@ function withPutIn(shape: Shape, { kinds, pinned }: PutIn): Shape {
 
 type Inputs = Pick<
   TodayPageProps,
-  "minutes" | "feeling" | "hurt" | "playedMinutes" | "candidates" | "tasks" | "shapes" | "stretch"
+  | "minutes"
+  | "feeling"
+  | "weekShape"
+  | "hurt"
+  | "playedMinutes"
+  | "candidates"
+  | "tasks"
+  | "shapes"
+  | "stretch"
 >;
 
 /** Today's session: fitted at once to what is said, then changed by hand. */
@@ -60,7 +68,7 @@ export function useSession(inputs: Inputs) {
   const [asked, setAsked] = useState<Asked>({
     minutes: inputs.minutes,
     feeling: hurt ? undefined : (inputs.feeling ?? "fine"),
-    shape: "usual",
+    shape: shapes.some(({ id }) => id === inputs.weekShape) ? inputs.weekShape! : "usual",
   });
   const [byHand, setByHand] = useState<readonly FittedBlock[] | undefined>(undefined);
   const [putIn, setPutIn] = useState<PutIn>(NOTHING);

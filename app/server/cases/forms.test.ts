@@ -57,11 +57,11 @@ describe("forms", () => {
     const form = new FormData();
     form.set("room", "  ");
     expect(errors(readForm(form, newRoomSchema))).toEqual([
-      "room",
       "teacher",
       "signIn",
       "password",
       "name",
+      "room",
     ]);
     const today = new FormData();
     today.set("noVerdict", "wait");

@@ -63,7 +63,7 @@ export async function giveWeek(
         if (copy) items.push(copy);
       }
       const at = new Date(now());
-      const text = { ...(draft?.text ?? { word: week.text.word, goal: week.text.goal }), items };
+      const text = { ...(draft?.text ?? { ...week.text }), items };
       const until = addDays(today, WEEK_DAYS);
       if (!draft) {
         await insertDraft(tx, studioId, {

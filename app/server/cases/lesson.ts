@@ -25,6 +25,7 @@ import {
   passagesOfPerson,
   saveDraft,
   setPassageState,
+  shapesOf,
   studentById,
   studioById,
   writeDecisions,
@@ -85,7 +86,12 @@ function suggestion(last: LastWeek | undefined): AssignmentText {
     suggested === "carried" && next ? next : [],
   );
   // The goal follows from what is laid out.
-  return { items: items ?? [], word: "", goal: { minutes: 0, days: 0 } };
+  return {
+    items: items ?? [],
+    word: "",
+    goal: { minutes: 0, days: 0 },
+    shape: last?.week.text.shape ?? null,
+  };
 }
 
 /** What the layout of a week has to know of what was practised before its first day. */
@@ -174,6 +180,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
       kept: draft !== undefined,
     },
     passages: passages.map((each) => passageLine(each, today)),
+    shapes: (await shapesOf(db, studioId, personId)).map(({ id, name }) => ({ id, name })),
     ladders: kept.map(({ id, name }) => ({ id, name })),
   };
 }

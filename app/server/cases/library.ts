@@ -2,7 +2,14 @@ import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
 import { sentences, err, ok, type Result } from "~/core/result";
 import { DatabaseError } from "~/db/client";
-import { dropKeptLadder, keepLadder, keptLadders, renameKeptLadder } from "~/db/queries";
+import {
+  dropKeptLadder,
+  dropSharedShape,
+  keepLadder,
+  keptLadders,
+  renameKeptLadder,
+  sharedShapes,
+} from "~/db/queries";
 import { readForm, type FormRefused } from "../form";
 import type { Services } from "../services";
 import { ladderTextSchema } from "./ladder-text";
@@ -41,7 +48,14 @@ export const libraryPage = async ({ db }: Services, studioId: string) => ({
     ...rest,
     keptAt: keptAt.getTime(),
   })),
+  shapes: await sharedShapes(db, studioId),
 });
+
+/** Takes a plan of sessions out of the library. */
+export async function takeShapeOut({ db }: Services, studioId: string, id: string) {
+  const rows = await dropSharedShape(db, studioId, id);
+  if (rows === 0) throw new DatabaseError("not-found", "There is no such plan in the library.");
+}
 
 /** Keeps a ladder under a name, without what belongs to one passage only. */
 export async function keepInLibrary(

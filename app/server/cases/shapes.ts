@@ -11,24 +11,30 @@ export const shapeActSchema = v.variant("act", [
     name: v.pipe(
       v.string(),
       v.trim(),
-      v.minLength(1, "Give the shape a name."),
+      v.minLength(1, "Give the plan a name."),
       v.maxLength(LONGEST_NAME, `Keep it under ${LONGEST_NAME} characters.`),
     ),
-    shape: v.pipe(v.string(), v.parseJson(undefined, "The shape can't be read."), shapeSchema),
+    shape: v.pipe(v.string(), v.parseJson(undefined, "The plan can't be read."), shapeSchema),
+    shared: v.pipe(
+      v.optional(v.string(), ""),
+      v.transform((value) => value === "on"),
+    ),
   }),
   v.object({ act: v.literal("forget"), id: v.pipe(v.string(), v.uuid()) }),
 ]);
 
-/** Keeps a shape under a name (the same name writes over it), or forgets one. */
+/** Keeps a shape under a name (the same name writes over it), or forgets one. Only a teacher shares. */
 export async function actOnShapes(
   { db, now, newId }: Services,
   studioId: string,
   personId: string,
   act: v.InferOutput<typeof shapeActSchema>,
+  teaches: boolean,
 ): Promise<void> {
   if (act.act === "forget") await dropShape(db, studioId, personId, act.id);
   else {
     const { name, shape } = act;
-    await keepShape(db, studioId, personId, { id: newId(), name, shape, at: new Date(now()) });
+    const kept = { id: newId(), name, shape, shared: teaches && act.shared };
+    await keepShape(db, studioId, personId, { ...kept, at: new Date(now()) });
   }
 }

@@ -101,6 +101,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
       times.windows.length > 0 && !times.windows.some((each) => each.weekday === weekdayOf(today)),
     playedMinutes,
     word: week?.text.word ?? "",
+    weekShape: week?.text.shape ?? null,
     asked: asked?.items ?? [],
     candidates: candidatesFor({
       passages: ready,
