@@ -1,5 +1,6 @@
 import { test, type Page } from "@playwright/test";
 import { Player } from "./support/player";
+import { ready } from "./support/ready";
 import { demoClock } from "./support/fast-clock";
 import { FidusServer, throwAwayDirectory } from "./support/server";
 import { comesIn, views } from "./support/views";
@@ -19,13 +20,22 @@ const NOT_SHOWN: ReadonlySet<string> = new Set([
   "sound-check",
 ]);
 
+/** The first practice after a lesson opens with the teacher's words. */
+async function pastTheOpening(page: Page): Promise<void> {
+  const begin = page.getByRole("button", { name: "Go to the stand" });
+  await page.locator("main[data-transport]").waitFor();
+  await ready(page);
+  if (await begin.isVisible()) await begin.click();
+}
+
 /** A part without a click: what to do, and how long. */
 async function shootATask(page: Page, address: string): Promise<void> {
-  await comesIn(page, address, "Maud Ferrier");
+  await comesIn(page, address, "Bram Oyelaran");
   await page.goto(page.url().replace(/\/students\/([^/]+).*$/, "/students/$1/today"));
   await page.waitForLoadState("networkidle");
   const player = new Player(page);
   await player.startsTheSession();
+  await pastTheOpening(page);
   await player.button("Begin").click();
   await page.getByRole("button", { name: /^Done/ }).waitFor();
   await shoot(page, "stand-task");
@@ -65,6 +75,7 @@ async function shootAChain(page: Page, address: string): Promise<void> {
     .click();
   const player = new Player(page);
   await player.goesToTheStand();
+  await pastTheOpening(page);
   await player.starts();
   await player.playsClean(3);
   await player.hears("play");

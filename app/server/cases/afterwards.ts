@@ -43,7 +43,7 @@ async function marksOf(
       const timesAtTarget = earlier.filter((tempo) => tempo >= target).length;
       const safeNow = passage !== undefined && stateOf(passage) === "safe";
       return {
-        title: block.title,
+        title: block.name ? `${block.title}, ${block.name}` : block.title,
         target,
         reached,
         before,
