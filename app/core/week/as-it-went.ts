@@ -38,9 +38,6 @@ interface Inputs {
   readonly today: Day;
 }
 
-const same = (a: ReadonlySet<string>, b: ReadonlySet<string>) =>
-  a.size === b.size && [...a].every((each) => b.has(each));
-
 /**
  * A week day by day: each morning what is still owed is laid over the days that are left, and what
  * was done that day is taken from it. Today keeps what this morning asked; what lies ahead counts
@@ -71,7 +68,11 @@ export function asItWent({ items, week, practised, today }: Inputs): WeekAsItWen
     // What today still asks is counted on.
     const counted = day === today ? new Set([...done, ...asked.keys()]) : done;
     for (const id of counted) doneOn.get(id)!.push(day);
-    if (same(counted, new Set(asked.keys()))) {
+    // What comes every day comes tomorrow whatever came of it today.
+    const moves = items.some(
+      ({ id, often }) => often.kind !== "daily" && counted.has(id) !== asked.has(id),
+    );
+    if (!moves) {
       plan = { ...plan, days: plan.days.filter((each) => each.day > day) };
     } else plan = laidFrom(addDays(day, 1));
   }

@@ -29,6 +29,7 @@ export {
 export {
   layOutWeek,
   leastMinutes,
+  mayRestLong,
   type LaidDay,
   type LayoutDay,
   type LayoutItem,
@@ -46,7 +47,7 @@ export {
 export { asItWent, type WeekAsItWent, type WentDay, type WentItem } from "./as-it-went";
 export { isDone, type Practised } from "./done";
 export { keyOfWeek, rotation, ROTATIONS, turned, type Rotation } from "./rotation";
-export { daysOf, daysWithMinutes } from "./week-days";
+export { daysOf, daysWithMinutes, LOOK_BACK_DAYS } from "./week-days";
 export { fitted, FIXES, previewOf, type Before, type Fix } from "./preview";
 export {
   MEMORY_UNITS,

@@ -55,6 +55,12 @@ const MOST_WAYS = 24;
 /** A minute here or there is nothing to talk about. */
 const SQUEEZED = 0.95;
 
+/**
+ * Whether an item could rest too long at all: only what comes once or twice a week can, and only of
+ * these it has to be known whether they can be played yet.
+ */
+export const mayRestLong = (often: Often): boolean => often.kind === "times" && often.times <= 2;
+
 export const leastMinutes = (minutes: number): number => Math.ceil(minutes / 2);
 
 interface Bench {

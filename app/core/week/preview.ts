@@ -1,11 +1,11 @@
-import { formatKey, type Day } from "~/core/units";
+import { daysBetween, formatKey, type Day } from "~/core/units";
 import { asItWent } from "./as-it-went";
 import type { AssignmentItem, AssignmentText, WeekGoal } from "./assignment";
 import { windowsOn, type WeekTimes } from "./availability";
-import type { LaidDay, LayoutNote } from "./layout";
+import { mayRestLong, type LaidDay, type LayoutNote } from "./layout";
 import { keyOfWeek } from "./rotation";
 import type { StudentWeek } from "./told";
-import { daysWithMinutes } from "./week-days";
+import { daysWithMinutes, LOOK_BACK_DAYS } from "./week-days";
 
 /** What the layout of a week has to know of what was practised before it. */
 export interface Before {
@@ -29,6 +29,10 @@ export function goalOf(days: readonly Pick<LaidDay, "load">[]): WeekGoal {
   return { minutes: loads.reduce((sum, load) => sum + load, 0), days: loads.length };
 }
 
+/** What is longer ago than a week looks back counts as never. */
+const lately = (day: Day | undefined, from: Day): Day | undefined =>
+  day && daysBetween(day, from) <= LOOK_BACK_DAYS ? day : undefined;
+
 /** A week as it will be laid out, before anything of it has happened. */
 export function previewOf({ from, until, text, times, before }: PreviewInputs): StudentWeek {
   const { lastDay, raw } = before;
@@ -39,8 +43,8 @@ export function previewOf({ from, until, text, times, before }: PreviewInputs): 
       id: item.id,
       often: item.often,
       minutes: whole(item),
-      hard: item.passageId !== null && raw.includes(item.passageId),
-      lastBefore: lastDay[item.passageId ?? item.id],
+      hard: mayRestLong(item.often) && item.passageId !== null && raw.includes(item.passageId),
+      lastBefore: lately(lastDay[item.passageId ?? item.id], from),
     })),
     week: daysWithMinutes(from, until, times),
     practised: () => undefined,

@@ -3,6 +3,9 @@ import { addDays, daysBetween, type Day } from "~/core/units";
 import { minutesOn, type WeekTimes } from "./availability";
 import type { LayoutDay } from "./layout";
 
+/** How far before its first day a week looks for the last time of an item. */
+export const LOOK_BACK_DAYS = 8;
+
 export const daysOf = (from: Day, until: Day): Day[] =>
   Array.from({ length: Math.max(0, daysBetween(from, until)) }, (_, n) => addDays(from, n));
 

@@ -163,7 +163,10 @@ const taskRow = v.object({
   seconds: v.number(),
 });
 
-/** What else the sessions of some days held. */
+/**
+ * What else the sessions of some days held; of everyone only those in which something was done
+ * besides passages, or hurt: that is all that a week is laid out by.
+ */
 export const sessionsBetween = (db: Queries, studioId: string, whose: Whose, from: Day, to: Day) =>
   db.many(
     v.object({
@@ -182,7 +185,8 @@ export const sessionsBetween = (db: Queries, studioId: string, whose: Whose, fro
        coalesce((select jsonb_agg(passage_id) from session_block b
          where b.session_id = o.session_id), '[]'::jsonb) as passages
      from session_outcome o
-     where studio_id = $1 and ($2::uuid is null or person_id = $2) and day between $3 and $4
+     where studio_id = $1 and day between $3 and $4
+       and (person_id = $2 or ($2::uuid is null and (tasks <> '[]' or ended = 'pain')))
      order by started_at`,
     [studioId, whose, from, to],
   );

@@ -1,5 +1,5 @@
 import { needsALook, type Look, type PassageTrend } from "~/core/judge";
-import { daysOf, memoryStanding, weekdayOf } from "~/core/week";
+import { LOOK_BACK_DAYS, mayRestLong, daysOf, memoryStanding, weekdayOf } from "~/core/week";
 import { addDays, type Day } from "~/core/units";
 import {
   latestOfEach,
@@ -117,19 +117,24 @@ export async function weekOf(services: Services, studioId: string) {
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -TREND_DAYS);
-  const [students, weeks, happened, latest, reached, pain, said, memory, questions] =
-    await Promise.all([
-      studentsOf(db, studioId),
-      weeksOfAll(db, studioId),
-      whatHappened(db, studioId, null, since, today),
-      latestOfEach(db, studioId),
-      reachedSince(db, studioId, since),
-      painSince(db, studioId, since),
-      saidSince(db, studioId, since),
-      memoryOfAll(db, studioId),
-      questionsWaiting(db, studioId),
-    ]);
-  const named = weeks.flatMap(({ text }) => text.items.flatMap(({ passageId }) => passageId ?? []));
+  const weeks = await weeksOfAll(db, studioId);
+  const begins = weeks.map((week) => running(week, today)?.from_day ?? today);
+  const from = addDays([today, ...begins].toSorted()[0]!, -LOOK_BACK_DAYS);
+  const [students, latest, happened, reached, pain, said, memory, questions] = await Promise.all([
+    studentsOf(db, studioId),
+    latestOfEach(db, studioId),
+    whatHappened(db, studioId, null, from, today),
+    reachedSince(db, studioId, since),
+    painSince(db, studioId, since),
+    saidSince(db, studioId, since),
+    memoryOfAll(db, studioId),
+    questionsWaiting(db, studioId),
+  ]);
+  const named = weeks.flatMap(({ text }) =>
+    text.items.flatMap(({ passageId, often }) =>
+      mayRestLong(often) && passageId ? passageId : [],
+    ),
+  );
   const asked = await passagesNamed(db, studioId, named);
   const raw = new Set(asked.filter((each) => stateOf(each) === "raw").map(({ id }) => id));
   const [weekFor, latestFor, reachedFor, painFor, saidFor, memoryFor, questionsFor] = [

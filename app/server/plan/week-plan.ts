@@ -2,6 +2,8 @@ import {
   asItWent,
   daysWithMinutes,
   keyOfWeek,
+  LOOK_BACK_DAYS,
+  mayRestLong,
   type AssignmentItem,
   type Practised,
   type WeekAsItWent,
@@ -17,8 +19,6 @@ import {
   type Assignment,
   type Whose,
 } from "~/db/queries";
-
-const LOOK_BACK_DAYS = 28;
 
 type Rows<Query extends (...of: never[]) => Promise<readonly unknown[]>> = readonly Awaited<
   ReturnType<Query>
@@ -150,10 +150,10 @@ export function planWeek({ week, times, happened, raw, today }: PlanInputs): Wee
     id: item.id,
     often: item.often,
     minutes: item.minutes,
-    hard: item.passageId !== null && raw.has(item.passageId),
+    hard: mayRestLong(item.often) && item.passageId !== null && raw.has(item.passageId),
     lastBefore: [...minutesOfItem(item, happened).keys()]
       .toSorted()
-      .findLast((day) => day < week.from_day),
+      .findLast((day) => day < week.from_day && day >= readFrom(week)),
   }));
   return asItWent({
     items,
