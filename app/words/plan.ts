@@ -1,15 +1,13 @@
-import type { Mark } from "~/core/judge";
-import type { BlockReason, Feeling, LeftFor, Rated, Rating } from "~/core/session";
+import type { Feeling, Rated, Rating } from "~/core/session";
 import type { Bring, Decision, ItemKind, Rotation } from "~/core/week";
-
-const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
-const days = (count: number) => `${count} ${plural(count, "day", "days")}`;
-const minutes = (count: number) => `${count} min`;
+import { days, minutes, plural } from "./counts";
+import { reasons } from "./reasons";
 
 /** Planning of sessions and weeks: kept apart from the rest, so that the stand does not carry it. */
 export const planWords = {
   days,
   minutes,
+  ...reasons,
   today: {
     have: "Minutes I have",
     quick: (count: number) => `${count} minutes`,
@@ -100,66 +98,6 @@ export const planWords = {
         : `${minutes(count)} done today.`,
     noTimes: "Nobody has said yet when there is time: 30 minutes are assumed.",
     dayOff: "No time is set for today. A few minutes are welcome, none are asked.",
-  },
-  /** Why a part is in, as a sentence. */
-  reason: (reason: BlockReason): string => {
-    switch (reason.why) {
-      case "asked":
-        return `The week asks ${minutes(reason.minutes)} of it today.`;
-      case "raw":
-        return "You can't play it yet, so it comes every day.";
-      case "forming":
-        return "You nearly have it: a little every day.";
-      case "wanted":
-        return "You put it in.";
-      case "own":
-        return "Your own.";
-      case "must-do":
-        return "On your list for every day.";
-      case "more":
-        return "Nobody asks for it today; there is time, and it would do good.";
-      case "review":
-        return reason.overdue > 0
-          ? `Safe, and due for another look since ${days(reason.overdue)}.`
-          : "Safe, and due for another look today.";
-      case "gains-most":
-        return "Of everything, these few minutes move it most.";
-      case "easy-again":
-        return "Easy and slow, because something hurt last time.";
-      case "always":
-        return "Even on a short day.";
-      case "shape":
-        return "";
-      case "silent":
-        return "Needs no instrument.";
-      case "ends-well":
-        return "So that the last thing played is slow and right.";
-      case "break":
-        return `After ${minutes(reason.after)} of playing.`;
-      case "gentler":
-        return "Longer today, to be gentle.";
-    }
-  },
-  /** Why something is not in, after its name and a colon. */
-  left: (reason: LeftFor): string => {
-    switch (reason.why) {
-      case "done":
-        return "done for today";
-      case "not-today":
-        return "its turn is on another day";
-      case "not-asked":
-        return "not asked this week";
-      case "review-later":
-        return `safe; another look in ${days(reason.days)}`;
-      case "rest-first":
-        return "left out so that the rest has its time";
-      case "hurts":
-        return "nothing is played while it hurts";
-      case "easy-again":
-        return "not on the first day after something hurt";
-      case "no-room":
-        return `needs ${minutes(reason.minimum)}; ${reason.left > 0 ? `only ${minutes(reason.left)} were left` : "no time was left"}`;
-    }
   },
   item: {
     kinds: {
@@ -414,22 +352,5 @@ export const planWords = {
         "Do not play on today. The next session waits until nothing hurts. Numbness, tingling or pain that stays belongs to your teacher, a doctor or a physiotherapist who knows musicians.",
       fine: "",
     } satisfies Record<Feeling, string>,
-  },
-  /** What deserves to be noticed after a session, said once and quietly. */
-  mark: (mark: Mark): string => {
-    switch (mark.kind) {
-      case "safe":
-        return `${mark.title} is safe now.`;
-      case "ceiling":
-        return `${mark.title}: the ceiling moved from ${mark.from} to ${mark.to} bpm.`;
-      case "week-goal":
-        return `${mark.title}: this week's goal, ${mark.tempo} bpm, is reached.`;
-      case "three-quarters":
-        return `${mark.title}: three quarters of the tempo, ${mark.tempo} bpm, and clean.`;
-      case "first-try":
-        return `${mark.title}: every play was clean at the first try.`;
-      case "days-in-a-row":
-        return `${mark.days} days in a row.`;
-    }
   },
 } as const;

@@ -58,4 +58,4 @@ export {
 } from "./memorise";
 export { nestedGoals, smaller, wasWeak, type NestedGoals, type WeekDone } from "./goals";
 export { reviewIn, type ReviewDay } from "./review";
-export type { ReviewedItem, SheetItem, StudentWeek, WeekDay, WeekItem } from "./told";
+export type { AskedItem, ReviewedItem, SheetItem, StudentWeek, WeekDay, WeekItem } from "./told";

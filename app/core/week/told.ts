@@ -68,3 +68,15 @@ export interface ReviewedItem extends AssignmentItem {
   /** The item as it would go on, with its next numbers; undefined when its passage was put away. */
   readonly next: AssignmentItem | undefined;
 }
+
+/** An item that this morning asked for, as far as it has come. */
+export interface AskedItem {
+  readonly itemId: string;
+  readonly passageId: string | null;
+  readonly title: string;
+  readonly minutes: number;
+  readonly practised: number;
+  readonly done: boolean;
+  /** The player has said that it is enough for today. */
+  readonly enough: boolean;
+}

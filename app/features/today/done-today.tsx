@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import { Check } from "lucide-react";
 import { useFetcher } from "react-router";
 import { planWords } from "~/words/plan";
-import type { AskedItem } from "./today-shapes";
+import type { AskedItem } from "~/core/week";
 import styles from "./today.module.css";
 
 const { today } = planWords;

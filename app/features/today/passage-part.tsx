@@ -7,7 +7,8 @@ import type { FittedBlock } from "~/core/session";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { SaidOfIt } from "./said-of-it";
-import type { AskedItem, PassageToday } from "./today-shapes";
+import type { AskedItem } from "~/core/week";
+import type { PassageToday } from "./today-shapes";
 import styles from "./part-list.module.css";
 
 const { today } = planWords;

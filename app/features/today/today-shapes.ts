@@ -8,6 +8,7 @@ import type {
   Shape,
   WeekNote,
 } from "~/core/session";
+import type { AskedItem } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
 
@@ -26,17 +27,6 @@ export interface PassageToday extends PassageLine {
   readonly pickup: boolean;
   /** Where its piece stands, when somebody has said so. */
   readonly stage: string | undefined;
-}
-
-/** What this morning asked, as far as it has come. */
-export interface AskedItem {
-  readonly itemId: string;
-  readonly passageId: string | null;
-  readonly title: string;
-  readonly minutes: number;
-  readonly practised: number;
-  readonly done: boolean;
-  readonly enough: boolean;
 }
 
 export interface Asking {

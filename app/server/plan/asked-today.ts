@@ -1,5 +1,5 @@
 import type { AskedTask, BlockKind } from "~/core/session";
-import type { AssignmentItem, ItemKind, WentDay } from "~/core/week";
+import type { AskedItem, AssignmentItem, ItemKind, WentDay } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Assignment } from "~/db/queries";
 import { openItems } from "./week-on";
@@ -17,18 +17,6 @@ const TASK_KINDS: Readonly<Record<ItemKind, BlockKind>> = {
 };
 /** What can be done without an instrument. */
 const SILENT: ReadonlySet<ItemKind> = new Set(["theory", "reading", "listening", "memory"]);
-
-/** An item that this morning asked for, as far as it has come. */
-export interface AskedItem {
-  readonly itemId: string;
-  readonly passageId: string | null;
-  readonly title: string;
-  readonly minutes: number;
-  readonly practised: number;
-  readonly done: boolean;
-  /** The player has said that it is enough for today. */
-  readonly enough: boolean;
-}
 
 export interface AskedToday {
   readonly items: readonly AskedItem[];

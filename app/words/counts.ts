@@ -1,0 +1,6 @@
+/** One or many of something, without its number. */
+export const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
+
+export const days = (count: number) => `${count} ${plural(count, "day", "days")}`;
+
+export const minutes = (count: number) => `${count} min`;
