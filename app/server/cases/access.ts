@@ -49,7 +49,8 @@ export interface Shown {
   readonly secret: string;
 }
 
-async function issue(
+/** Makes one thing to come in with; shown once, kept only as its hash. */
+export async function issue(
   { now, newId }: Services,
   tx: Queries,
   studioId: string,

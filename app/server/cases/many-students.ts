@@ -2,7 +2,7 @@ import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import type { FormRefused } from "../form";
 import type { Services } from "../services";
-import { actOnAccess } from "./access";
+import { issue } from "./access";
 import { addStudent, studentSchema } from "./open-room";
 
 const MOST = 120;
@@ -36,19 +36,20 @@ export interface Ticket extends Named {
   readonly code: string;
 }
 
-/** Adds many students at once, each with a personal link and a short code. */
-export async function addMany(
+/** Adds many students at once, each with a personal link and a short code: all of them, or none. */
+export const addMany = (
   services: Services,
   studioId: string,
   students: readonly Named[],
-): Promise<Ticket[]> {
-  const tickets: Ticket[] = [];
-  for (const student of students) {
-    const id = await addStudent(services, studioId, student);
-    const link = await actOnAccess(services, studioId, id, { act: "link" });
-    const code = await actOnAccess(services, studioId, id, { act: "code" });
-    if (link === "done" || code === "done") continue;
-    tickets.push({ ...student, id, link: link.secret, code: code.secret });
-  }
-  return tickets;
-}
+): Promise<Ticket[]> =>
+  services.db.transaction(async (tx) => {
+    const tickets: Ticket[] = [];
+    for (const student of students) {
+      const id = await addStudent({ db: tx, newId: services.newId }, studioId, student);
+      const person = { id, name: student.name };
+      const link = await issue(services, tx, studioId, person, "link");
+      const code = await issue(services, tx, studioId, person, "code");
+      tickets.push({ ...student, id, link: link.secret, code: code.secret });
+    }
+    return tickets;
+  });

@@ -2,6 +2,7 @@ import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import type { WeekTimes } from "~/core/week";
 import { isTimeZone } from "~/core/units";
+import type { Queries } from "~/db/client";
 import { bySignInName, insertPerson, insertStudio, setPassword } from "~/db/queries";
 import { hashPassword } from "../access/passwords";
 import type { Services } from "../services";
@@ -128,7 +129,7 @@ export async function openRoom(
 }
 
 export async function addStudent(
-  { db, newId }: Services,
+  { db, newId }: { readonly db: Queries; readonly newId: Services["newId"] },
   studioId: string,
   student: v.InferOutput<typeof studentSchema>,
 ): Promise<string> {
