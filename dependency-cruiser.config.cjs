@@ -63,10 +63,10 @@ module.exports = {
       name: "core-needs-no-framework",
       severity: "error",
       from: { path: "^app/core/", pathNot: "\\.test\\.ts$" },
-      // Valibot parses and ts-fsrs computes; neither knows of a page, a database or a browser.
+      // They parse and compute; none knows of a page, a database or a browser.
       to: {
         dependencyTypesNot: ["local", "aliased-tsconfig", "aliased"],
-        pathNot: "valibot|ts-fsrs",
+        pathNot: "valibot|ts-fsrs|date-fns",
       },
     },
   ],

@@ -1,5 +1,5 @@
-import { assignmentSchema, newItem, weekdayOf, type AssignmentItem } from "~/core/week";
-import { addDays, type Day } from "~/core/units";
+import { assignmentSchema, newItem, type AssignmentItem } from "~/core/week";
+import { addDays, weekdayOf, type Day } from "~/core/units";
 import { studioById, logOf } from "~/db/queries";
 import { actOnAccess } from "~/server/cases/access";
 import { addByHand } from "~/server/cases/by-hand";

@@ -14,5 +14,5 @@ export {
 export { BEAT_UNIT_NAMES, beatUnitValue, convertTempo, type BeatUnit } from "./beat-unit";
 export { markFrom, METRONOME_MARKS } from "./marks";
 export { barLength, formatMetre, metreSchema, parseMetre, type Metre } from "./metre";
-export { addDays, dayOf, daysBetween, isTimeZone, momentOf, type Day } from "./day";
+export { addDays, dayOf, daysBetween, isTimeZone, momentOf, weekdayOf, type Day } from "./day";
 export { formatKey, keySchema, LETTERS, MODES, parseKey, parseKeys, type Key } from "./key";

@@ -1,7 +1,12 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import {
+  addDays,
+  dayOf,
+  daysBetween,
+  isTimeZone,
   momentOf,
+  weekdayOf,
   BEAT_UNIT_NAMES,
   beats,
   bpm,
@@ -77,6 +82,67 @@ describe("metronome marks", () => {
     expect(markFrom(bpm(10), -3)).toBe(10);
     expect(markFrom(bpm(61), 1)).toBe(63);
     expect(markFrom(bpm(61), -1)).toBe(60);
+  });
+});
+
+const DAY_MS = 86_400_000;
+
+describe("days and zones, on every day of the year, daylight saving or not", () => {
+  const zone = fc.constantFrom(...Intl.supportedValuesOf("timeZone"));
+  const day = fc.integer({ min: 0, max: 40 * 365 }).map((days) => addDays("1995-01-01", days));
+  const time = fc
+    .tuple(fc.integer({ min: 0, max: 23 }), fc.integer({ min: 0, max: 59 }))
+    .map((parts) => parts.map((part) => String(part).padStart(2, "0")).join(":"));
+  // Two islands' days that never were: they moved across the date line.
+  const NEVER = ["Pacific/Apia 2011-12-30", "Pacific/Fakaofo 2011-12-30"];
+  const shown = (at: number, timeZone: string) =>
+    new Date(at).toLocaleString("sv-SE", { timeZone, dateStyle: "short", timeStyle: "short" });
+
+  test("a day's moment falls on that day, and its clock shows the time or as much later as is skipped", () => {
+    fc.assert(
+      fc.property(zone, day, time, (timeZone, on, clock) => {
+        fc.pre(!NEVER.includes(`${timeZone} ${on}`));
+        const at = momentOf(on, clock, timeZone);
+        const told = shown(at, timeZone);
+        expect(told >= `${on} ${clock}`).toBe(true);
+        const wanted = Date.parse(`${on}T${clock}:00Z`);
+        const exists = [-DAY_MS, DAY_MS].some((away) => {
+          const offset = Date.parse(`${shown(wanted + away, timeZone).replace(" ", "T")}:00Z`);
+          return shown(wanted - (offset - wanted - away), timeZone) === `${on} ${clock}`;
+        });
+        if (exists) expect(told).toBe(`${on} ${clock}`);
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  test("the day of any moment is what a calendar there shows", () => {
+    const moment = fc.integer({ min: Date.UTC(1995, 0), max: Date.UTC(2035, 0) });
+    fc.assert(
+      fc.property(zone, moment, (timeZone, at) => {
+        expect(dayOf(at, timeZone)).toBe(shown(at, timeZone).slice(0, 10));
+      }),
+      { numRuns: 400 },
+    );
+  });
+
+  test("days forward and back are the same day, and one day is the next weekday", () => {
+    fc.assert(
+      fc.property(day, fc.integer({ min: -4000, max: 4000 }), (on, days) => {
+        expect(daysBetween(on, addDays(on, days))).toBe(days);
+        expect(addDays(addDays(on, days), -days)).toBe(on);
+        expect(weekdayOf(addDays(on, days))).toBe((((weekdayOf(on) + days) % 7) + 7) % 7);
+      }),
+    );
+  });
+
+  test("what is no zone is told apart", () => {
+    expect(["Europe/Vienna", "UTC", "Mars/Olympus", ""].map(isTimeZone)).toEqual([
+      true,
+      true,
+      false,
+      false,
+    ]);
   });
 });
 

@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import type { Day } from "~/core/units";
+import { weekdayOf, type Day } from "~/core/units";
 
 /** Monday first, as the week of school and lessons runs. */
 export const WEEKDAYS = [
@@ -11,9 +11,6 @@ export const WEEKDAYS = [
   "Saturday",
   "Sunday",
 ] as const;
-
-/** 0 is Monday. */
-export const weekdayOf = (day: Day): number => (new Date(`${day}T12:00:00Z`).getUTCDay() + 6) % 7;
 
 const DAY_MINUTES = 24 * 60;
 const LONGEST_DAY = 240;

@@ -3,7 +3,6 @@ export {
   minutesOn,
   storedTimesSchema,
   timesSchema,
-  weekdayOf,
   windowsOn,
   type DateWithTime,
   type PlayLimits,

@@ -1,4 +1,5 @@
 import QRCode from "qrcode";
+import { addHours } from "date-fns";
 import * as v from "valibot";
 import {
   accessesOf,
@@ -16,8 +17,6 @@ import type { Queries } from "~/db/client";
 import { hashOf, newCode, newLinkSecret } from "../access/secrets";
 import type { Services } from "../services";
 import { nameSchema, NO_TIMES } from "./open-room";
-
-const DAY_MS = 86_400_000;
 
 /** What is open to a student and to those who look on. */
 export async function accessPage({ db, now }: Services, studioId: string, personId: string) {
@@ -68,7 +67,7 @@ export async function issue(
     kind,
     secretHash: hashOf(secret),
     at,
-    expiresAt: kind === "code" ? new Date(now() + DAY_MS) : undefined,
+    expiresAt: kind === "code" ? addHours(now(), 24) : undefined,
   });
   const path = { link: `/in/${secret}`, calendar: `/calendar/${secret}.ics`, code: secret }[kind];
   return { kind, name: person.name, secret: path };

@@ -1,3 +1,4 @@
+import { addMinutes } from "date-fns";
 import ical, { ICalEventTransparency } from "ical-generator";
 import { addDays, momentOf } from "~/core/units";
 import { openAccess, studioById } from "~/db/queries";
@@ -6,7 +7,6 @@ import type { Throttle } from "../access/throttle";
 import type { Services } from "../services";
 import { weekPage } from "./student-week";
 
-const MINUTE_MS = 60_000;
 const USUAL_LESSON_MINUTES = 45;
 
 /** What the calendar says; its sentences come from outside. */
@@ -50,7 +50,7 @@ export async function weekCalendar(
       description: lines.join("\n"),
       transparency: ICalEventTransparency.TRANSPARENT,
       ...(start
-        ? { start, end: new Date(start.getTime() + minutes * MINUTE_MS) }
+        ? { start, end: addMinutes(start, minutes) }
         : {
             start: new Date(`${day.day}T00:00:00Z`),
             end: new Date(`${addDays(day.day, 1)}T00:00:00Z`),
@@ -66,7 +66,7 @@ export async function weekCalendar(
       stamp,
       summary: words.lesson,
       start,
-      end: new Date(start.getTime() + length * MINUTE_MS),
+      end: addMinutes(start, length),
     });
   }
   return calendar.toString();

@@ -4,14 +4,13 @@ import {
   assignmentSchema,
   previewOf,
   wasWeak,
-  weekdayOf,
   type AssignmentItem,
   type AssignmentText,
   type Before,
   type WeekDone,
 } from "~/core/week";
 import { err, ok, sentences, type Result } from "~/core/result";
-import { addDays, daysBetween, type Day } from "~/core/units";
+import { addDays, daysBetween, weekdayOf, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import {
   assignmentsOf,

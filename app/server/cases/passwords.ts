@@ -1,3 +1,4 @@
+import { addHours } from "date-fns";
 import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import { bySignInName, insertAccess, setPassword, teachersWithoutPassword } from "~/db/queries";
@@ -5,8 +6,6 @@ import { hashPassword } from "../access/passwords";
 import { hashOf, newLinkSecret } from "../access/secrets";
 import type { Services } from "../services";
 import { newPasswordSchema, signInNameSchema } from "./sign-in";
-
-const HOUR_MS = 3_600_000;
 
 export const passwordFormSchema = v.object({
   signIn: signInNameSchema,
@@ -46,7 +45,7 @@ export async function linksForTeachers({ db, now, newId }: Services) {
         kind: "link",
         secretHash: hashOf(secret),
         at,
-        expiresAt: new Date(now() + HOUR_MS),
+        expiresAt: addHours(now(), 1),
       });
       return { name, path: `/in/${secret}?to=/password` };
     }),

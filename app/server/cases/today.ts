@@ -1,6 +1,6 @@
 import type { AskedTask, MustDo } from "~/core/session";
-import { isDone, minutesOn, weekdayOf } from "~/core/week";
-import { addDays, momentOf, type Day } from "~/core/units";
+import { isDone, minutesOn } from "~/core/week";
+import { addDays, momentOf, weekdayOf, type Day } from "~/core/units";
 import {
   assignmentsOf,
   mustDoOf,

@@ -1,6 +1,6 @@
 import { needsALook, type Look, type PassageTrend } from "~/core/judge";
-import { LOOK_BACK_DAYS, mayRestLong, daysOf, memoryStanding, weekdayOf } from "~/core/week";
-import { addDays, type Day } from "~/core/units";
+import { LOOK_BACK_DAYS, mayRestLong, daysOf, memoryStanding } from "~/core/week";
+import { addDays, weekdayOf, type Day } from "~/core/units";
 import {
   latestOfEach,
   memoryOfAll,
