@@ -23,12 +23,13 @@ const below = {
   workers: ["core/"],
   audio: ["core/"],
   db: ["core/"],
-  server: ["db", "core/"],
+  forms: ["core/"],
+  server: ["db", "forms", "core/"],
   theme: [],
   words: ["core/"],
   components: ["core/", "words"],
-  features: ["components", "audio", "workers", "core/", "words"],
-  routes: ["server", "features", "components", "core/", "words"],
+  features: ["components", "audio", "workers", "forms", "core/", "words"],
+  routes: ["server", "features", "components", "forms", "core/", "words"],
 };
 
 const layer = ([room, allowed]) => ({

@@ -43,6 +43,9 @@ function makeFormats(locale: string) {
 const made = new Map<string, ReturnType<typeof makeFormats>>();
 const MOST_LOCALES = 50;
 
+/** The browser's locale, as its requests say it. */
+export const useLocale = (): string => use(LocaleContext);
+
 /** Dates and numbers as the browser's locale writes them, the same on server and client. */
 export function useFormats() {
   const locale = use(LocaleContext);

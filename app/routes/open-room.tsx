@@ -1,7 +1,8 @@
 import { OpenRoomForm } from "~/features/room/open-room-form";
+import { roomFormSchema } from "~/forms/room";
 import { callerOf, goWith } from "~/server/access/door";
 import { answering, refused } from "~/server/boundary";
-import { newRoomSchema, openRoom } from "~/server/cases/open-room";
+import { openRoom } from "~/server/cases/open-room";
 import { beginSignIn } from "~/server/cases/sign-in";
 import { servicesOf } from "~/server/context";
 import { readForm, withoutPassword } from "~/server/form";
@@ -12,7 +13,7 @@ export const meta = () => [{ title: words.title(words.openRoom.title) }];
 
 export const action = ({ request, context }: Route.ActionArgs) =>
   answering(async () => {
-    const form = readForm(await request.formData(), newRoomSchema);
+    const form = readForm(await request.formData(), roomFormSchema);
     if (!form.ok) {
       const { errors, values } = form.error;
       return refused({ errors, values: withoutPassword(values) });

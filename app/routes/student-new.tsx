@@ -1,8 +1,9 @@
 import { redirect } from "react-router";
 import { StudentForm } from "~/features/student/student-form";
 import { refused } from "~/server/boundary";
-import { addStudent, studentSchema } from "~/server/cases/open-room";
+import { addStudent } from "~/server/cases/open-room";
 import { roomOf } from "~/server/cases/rooms";
+import { studentSchema } from "~/forms/names";
 import { forTeacher } from "~/server/access/guard";
 import { readForm } from "~/server/form";
 import { words } from "~/words";

@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import { data } from "react-router";
 import * as v from "valibot";
 import { DatabaseError, type DatabaseErrorKind } from "~/db/client";
-import type { FormRefused } from "./form";
+import type { FormRefused } from "~/forms/typed";
 
 const uuid = v.pipe(v.string(), v.uuid());
 

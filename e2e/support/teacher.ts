@@ -174,6 +174,16 @@ export class Teacher {
     await this.page.getByRole("option", { name: rule, exact: true }).click();
   }
 
+  /** A day, part by part in whatever order the page has them. */
+  async typesDay(label: string, day: string): Promise<void> {
+    const [year, month, date] = day.split("-") as [string, string, string];
+    const group = this.page.getByRole("group", { name: label, exact: true });
+    for (const [part, digits] of Object.entries({ Day: date, Month: month, Year: year })) {
+      await group.getByRole("spinbutton", { name: part }).focus();
+      await this.page.keyboard.type(digits);
+    }
+  }
+
   number(label: string) {
     return this.page.getByRole("spinbutton", { name: label, exact: true });
   }

@@ -3,6 +3,7 @@ export {
   metreAt,
   metreRegionsSchema,
   MOST_BARS,
+  PIECE_KINDS,
   pieceShapeSchema,
   tempoSchema,
   usualBeatUnit,

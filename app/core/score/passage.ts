@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import { metreAt, type MetreRegion, type PieceShape } from "./piece";
+import { metreAt, type MetreRegion } from "./piece";
 
 const bar = v.pipe(v.number("Give a bar number."), v.integer("Bars are whole numbers."));
 
@@ -26,7 +26,10 @@ const passageRangeSchema = v.pipe(
 export type PassageRange = v.InferOutput<typeof passageRangeSchema>;
 
 /** A range checked against its piece; issues carry the field that is wrong. */
-export const passageRangeOf = (piece: Pick<PieceShape, "bars" | "metres">) =>
+export const passageRangeOf = (piece: {
+  readonly bars: number;
+  readonly metres: readonly MetreRegion[];
+}) =>
   v.pipe(
     passageRangeSchema,
     v.forward(

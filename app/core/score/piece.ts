@@ -8,6 +8,8 @@ import {
   type Metre,
 } from "~/core/units";
 
+export const PIECE_KINDS = ["piece", "etude", "scale", "drill"] as const;
+
 export const MOST_BARS = 2000;
 
 const wholeNumber = (sentence: string) => v.pipe(v.number(sentence), v.integer(sentence));

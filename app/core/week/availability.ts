@@ -128,6 +128,16 @@ export type WeekTimes = v.InferOutput<typeof timesSchema>;
 const minutesOnWeekday = (windows: readonly TimeWindow[], day: number): number =>
   windows.reduce((sum, each) => sum + (each.weekday === day ? each.minutes : 0), 0);
 
+/** What an ordinary week has: minutes, a child's days not above their limit, and on how many days. */
+export function minutesInAWeek({ windows, limits }: Pick<WeekTimes, "windows" | "limits">) {
+  const most = limits?.day || Infinity;
+  const days = WEEKDAYS.map((_, day) => Math.min(most, minutesOnWeekday(windows, day) || 0));
+  return {
+    minutes: days.reduce((sum, each) => sum + each, 0),
+    days: days.filter((each) => each > 0).length,
+  };
+}
+
 /** Assumed while nobody has said when there is time. */
 export const USUAL_MINUTES = 30;
 

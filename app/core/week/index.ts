@@ -1,5 +1,6 @@
 export {
   CHILD_LIMITS,
+  minutesInAWeek,
   minutesOn,
   storedTimesSchema,
   timesSchema,

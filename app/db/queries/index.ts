@@ -52,7 +52,7 @@ export {
   saidSince,
   repsOfPassage,
 } from "./record";
-export { PIECE_KINDS, type Passage, type Piece, type Studio } from "./rows";
+export { type Passage, type Piece, type Studio } from "./rows";
 export {
   beganAt,
   eventsOf,

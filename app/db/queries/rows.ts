@@ -1,6 +1,12 @@
 import * as v from "valibot";
 import { ladderSchema } from "~/core/ladder";
-import { beatUnitSchema, metreRegionsSchema, PASSAGE_STATES, tempoSchema } from "~/core/score";
+import {
+  beatUnitSchema,
+  metreRegionsSchema,
+  PASSAGE_STATES,
+  PIECE_KINDS,
+  tempoSchema,
+} from "~/core/score";
 import { keptPaceSchema, NO_VERDICT_CHOICES } from "~/core/session";
 import { storedTimesSchema } from "~/core/week";
 import { bpm } from "~/core/units";
@@ -29,8 +35,6 @@ export const personRow = v.object({
   times: storedTimesSchema,
 });
 export type Person = v.InferOutput<typeof personRow>;
-
-export const PIECE_KINDS = ["piece", "etude", "scale", "drill"] as const;
 
 export const pieceRow = v.pipe(
   v.object({

@@ -6,8 +6,12 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { X } from "lucide-react";
 import { useState } from "react";
+import type { Control } from "react-hook-form";
+import { FormField } from "~/components/form-field";
+import { FormNumber } from "~/components/form-number";
 import { BRINGS, FOCUSES, ITEM_KINDS, type AssignmentItem, type Often } from "~/core/week";
 import { oftenTold } from "~/features/plan/often-told";
+import type { LessonForm } from "~/forms/lesson";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { KeysField } from "./keys-field";
@@ -24,14 +28,10 @@ const OFTENS: readonly Often[] = [
 const keyOf = (choice: Often): string =>
   choice.kind === "times" ? `times ${choice.times}` : choice.kind;
 
-const numberFrom = (typed: string): number => (typed === "" ? NaN : Number(typed));
-const shownNumber = (value: number | null): string | number =>
-  value === null || Number.isNaN(value) ? "" : value;
-
 interface ItemEditorProps {
+  readonly control: Control<LessonForm>;
+  readonly index: number;
   readonly item: AssignmentItem;
-  /** By the name of the field. */
-  readonly errorAt: (field: string) => string | undefined;
   readonly ladders: readonly KeptLadderName[];
   readonly hasLadder: boolean;
   /** The tempo that was asked before, where what is suggested lies below it. */
@@ -43,32 +43,17 @@ interface ItemEditorProps {
 
 /** An item of next week in one line; everything rarer is folded away. */
 export function ItemEditor(props: ItemEditorProps) {
-  const { item, errorAt, ladders, hasLadder, lowered, onChange, onRemove } = props;
+  const { control, index, item, hasLadder, lowered, onChange, onRemove } = props;
   const rare =
     item.focuses.length > 0 || item.note !== "" || item.keys.length > 0 || item.bring !== "nothing";
   const [open, setOpen] = useState(props.unfolded || rare);
-  const error = (field: string) => {
-    const sentence = errorAt(field);
-    return { error: sentence !== undefined, helperText: sentence };
-  };
   const unfolded = open || !hasLadder;
+  const name = `text.items.${index}` as const;
   return (
     <li className={styles.item}>
       <div className={styles.line}>
-        <TextField
-          size="small"
-          label={lesson.what}
-          value={item.title}
-          onChange={({ target }) => onChange({ title: target.value })}
-          {...error("title")}
-        />
-        <TextField
-          size="small"
-          label={lesson.focus}
-          value={item.focus}
-          onChange={({ target }) => onChange({ focus: target.value })}
-          {...error("focus")}
-        />
+        <FormField control={control} name={`${name}.title`} size="small" label={lesson.what} />
+        <FormField control={control} name={`${name}.focus`} size="small" label={lesson.focus} />
         <TextField
           select
           size="small"
@@ -84,29 +69,22 @@ export function ItemEditor(props: ItemEditorProps) {
             </MenuItem>
           ))}
         </TextField>
-        <TextField
-          size="small"
-          type="number"
+        <FormNumber
+          control={control}
+          name={`${name}.minutes`}
           label={lesson.minutes}
-          value={shownNumber(item.minutes)}
-          onChange={({ target }) => onChange({ minutes: numberFrom(target.value) })}
-          slotProps={{ htmlInput: { min: 1, max: 120 } }}
-          {...error("minutes")}
+          min={1}
+          max={120}
         />
-        <TextField
-          size="small"
-          type="number"
+        <FormNumber
+          control={control}
+          name={`${name}.goalTempo`}
           label={lesson.goalTempo}
           disabled={item.passageId === null}
-          value={shownNumber(item.goalTempo)}
-          onChange={({ target }) =>
-            onChange({ goalTempo: target.value === "" ? null : Number(target.value) })
-          }
-          slotProps={{ htmlInput: { min: 10, max: 400 } }}
-          {...error("goalTempo")}
-          {...(lowered && !errorAt("goalTempo")
-            ? { helperText: lesson.lowered(lowered.from, lowered.reached) }
-            : {})}
+          empty={null}
+          min={10}
+          max={400}
+          helper={lowered && lesson.lowered(lowered.from, lowered.reached)}
         />
         <div className={styles.lineButtons}>
           <Button size="small" aria-expanded={unfolded} onClick={() => setOpen(!open)}>
@@ -117,73 +95,60 @@ export function ItemEditor(props: ItemEditorProps) {
           </IconButton>
         </div>
       </div>
-      {unfolded && (
-        <div className={styles.rare}>
-          <TextField
-            size="small"
-            label={lesson.note}
-            value={item.note}
-            onChange={({ target }) => onChange({ note: target.value })}
-            {...error("note")}
-          />
-          <TextField
-            select
-            size="small"
-            label={lesson.bring}
-            value={item.bring}
-            onChange={({ target }) => onChange({ bring: target.value as AssignmentItem["bring"] })}
-          >
-            {BRINGS.map((bring) => (
-              <MenuItem key={bring} value={bring}>
-                {planWords.item.bring[bring]}
-              </MenuItem>
-            ))}
-          </TextField>
-          {item.passageId !== null && (
-            <TextField
-              select
-              size="small"
-              label={lesson.ladder}
-              value={item.keptLadderId ?? ""}
-              helperText={hasLadder || item.keptLadderId ? undefined : lesson.noLadder}
-              onChange={({ target }) => onChange({ keptLadderId: target.value || null })}
-            >
-              <MenuItem value="">{lesson.ladderAsIs}</MenuItem>
-              {ladders.map(({ id, name }) => (
-                <MenuItem key={id} value={id}>
-                  {name}
-                </MenuItem>
-              ))}
-            </TextField>
-          )}
-          <KeysField keys={item.keys} onChange={(keys) => onChange({ keys })} />
-          <TextField
-            select
-            size="small"
-            label={lesson.kind}
-            value={item.kind}
-            onChange={({ target }) => onChange({ kind: target.value as AssignmentItem["kind"] })}
-          >
-            {ITEM_KINDS.map((kind) => (
-              <MenuItem key={kind} value={kind}>
-                {planWords.item.kinds[kind]}
-              </MenuItem>
-            ))}
-          </TextField>
-          <ToggleButtonGroup
-            size="small"
-            value={[...item.focuses]}
-            aria-label={lesson.focuses}
-            onChange={(_, focuses: AssignmentItem["focuses"]) => onChange({ focuses })}
-          >
-            {FOCUSES.map((each) => (
-              <ToggleButton key={each} value={each}>
-                {words.focuses[each]}
-              </ToggleButton>
-            ))}
-          </ToggleButtonGroup>
-        </div>
-      )}
+      {unfolded && <RareFields {...props} />}
     </li>
+  );
+}
+
+function RareFields({ control, index, item, ladders, hasLadder, onChange }: ItemEditorProps) {
+  const name = `text.items.${index}` as const;
+  return (
+    <div className={styles.rare}>
+      <FormField control={control} name={`${name}.note`} size="small" label={lesson.note} />
+      <FormField control={control} name={`${name}.bring`} select size="small" label={lesson.bring}>
+        {BRINGS.map((bring) => (
+          <MenuItem key={bring} value={bring}>
+            {planWords.item.bring[bring]}
+          </MenuItem>
+        ))}
+      </FormField>
+      {item.passageId !== null && (
+        <TextField
+          select
+          size="small"
+          label={lesson.ladder}
+          value={item.keptLadderId ?? ""}
+          helperText={hasLadder || item.keptLadderId ? undefined : lesson.noLadder}
+          onChange={({ target }) => onChange({ keptLadderId: target.value || null })}
+        >
+          <MenuItem value="">{lesson.ladderAsIs}</MenuItem>
+          {ladders.map(({ id, name: ladder }) => (
+            <MenuItem key={id} value={id}>
+              {ladder}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
+      <KeysField keys={item.keys} onChange={(keys) => onChange({ keys })} />
+      <FormField control={control} name={`${name}.kind`} select size="small" label={lesson.kind}>
+        {ITEM_KINDS.map((kind) => (
+          <MenuItem key={kind} value={kind}>
+            {planWords.item.kinds[kind]}
+          </MenuItem>
+        ))}
+      </FormField>
+      <ToggleButtonGroup
+        size="small"
+        value={[...item.focuses]}
+        aria-label={lesson.focuses}
+        onChange={(_, focuses: AssignmentItem["focuses"]) => onChange({ focuses })}
+      >
+        {FOCUSES.map((each) => (
+          <ToggleButton key={each} value={each}>
+            {words.focuses[each]}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+    </div>
   );
 }

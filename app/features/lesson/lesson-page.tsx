@@ -1,6 +1,9 @@
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
+import { useController } from "react-hook-form";
+import { DayField } from "~/components/day-field";
+import { FormField } from "~/components/form-field";
 import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
 import {
@@ -111,26 +114,8 @@ export function LessonPage(props: LessonPageProps) {
         title={lesson.next}
         aside={
           <div className={styles.dates}>
-            <TextField
-              type="date"
-              size="small"
-              label={lesson.from}
-              value={it.from}
-              error={it.errors.from !== undefined}
-              helperText={it.errors.from}
-              slotProps={{ inputLabel: { shrink: true } }}
-              onChange={({ target }) => it.change({ from: target.value })}
-            />
-            <TextField
-              type="date"
-              size="small"
-              label={lesson.until}
-              value={it.until}
-              error={it.errors.until !== undefined}
-              helperText={it.errors.until}
-              slotProps={{ inputLabel: { shrink: true } }}
-              onChange={({ target }) => it.change({ until: target.value })}
-            />
+            <LessonDay control={it.control} name="from" today={props.today} />
+            <LessonDay control={it.control} name="until" today={props.today} />
           </div>
         }
       >
@@ -140,7 +125,9 @@ export function LessonPage(props: LessonPageProps) {
           <ol className={styles.items}>
             {it.items.map((item, index) => (
               <ItemEditor
-                key={item.id}
+                key={it.keys[index]}
+                control={it.control}
+                index={index}
                 item={item}
                 ladders={props.ladders}
                 hasLadder={
@@ -149,9 +136,8 @@ export function LessonPage(props: LessonPageProps) {
                 }
                 lowered={props.last?.items.find(({ id }) => id === item.id)?.lowered}
                 unfolded={it.decisions[item.id] === "changed"}
-                errorAt={(field) => it.errors[`text.items.${index}.${field}`]}
-                onChange={(change) => it.setItem(item.id, change)}
-                onRemove={() => it.remove(item.id)}
+                onChange={(change) => it.setItem(index, change)}
+                onRemove={() => it.remove(index)}
               />
             ))}
           </ol>
@@ -191,22 +177,24 @@ export function LessonPage(props: LessonPageProps) {
           </TextField>
         </div>
         <div className={styles.word}>
-          <TextField
+          <FormField
+            control={it.control}
+            name="text.word"
             label={lesson.word}
             multiline
             minRows={2}
-            value={it.word}
-            error={it.errors["text.word"] !== undefined}
-            helperText={it.errors["text.word"]}
-            onChange={({ target }) => it.change({ word: target.value })}
           />
           {props.shapes.length > 0 && (
             <TextField
               select
               size="small"
               label={lesson.shape}
-              value={props.shapes.some(({ id }) => id === it.shape) ? it.shape : ""}
-              onChange={({ target }) => it.change({ shape: target.value || null })}
+              value={
+                props.shapes.some(({ id }) => id === it.values.text.shape)
+                  ? it.values.text.shape
+                  : ""
+              }
+              onChange={({ target }) => it.setValue("text.shape", target.value || null)}
             >
               <MenuItem value="">{lesson.usualShape}</MenuItem>
               {props.shapes.map(({ id, name }) => (
@@ -230,7 +218,7 @@ export function LessonPage(props: LessonPageProps) {
       </Section>
       {it.theirs && (
         <div className={styles.conflict} role="alert">
-          <p>{it.errors.form}</p>
+          <p>{it.refused}</p>
           <Button variant="contained" onClick={it.keepMine}>
             {lesson.mine}
           </Button>
@@ -249,21 +237,40 @@ export function LessonPage(props: LessonPageProps) {
         <span role="status" className={styles.soft}>
           {it.changed ? lesson.unsaved : lesson.kept}
         </span>
-        {!it.theirs && it.errors.form && <p role="alert">{it.errors.form}</p>}
+        {!it.theirs && it.refused && <p role="alert">{it.refused}</p>}
         <span className={styles.soft}>
           {words.capital(
             lesson.lastSpan(
-              formats.shortDay(it.from || props.today),
-              formats.shortDay(it.until || props.today),
+              formats.shortDay(it.values.from || props.today),
+              formats.shortDay(it.values.until || props.today),
             ),
           )}
           ,{" "}
           {planWords.days(
-            Math.max(0, daysBetween(it.from || props.today, it.until || props.today)),
+            Math.max(0, daysBetween(it.values.from || props.today, it.values.until || props.today)),
           )}
         </span>
       </div>
     </Page>
+  );
+}
+
+interface LessonDayProps {
+  readonly control: Lesson["control"];
+  readonly name: "from" | "until";
+  readonly today: Day;
+}
+
+function LessonDay({ control, name, today }: LessonDayProps) {
+  const { field, fieldState } = useController({ control, name });
+  return (
+    <DayField
+      label={lesson[name]}
+      value={field.value}
+      min={today}
+      onChange={field.onChange}
+      error={fieldState.error?.message}
+    />
   );
 }
 

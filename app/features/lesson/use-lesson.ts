@@ -1,6 +1,8 @@
-import { useEffect, useMemo, useState } from "react";
+import { valibotResolver } from "@hookform/resolvers/valibot";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { useFieldArray, useForm, useWatch } from "react-hook-form";
 import { useFetcher } from "react-router";
-import type { Day } from "~/core/units";
+import type { GenericSchema } from "valibot";
 import {
   fitted,
   previewOf,
@@ -12,6 +14,7 @@ import {
   type ReviewedItem,
   type WeekTimes,
 } from "~/core/week";
+import { lessonSchema, type LessonForm } from "~/forms/lesson";
 import type { LessonDraft } from "./lesson-shapes";
 
 /** What was there when it was read: whoever writes over anything else is told. */
@@ -23,14 +26,6 @@ interface Refusal {
 }
 type Answer = Refusal | { readonly kept: { readonly version: number } } | { readonly set: string };
 
-export interface LessonState {
-  readonly items: readonly AssignmentItem[];
-  readonly word: string;
-  readonly shape: string | null;
-  readonly from: Day;
-  readonly until: Day;
-}
-
 interface LessonInputs {
   readonly home: string;
   readonly draft: LessonDraft;
@@ -39,17 +34,29 @@ interface LessonInputs {
   readonly before: Before;
 }
 
+// Stored weeks may leave out what a page always has.
+const resolver = valibotResolver(lessonSchema as GenericSchema<LessonForm>);
+
+const formOf = ({ from, until, text: { items, word, shape } }: LessonDraft): LessonForm => ({
+  from,
+  until,
+  text: { items, word, shape },
+});
+
+/** Minutes that are being typed may be none yet. */
+const emptyMinutes = (name: string, value: unknown): unknown =>
+  name === "minutes" && value === null ? NaN : value;
+
 /** Next week as it is put together: previewed as one types, kept, set; typing is never lost. */
 export function useLesson({ home, draft, last, times, before }: LessonInputs) {
-  const [state, setState] = useState<LessonState>({
-    items: draft.text.items,
-    word: draft.text.word,
-    shape: draft.text.shape,
-    from: draft.from,
-    until: draft.until,
-  });
+  const form = useForm<LessonForm>({ resolver, defaultValues: formOf(draft) });
+  const { control, getValues, setValue, setError, handleSubmit } = form;
+  // Each item has an id of its own; the array's keys are for React only.
+  const list = useFieldArray({ control, name: "text.items", keyName: "key" });
+  const values = useWatch({ control }) as LessonForm;
+  const asText = JSON.stringify(values);
+  const [keptText, setKeptText] = useState(draft.kept ? asText : "");
   const [read, setRead] = useState<Read>(draft);
-  const [changed, setChanged] = useState(!draft.kept);
   const [decisions, setDecisions] = useState<Readonly<Record<string, Decision>>>(() =>
     Object.fromEntries(
       last.map(({ id, decision, suggested }) => [
@@ -61,66 +68,77 @@ export function useLesson({ home, draft, last, times, before }: LessonInputs) {
   const write = useFetcher<Answer>();
   // A date that is being typed may be none yet: the week is then drawn as it was suggested.
   const inputs = useMemo(() => {
-    const whole = state.from !== "" && state.until > state.from;
-    const { from, until } = whole ? state : draft;
-    const text = { ...draft.text, items: [...state.items] };
-    return { from, until, text, times, before };
-  }, [state, draft, times, before]);
+    const { from, until, text } = JSON.parse(asText, emptyMinutes) as LessonForm;
+    const days = from !== "" && until > from ? { from, until } : draft;
+    return {
+      from: days.from,
+      until: days.until,
+      text: { ...draft.text, items: text.items },
+      times,
+      before,
+    };
+  }, [asText, draft, times, before]);
   const preview = useMemo(() => previewOf(inputs), [inputs]);
-  const sent = ({ version, after }: Read = read) =>
-    JSON.stringify({
-      version,
-      after,
-      from: state.from,
-      until: state.until,
-      text: { items: state.items, word: state.word, goal: preview.text.goal, shape: state.shape },
-      decisions,
-    });
   const answer = write.data;
   const refusal = answer && "errors" in answer ? answer : undefined;
   const keptVersion = answer && "kept" in answer ? answer.kept.version : undefined;
+  const sent = useRef("");
+  const [refusedText, setRefusedText] = useState("");
   useEffect(() => {
     if (keptVersion === undefined) return;
     setRead((before) => ({ ...before, version: keptVersion }));
-    setChanged(false);
+    setKeptText(sent.current);
   }, [keptVersion]);
-
+  useEffect(() => {
+    setRefusedText(sent.current);
+    for (const [path, message] of Object.entries(refusal?.errors ?? {})) {
+      if (path !== "form") setError(path as "from", { type: "server", message });
+    }
+  }, [refusal, setError]);
   const setId = answer && "set" in answer ? answer.set : undefined;
   useEffect(() => {
     // A page of its own: a preview that is still on its way must not hold up the going there.
     if (setId !== undefined) window.location.assign(`${home}/weeks/${setId}`);
   }, [setId, home]);
 
-  const change = (part: Partial<LessonState>) => {
-    setChanged(true);
-    // A field that was refused is being put right; what somebody else wrote stays told.
-    if (refusal && !refusal.theirs) write.reset();
-    setState((before) => ({ ...before, ...part }));
-  };
-  const send = (act: "keep" | "set", over = read) =>
-    void write.submit({ act, week: sent(over) }, { method: "post" });
+  const send = (act: "keep" | "set", { version, after } = read) =>
+    void handleSubmit(({ from, until, text }) => {
+      sent.current = JSON.stringify(getValues());
+      const week = { version, after, from, until, decisions };
+      const whole = { ...week, text: { ...text, goal: preview.text.goal } };
+      return write.submit({ act, week: JSON.stringify(whole) }, { method: "post" });
+    })();
   return {
-    ...state,
-    change,
-    setItem: (id: string, part: Partial<AssignmentItem>) =>
-      change({ items: state.items.map((item) => (item.id === id ? { ...item, ...part } : item)) }),
-    add: (item: AssignmentItem) => change({ items: [...state.items, item] }),
-    remove: (id: string) => change({ items: state.items.filter((item) => item.id !== id) }),
+    ...form,
+    control,
+    values,
+    items: values.text.items,
+    keys: list.fields.map(({ key }) => key),
+    setItem: (index: number, part: Partial<AssignmentItem>) => {
+      for (const [name, value] of Object.entries(part)) {
+        setValue(`text.items.${index}.${name}` as "text.items.0.note", value as string);
+      }
+    },
+    add: (item: AssignmentItem) => list.append(item, { shouldFocus: false }),
+    remove: (index: number) => list.remove(index),
     decisions,
     decide: (item: ReviewedItem, decision: Decision) => {
       setDecisions((before) => ({ ...before, [item.id]: decision }));
-      const others = state.items.filter(({ id }) => id !== item.id);
-      const there = state.items.find(({ id }) => id === item.id);
-      if (decision === "finished") change({ items: others });
-      else if (!there && item.next) change({ items: [...state.items, item.next] });
+      const there = values.text.items.findIndex(({ id }) => id === item.id);
+      if (decision === "finished" && there >= 0) list.remove(there);
+      else if (decision !== "finished" && there < 0 && item.next) {
+        list.append(item.next, { shouldFocus: false });
+      }
     },
     preview,
     /** Makes what is asked fit into the days. */
     fix: (by: Fix) => {
       const items = fitted(inputs, by);
-      if (items) change({ items });
+      if (items) list.replace([...items]);
     },
-    errors: refusal?.errors ?? {},
+    /** What is refused of the whole, while nothing has been changed since. */
+    refused:
+      refusal && (refusal.theirs || refusedText === asText) ? refusal.errors.form : undefined,
     theirs: refusal?.theirs,
     keep: () => send("keep"),
     set: () => send("set"),
@@ -133,12 +151,15 @@ export function useLesson({ home, draft, last, times, before }: LessonInputs) {
     takeTheirs: () => {
       const theirs = refusal?.theirs;
       if (!theirs) return;
-      setState((before) => ({ ...before, ...theirs.text }));
+      const { from, until } = getValues();
+      const { items, word, shape } = theirs.text;
+      const taken = { from, until, text: { items, word, shape } };
+      form.reset(taken);
       setRead(theirs);
       write.reset();
-      setChanged(false);
+      setKeptText(JSON.stringify(taken));
     },
-    changed,
+    changed: asText !== keptText,
     busy: write.state !== "idle" || setId !== undefined,
   };
 }

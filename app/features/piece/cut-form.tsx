@@ -1,13 +1,18 @@
 import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
-import { Form } from "react-router";
+import { useEffect, useMemo } from "react";
+import { useFormContext } from "react-hook-form";
 import type { BarRange } from "~/components/bar-ribbon";
-import { Field, type Refused } from "~/components/field";
+import type { Refused } from "~/components/field";
+import { FormField } from "~/components/form-field";
+import { SentForm, type Typed } from "~/components/sent-form";
 import { SubmitButton } from "~/components/submit-button";
+import { cutFormSchema } from "~/forms/cut";
 import { words } from "~/words";
 import styles from "./piece.module.css";
 
 interface CutFormProps {
+  readonly piece: Parameters<typeof cutFormSchema>[0];
   readonly selection: BarRange;
   readonly onChange: (range: BarRange | undefined) => void;
   readonly refused: Refused | undefined;
@@ -16,51 +21,45 @@ interface CutFormProps {
 const { cut } = words;
 
 /** What is cut: the bars as chosen on the ribbon or typed, beats before and after, a focus. */
-export function CutForm({ selection, onChange, refused }: CutFormProps) {
+export function CutForm({ piece, selection, onChange, refused }: CutFormProps) {
+  const schema = useMemo(() => cutFormSchema(piece), [piece]);
   const number = { type: "number", className: styles.quarter! } as const;
+  const values = {
+    fromBar: String(selection.fromBar),
+    toBar: String(selection.toBar),
+    pickupBeats: "0",
+    endBeats: "0",
+    name: "",
+    focus: "",
+  };
   return (
-    <Form method="post" className={styles.cut} noValidate>
+    <SentForm schema={schema} values={values} refused={refused} className={styles.cut}>
+      <Chosen {...selection} />
       <Typography variant="h2">
         {cut.title(words.bars(selection.fromBar, selection.toBar))}
       </Typography>
-      <Field
-        name="fromBar"
-        label={cut.from}
-        refused={refused}
-        defaultValue={selection.fromBar}
-        {...number}
-      />
-      <Field
-        name="toBar"
-        label={cut.to}
-        refused={refused}
-        defaultValue={selection.toBar}
-        {...number}
-      />
-      <Field
-        name="pickupBeats"
-        label={cut.pickup}
-        helper={cut.pickupHelp}
-        refused={refused}
-        defaultValue="0"
-        {...number}
-      />
-      <Field
-        name="endBeats"
-        label={cut.end}
-        helper={cut.endHelp}
-        refused={refused}
-        defaultValue="0"
-        {...number}
-      />
-      <Field name="name" label={cut.name} helper={words.openRoom.optional} refused={refused} />
-      <Field name="focus" label={cut.focus} helper={cut.focusHelp} refused={refused} />
+      <FormField name="fromBar" label={cut.from} {...number} />
+      <FormField name="toBar" label={cut.to} {...number} />
+      <FormField name="pickupBeats" label={cut.pickup} helper={cut.pickupHelp} {...number} />
+      <FormField name="endBeats" label={cut.end} helper={cut.endHelp} {...number} />
+      <FormField name="name" label={cut.name} helper={words.openRoom.optional} />
+      <FormField name="focus" label={cut.focus} helper={cut.focusHelp} />
       <SubmitButton name="act" value="cut" variant="contained">
         {cut.submit}
       </SubmitButton>
       <Button color="inherit" onClick={() => onChange(undefined)}>
         {words.cancel}
       </Button>
-    </Form>
+    </SentForm>
   );
+}
+
+/** Bars chosen anew on the ribbon take the place of those in the fields; the rest stays typed. */
+function Chosen({ fromBar, toBar }: BarRange) {
+  const { setValue } = useFormContext<Typed>();
+  useEffect(() => {
+    setValue("fromBar", String(fromBar));
+    setValue("toBar", String(toBar));
+  }, [setValue, fromBar, toBar]);
+  return null;
 }

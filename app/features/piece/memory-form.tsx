@@ -1,10 +1,13 @@
 import MenuItem from "@mui/material/MenuItem";
-import { Form } from "react-router";
-import { Field, type Refused } from "~/components/field";
+import type { Refused } from "~/components/field";
+import { FormDayField } from "~/components/form-day-field";
+import { FormField } from "~/components/form-field";
+import { SentForm } from "~/components/sent-form";
 import { SubmitButton } from "~/components/submit-button";
 import { MEMORY_UNITS } from "~/core/week";
 import { addDays, type Day } from "~/core/units";
 import { MemoryLines, type MemoryLine } from "~/features/plan/memory-lines";
+import { memoryFormSchema } from "~/forms/memory";
 import { planWords } from "~/words/plan";
 import styles from "./piece.module.css";
 
@@ -24,53 +27,36 @@ const USUAL_MARGIN = 2;
 export function MemoryForm({ bars, today, concert, memory, refused }: MemoryFormProps) {
   const plan = memory?.plan;
   const ahead = concert !== null && concert > addDays(today, 7 * USUAL_MARGIN);
+  const values = {
+    from: plan?.from ?? today,
+    total: String(plan?.total ?? bars),
+    unit: plan?.unit ?? "bars",
+    concert: plan?.concert ?? (ahead ? concert : addDays(today, USUAL_DAYS)),
+    marginWeeks: String(plan?.marginWeeks ?? USUAL_MARGIN),
+  };
   return (
     <>
       {memory && <MemoryLines lines={[memory]} canMark={false} />}
-      <Form method="post" className={styles.memory} noValidate>
+      <SentForm
+        schema={memoryFormSchema}
+        values={values}
+        refused={refused}
+        className={styles.memory}
+      >
         <input type="hidden" name="act" value="memory" />
-        <input type="hidden" name="from" value={plan?.from ?? today} />
-        <Field
-          name="total"
-          type="number"
-          size="small"
-          label={said.total}
-          defaultValue={plan?.total ?? bars}
-          refused={refused}
-        />
-        <Field
-          name="unit"
-          select
-          size="small"
-          label={said.unit}
-          defaultValue={plan?.unit ?? "bars"}
-          refused={refused}
-        >
+        <input type="hidden" name="from" value={values.from} />
+        <FormField name="total" type="number" size="small" label={said.total} />
+        <FormField name="unit" select size="small" label={said.unit}>
           {MEMORY_UNITS.map((unit) => (
             <MenuItem key={unit} value={unit}>
               {week.units[unit]}
             </MenuItem>
           ))}
-        </Field>
-        <Field
-          name="concert"
-          type="date"
-          size="small"
-          label={said.concert}
-          defaultValue={plan?.concert ?? (ahead ? concert : addDays(today, USUAL_DAYS))}
-          refused={refused}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
-        <Field
-          name="marginWeeks"
-          type="number"
-          size="small"
-          label={said.margin}
-          defaultValue={plan?.marginWeeks ?? USUAL_MARGIN}
-          refused={refused}
-        />
+        </FormField>
+        <FormDayField name="concert" label={said.concert} min={today} />
+        <FormField name="marginWeeks" type="number" size="small" label={said.margin} />
         <SubmitButton variant="outlined">{plan ? said.change : said.plan}</SubmitButton>
-      </Form>
+      </SentForm>
     </>
   );
 }

@@ -91,12 +91,7 @@ export function PiecePage(props: PiecePageProps) {
           }))}
         />
         {selection ? (
-          <CutForm
-            key={`${selection.fromBar}-${selection.toBar}`}
-            selection={selection}
-            onChange={setSelection}
-            refused={refused}
-          />
+          <CutForm piece={piece} selection={selection} onChange={setSelection} refused={refused} />
         ) : (
           <p className={styles.hint}>
             {passages.length === 0 ? words.piece.firstCut : words.piece.flawsExplained}

@@ -1,12 +1,14 @@
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import MenuItem from "@mui/material/MenuItem";
-import TextField from "@mui/material/TextField";
-import { useState } from "react";
+import { useWatch } from "react-hook-form";
 import { useFetcher } from "react-router";
 import type { Refused } from "~/components/field";
+import { FormField } from "~/components/form-field";
 import { useFormats } from "~/components/locale";
-import { canBeServed, GOAL_SPANS, type GoalSpan, type ServedGoal } from "~/core/week";
+import { SentForm, type Typed } from "~/components/sent-form";
+import { canBeServed, GOAL_SPANS, type ServedGoal } from "~/core/week";
+import { goalFormSchema } from "~/forms/goal";
 import { planWords } from "~/words/plan";
 import styles from "./week-page.module.css";
 
@@ -69,60 +71,54 @@ function GoalLine({ goal, canChange }: { goal: ServedGoal; canChange: boolean })
 
 function NewGoal({ goals }: { goals: readonly ServedGoal[] }) {
   const fetcher = useFetcher<Refused>();
-  const [span, setSpan] = useState<GoalSpan>("week");
-  const [text, setText] = useState("");
-  const [serves, setServes] = useState("");
-  const larger = goals.filter((goal) => canBeServed(goal.span) && goal.span !== span);
-  const refused = fetcher.data && "errors" in fetcher.data ? fetcher.data.errors.text : undefined;
-  const add = () =>
-    void fetcher.submit(
-      { act: "goal", id: crypto.randomUUID(), span, text, serves },
-      { method: "post" },
-    );
+  const refused = fetcher.data && "errors" in fetcher.data ? fetcher.data : undefined;
+  const send = (form: FormData) => {
+    form.set("id", crypto.randomUUID());
+    void fetcher.submit(form, { method: "post" });
+  };
   return (
-    <div className={styles.newGoal}>
-      <TextField
-        select
-        size="small"
-        label={said.forHowLong}
-        value={span}
-        onChange={({ target }) => setSpan(target.value as GoalSpan)}
-      >
+    <SentForm
+      schema={goalFormSchema}
+      values={{ act: "goal", span: "week", text: "", serves: "" }}
+      refused={refused}
+      className={styles.newGoal}
+      send={send}
+    >
+      <input type="hidden" name="act" value="goal" />
+      <FormField name="span" select size="small" label={said.forHowLong}>
         {GOAL_SPANS.map((each) => (
           <MenuItem key={each} value={each}>
             {said.spans[each]}
           </MenuItem>
         ))}
-      </TextField>
-      <TextField
+      </FormField>
+      <FormField
+        name="text"
         size="small"
         label={said.text}
-        value={text}
-        error={refused !== undefined}
-        helperText={refused}
         slotProps={{ htmlInput: { maxLength: 200 } }}
-        onChange={({ target }) => setText(target.value)}
-        onKeyDown={(event) => event.key === "Enter" && add()}
       />
-      {larger.length > 0 && (
-        <TextField
-          select
-          size="small"
-          label={said.serves}
-          value={serves}
-          onChange={({ target }) => setServes(target.value)}
-        >
-          <MenuItem value="">{said.servesNothing}</MenuItem>
-          {larger.map(({ id, text: larger }) => (
-            <MenuItem key={id} value={id}>
-              {larger}
-            </MenuItem>
-          ))}
-        </TextField>
-      )}
-      <Button variant="outlined" disabled={fetcher.state !== "idle"} onClick={add}>
+      <Serves goals={goals} />
+      <Button type="submit" variant="outlined" disabled={fetcher.state !== "idle"}>
         {said.add}
       </Button>
-    </div>
+    </SentForm>
+  );
+}
+
+/** A larger goal that the new one is a step to, where there is one. */
+function Serves({ goals }: { goals: readonly ServedGoal[] }) {
+  const span = useWatch<Typed, "span">({ name: "span" });
+  const larger = goals.filter((goal) => canBeServed(goal.span) && goal.span !== span);
+  if (larger.length === 0) return null;
+  return (
+    <FormField name="serves" select size="small" label={said.serves}>
+      <MenuItem value="">{said.servesNothing}</MenuItem>
+      {larger.map(({ id, text }) => (
+        <MenuItem key={id} value={id}>
+          {text}
+        </MenuItem>
+      ))}
+    </FormField>
   );
 }

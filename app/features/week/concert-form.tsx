@@ -1,39 +1,32 @@
-import { Form } from "react-router";
-import { Field, type Refused } from "~/components/field";
+import { FormDayField } from "~/components/form-day-field";
+import type { Refused } from "~/components/field";
+import { FormField } from "~/components/form-field";
+import { SentForm } from "~/components/sent-form";
 import { SubmitButton } from "~/components/submit-button";
 import type { Day } from "~/core/units";
+import { concertFormSchema } from "~/forms/concert";
 import { words } from "~/words";
 import styles from "./week-board.module.css";
 
-interface ConcertFormProps {
+export interface ConcertFormProps {
   readonly concert: { readonly name: string; readonly day: Day } | undefined;
+  readonly today: Day;
   readonly refused: Refused | undefined;
 }
 
 /** The day that everything is prepared for. */
-export function ConcertForm({ concert, refused }: ConcertFormProps) {
+export function ConcertForm({ concert, today, refused }: ConcertFormProps) {
   return (
-    <details className={styles.concert} open={refused !== undefined}>
-      <summary>{words.week.setConcert}</summary>
-      <Form key={concert?.day} method="post" className={styles.tools} noValidate>
-        <Field
-          name="name"
-          size="small"
-          label={words.week.concertName}
-          defaultValue={concert?.name}
-          refused={refused}
-        />
-        <Field
-          name="day"
-          type="date"
-          size="small"
-          label={words.week.concertOn}
-          defaultValue={concert?.day}
-          refused={refused}
-          slotProps={{ inputLabel: { shrink: true } }}
-        />
-        <SubmitButton variant="outlined">{words.week.concertSave}</SubmitButton>
-      </Form>
-    </details>
+    <SentForm
+      key={concert?.day}
+      schema={concertFormSchema}
+      values={{ name: concert?.name ?? "", day: concert?.day ?? "" }}
+      refused={refused}
+      className={styles.tools}
+    >
+      <FormField name="name" size="small" label={words.week.concertName} />
+      <FormDayField name="day" label={words.week.concertOn} min={today} />
+      <SubmitButton variant="outlined">{words.week.concertSave}</SubmitButton>
+    </SentForm>
   );
 }

@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import FormControlLabel from "@mui/material/FormControlLabel";
 import Switch from "@mui/material/Switch";
 import TextField from "@mui/material/TextField";
-import { useState } from "react";
+import { lazy, Suspense, useState } from "react";
 import { Link } from "react-router";
 import type { Refused } from "~/components/field";
 import { useFormats } from "~/components/locale";
@@ -10,7 +10,7 @@ import { Empty, Page } from "~/components/page";
 import type { Look } from "~/core/judge";
 import { daysBetween, type Day } from "~/core/units";
 import { words } from "~/words";
-import { ConcertForm } from "./concert-form";
+import type { ConcertFormProps } from "./concert-form";
 import { LookNote } from "./look-note";
 import { WeekBars, type LineDay } from "./week-bars";
 import styles from "./week-board.module.css";
@@ -117,7 +117,7 @@ export function WeekBoard({ studioId, today, lines, concert, refused }: WeekBoar
           {shown.length === 0 && <p className={styles.soft}>{words.week.none}</p>}
         </div>
       )}
-      <ConcertForm concert={concert} refused={refused} />
+      <Concert concert={concert} today={today} refused={refused} />
       <p>
         <Link to="/password">{words.week.password}</Link>
       </p>
@@ -179,5 +179,29 @@ function BoardLine({ line, studioId, today, most }: BoardLineProps) {
         ))}
       </div>
     </li>
+  );
+}
+
+// A calendar to choose from weighs more than the rest of the page; most days nobody wants it.
+const ConcertForm = lazy(() =>
+  import("./concert-form").then(({ ConcertForm: form }) => ({ default: form })),
+);
+
+function Concert(props: ConcertFormProps) {
+  const refused = props.refused !== undefined;
+  const [open, setOpen] = useState(refused);
+  return (
+    <details
+      className={styles.concert}
+      open={refused}
+      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
+    >
+      <summary>{words.week.setConcert}</summary>
+      {open && (
+        <Suspense>
+          <ConcertForm {...props} />
+        </Suspense>
+      )}
+    </details>
   );
 }

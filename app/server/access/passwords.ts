@@ -1,7 +1,5 @@
 import { hash, verify } from "@node-rs/argon2";
 
-export const PASSWORD_LENGTH = { shortest: 10, longest: 200 } as const;
-
 /** So many hashes at a time: each fills a core, and the stand's events must not wait for them. */
 const MOST_AT_ONCE = 2;
 let busy = 0;

@@ -14,9 +14,10 @@ import {
   type AccessKind,
 } from "~/db/queries";
 import type { Queries } from "~/db/client";
+import { nameSchema } from "~/forms/names";
 import { hashOf, newCode, newLinkSecret } from "../access/secrets";
 import type { Services } from "../services";
-import { nameSchema, NO_TIMES } from "./open-room";
+import { NO_TIMES } from "./open-room";
 
 /** What is open to a student and to those who look on. */
 export async function accessPage({ db, now }: Services, studioId: string, personId: string) {

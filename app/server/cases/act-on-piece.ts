@@ -2,10 +2,12 @@ import * as v from "valibot";
 import { err, ok, sentences, unreachable, type Result } from "~/core/result";
 import { PASSAGE_STATES, stagesSchema } from "~/core/score";
 import { pieceOfPerson, setStages } from "~/db/queries";
-import { readForm, type FormRefused } from "../form";
+import { cutFormSchema } from "~/forms/cut";
+import type { FormRefused } from "~/forms/typed";
+import { readForm } from "../form";
 import type { Services } from "../services";
 import { planMemory } from "./memory";
-import { cutPassage, cutSchema, putAway, setState } from "./passages";
+import { cutPassage, putAway, setState } from "./passages";
 
 const id = v.pipe(v.string(), v.uuid());
 
@@ -42,8 +44,7 @@ export async function actOnPiece(
   switch (act.output.act) {
     case "cut": {
       const piece = await pieceOfPerson(services.db, studioId, personId, pieceId);
-      const numbers = ["fromBar", "toBar", "pickupBeats", "endBeats"];
-      const cut = readForm(form, cutSchema(piece), numbers);
+      const cut = readForm(form, cutFormSchema(piece));
       if (!cut.ok) return cut;
       return ok(await cutPassage(services, studioId, { personId, pieceId }, cut.value));
     }

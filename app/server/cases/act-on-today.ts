@@ -2,7 +2,8 @@ import * as v from "valibot";
 import { mustDoSchema } from "~/core/session";
 import { err, ok, type Result } from "~/core/result";
 import { sayEnough, setMustDo, studentById, studioById, takeBackEnough } from "~/db/queries";
-import { readForm, type FormRefused } from "../form";
+import type { FormRefused } from "~/forms/typed";
+import { readForm } from "../form";
 import { todayIn, type Services } from "../services";
 import { ask, askSchema } from "./questions";
 

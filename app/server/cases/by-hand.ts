@@ -2,38 +2,41 @@ import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import { addDays } from "~/core/units";
 import { dropByHand, insertByHand, studentById, studioById } from "~/db/queries";
-import { readForm, type FormRefused } from "../form";
+import { typedForm, type FormRefused } from "~/forms/typed";
+import { readForm } from "../form";
 import { todayIn, type Services } from "../services";
 
 const LONGEST_MINUTES = 600;
 const DAYS_BACK = 28;
-const NUMBERS = ["minutes", "daysAgo"];
 
-const schema = v.object({
-  id: v.pipe(v.string(), v.uuid("The entry can't be read.")),
-  minutes: v.pipe(
-    v.number("How many minutes?"),
-    v.integer("Whole minutes."),
-    v.minValue(1, "At least 1 minute."),
-    v.maxValue(LONGEST_MINUTES, `At most ${LONGEST_MINUTES} minutes.`),
-  ),
-  daysAgo: v.pipe(
-    v.number("Which day?"),
-    v.integer("Which day?"),
-    v.minValue(0, "Not a day ahead."),
-    v.maxValue(DAYS_BACK, `At most ${DAYS_BACK} days back.`),
-  ),
-  itemId: v.pipe(
-    v.optional(v.string(), ""),
-    v.transform((id) => (id === "" ? null : id)),
-    v.nullable(v.pipe(v.string(), v.uuid())),
-  ),
-  note: v.pipe(
-    v.optional(v.string(), ""),
-    v.trim(),
-    v.maxLength(200, "Keep it under 200 characters."),
-  ),
-});
+const schema = typedForm(
+  v.object({
+    id: v.pipe(v.string(), v.uuid("The entry can't be read.")),
+    minutes: v.pipe(
+      v.number("How many minutes?"),
+      v.integer("Whole minutes."),
+      v.minValue(1, "At least 1 minute."),
+      v.maxValue(LONGEST_MINUTES, `At most ${LONGEST_MINUTES} minutes.`),
+    ),
+    daysAgo: v.pipe(
+      v.number("Which day?"),
+      v.integer("Which day?"),
+      v.minValue(0, "Not a day ahead."),
+      v.maxValue(DAYS_BACK, `At most ${DAYS_BACK} days back.`),
+    ),
+    itemId: v.pipe(
+      v.optional(v.string(), ""),
+      v.transform((id) => (id === "" ? null : id)),
+      v.nullable(v.pipe(v.string(), v.uuid())),
+    ),
+    note: v.pipe(
+      v.optional(v.string(), ""),
+      v.trim(),
+      v.maxLength(200, "Keep it under 200 characters."),
+    ),
+  }),
+  ["minutes", "daysAgo"],
+);
 
 /** Practice made without Fidus. The id comes with the form: sent twice, it is one entry. */
 export async function addByHand(
@@ -42,7 +45,7 @@ export async function addByHand(
   personId: string,
   form: FormData,
 ): Promise<Result<undefined, FormRefused>> {
-  const read = readForm(form, schema, NUMBERS);
+  const read = readForm(form, schema);
   if (!read.ok) return err(read.error);
   const { id, minutes, daysAgo, itemId, note } = read.value;
   const { db } = services;

@@ -1,8 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
+import { roomFormSchema } from "~/forms/room";
 import { readForm } from "../form";
 import { ladder, pieceForm } from "../test/room";
 import { readPieceForm } from "./add-piece";
-import { newRoomSchema } from "./open-room";
 import { readLadder } from "./workshop";
 import { readToday } from "./read-today";
 
@@ -56,7 +56,7 @@ describe("forms", () => {
   test("a room without names, and a day without passages, are told what is missing", () => {
     const form = new FormData();
     form.set("room", "  ");
-    expect(errors(readForm(form, newRoomSchema))).toEqual([
+    expect(errors(readForm(form, roomFormSchema))).toEqual([
       "teacher",
       "signIn",
       "password",

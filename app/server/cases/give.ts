@@ -18,7 +18,7 @@ import {
   studioById,
   type Passage,
 } from "~/db/queries";
-import type { FormRefused } from "../form";
+import type { FormRefused } from "~/forms/typed";
 import { todayIn, type Services } from "../services";
 
 const MOST_STUDENTS = 60;

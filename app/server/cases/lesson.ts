@@ -31,6 +31,7 @@ import {
   type Assignment,
   type Passage,
 } from "~/db/queries";
+import { lessonFields } from "~/forms/lesson";
 import { todayIn, type Services } from "../services";
 import {
   minutesOfDays,
@@ -184,8 +185,6 @@ export async function lessonPage(services: Services, studioId: string, personId:
   };
 }
 
-const day = v.pipe(v.string(), v.isoDate("A date is written as 2026-11-30."));
-
 const decisionsSchema = v.record(
   v.pipe(v.string(), v.uuid()),
   v.picklist(["open", "finished", "carried", "changed"]),
@@ -195,8 +194,7 @@ const sentSchema = v.object({
   version: v.pipe(v.number(), v.integer(), v.minValue(0)),
   /** The newest week that was set when the page was opened. */
   after: v.nullable(v.pipe(v.string(), v.uuid())),
-  from: day,
-  until: day,
+  ...lessonFields,
   text: assignmentSchema,
   decisions: decisionsSchema,
 });

@@ -10,7 +10,8 @@ import {
   renameKeptLadder,
   sharedShapes,
 } from "~/db/queries";
-import { readForm, type FormRefused } from "../form";
+import type { FormRefused } from "~/forms/typed";
+import { readForm } from "../form";
 import type { Services } from "../services";
 import { ladderTextSchema } from "./ladder-text";
 

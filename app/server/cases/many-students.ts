@@ -1,9 +1,10 @@
 import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
-import type { FormRefused } from "../form";
+import { studentSchema } from "~/forms/names";
+import type { FormRefused } from "~/forms/typed";
 import type { Services } from "../services";
 import { issue } from "./access";
-import { addStudent, studentSchema } from "./open-room";
+import { addStudent } from "./open-room";
 
 const MOST = 120;
 

@@ -1,9 +1,11 @@
 import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
-import { memoryPlanSchema, memoryStanding } from "~/core/week";
+import { memoryStanding } from "~/core/week";
 import type { Day } from "~/core/units";
 import { markMemory, memoryOf, pieceOfPerson, putMemory, studioById } from "~/db/queries";
-import { readForm, type FormRefused } from "../form";
+import { memoryFormSchema } from "~/forms/memory";
+import { typedForm, type FormRefused } from "~/forms/typed";
+import { readForm } from "../form";
 import { todayIn, type Services } from "../services";
 
 type MemoryRow = Awaited<ReturnType<typeof memoryOf>>[number];
@@ -33,8 +35,6 @@ export async function memoryOfPiece(
   return found && memoryLine(found, today);
 }
 
-const NUMBERS = ["total", "marginWeeks", "stands"];
-
 /** Sets the plan of a piece, refusing a concert that lies before today. */
 export async function planMemory(
   services: Services,
@@ -42,7 +42,7 @@ export async function planMemory(
   form: FormData,
 ): Promise<Result<undefined, FormRefused>> {
   const { db } = services;
-  const read = readForm(form, memoryPlanSchema, NUMBERS);
+  const read = readForm(form, memoryFormSchema);
   if (!read.ok) return read;
   const today = todayIn(services, await studioById(db, studioId));
   if (read.value.concert < today) {
@@ -54,15 +54,18 @@ export async function planMemory(
   return ok(undefined);
 }
 
-const markSchema = v.object({
-  pieceId: v.pipe(v.string(), v.uuid()),
-  stands: v.pipe(
-    v.number("How many stand by heart?"),
-    v.integer("Whole bars or pages."),
-    v.minValue(0, "Not below 0."),
-    v.maxValue(5000, "At most 5,000."),
-  ),
-});
+const markSchema = typedForm(
+  v.object({
+    pieceId: v.pipe(v.string(), v.uuid()),
+    stands: v.pipe(
+      v.number("How many stand by heart?"),
+      v.integer("Whole bars or pages."),
+      v.minValue(0, "Not below 0."),
+      v.maxValue(5000, "At most 5,000."),
+    ),
+  }),
+  ["stands"],
+);
 
 /** How many stand by heart today. */
 export async function markStands(
@@ -71,7 +74,7 @@ export async function markStands(
   personId: string,
   form: FormData,
 ): Promise<Result<undefined, FormRefused>> {
-  const read = readForm(form, markSchema, NUMBERS);
+  const read = readForm(form, markSchema);
   if (!read.ok) return read;
   const day = todayIn(services, await studioById(services.db, studioId));
   await markMemory(services.db, studioId, personId, { ...read.value, day });

@@ -1,62 +1,15 @@
-import * as v from "valibot";
+import type * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import type { WeekTimes } from "~/core/week";
-import { isTimeZone } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { bySignInName, insertPerson, insertStudio, setPassword } from "~/db/queries";
+import type { studentSchema } from "~/forms/names";
 import { hashPassword } from "../access/passwords";
 import type { Services } from "../services";
 import { COUNTING } from "./counting";
-import { newPasswordSchema, signInNameSchema } from "./sign-in";
-
-const LONGEST_NAME = 120;
-const tooLong = `Keep it under ${LONGEST_NAME} characters.`;
 
 /** Nothing said yet of when there is time. */
 export const NO_TIMES: WeekTimes = { windows: [], lesson: null, dates: [], limits: null };
-
-export const nameSchema = (what: string) =>
-  v.pipe(v.string(), v.trim(), v.minLength(1, `Give ${what}.`), v.maxLength(LONGEST_NAME, tooLong));
-
-export const studentSchema = v.object({
-  name: nameSchema("the student's name"),
-  instrument: v.pipe(v.optional(v.string(), ""), v.trim(), v.maxLength(LONGEST_NAME, tooLong)),
-});
-
-export const newRoomSchema = v.pipe(
-  v.object({
-    room: v.pipe(v.optional(v.string(), ""), v.trim(), v.maxLength(LONGEST_NAME, tooLong)),
-    teacher: nameSchema("your name"),
-    /** Someone teaching themself: no student but the teacher. */
-    self: v.pipe(
-      v.optional(v.string(), ""),
-      v.transform((value) => value === "on"),
-    ),
-    name: v.pipe(v.optional(v.string(), ""), v.trim(), v.maxLength(LONGEST_NAME, tooLong)),
-    instrument: studentSchema.entries.instrument,
-    signIn: signInNameSchema,
-    password: newPasswordSchema,
-    timeZone: v.fallback(v.pipe(v.string(), v.check(isTimeZone)), "UTC"),
-  }),
-  v.forward(
-    v.partialCheck(
-      [["self"], ["name"]],
-      ({ self, name }) => self || name.length > 0,
-      "Give the student's name.",
-    ),
-    ["name"],
-  ),
-  v.forward(
-    v.partialCheck(
-      [["self"], ["room"]],
-      ({ self, room }) => self || room.length > 0,
-      "Give the room a name.",
-    ),
-    ["room"],
-  ),
-  // Whoever teaches themself has a room all the same, by their own name.
-  v.transform((read) => ({ ...read, room: read.room || read.teacher })),
-);
 
 /** What a room begins with; a demo room has no password. */
 export interface NewRoom {

@@ -1,6 +1,5 @@
-import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
-import { passageRangeOf, type PassageState } from "~/core/score";
+import type { PassageState } from "~/core/score";
 import { DatabaseError } from "~/db/client";
 import {
   insertLadder,
@@ -9,26 +8,15 @@ import {
   retirePassage,
   setPassageState,
   studioById,
-  type Piece,
 } from "~/db/queries";
+import type { Cut } from "~/forms/cut";
 import { todayIn, type Services } from "../services";
-
-const LONGEST_NAME = 120;
-const shortText = v.pipe(
-  v.optional(v.string(), ""),
-  v.trim(),
-  v.maxLength(LONGEST_NAME, `Keep it under ${LONGEST_NAME} characters.`),
-);
-
-/** A cut as its form sends it, checked against its piece. */
-export const cutSchema = (piece: Piece) =>
-  v.intersect([passageRangeOf(piece), v.object({ name: shortText, focus: shortText })]);
 
 export async function cutPassage(
   { db, newId }: Services,
   studioId: string,
   where: { personId: string; pieceId: string },
-  cut: v.InferOutput<ReturnType<typeof cutSchema>>,
+  cut: Cut,
 ): Promise<string> {
   const id = newId();
   await insertPassage(db, studioId, { ...cut, ...where, id });

@@ -2,10 +2,10 @@ import { addHours } from "date-fns";
 import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import { bySignInName, insertAccess, setPassword, teachersWithoutPassword } from "~/db/queries";
+import { newPasswordSchema, signInNameSchema } from "~/forms/names";
 import { hashPassword } from "../access/passwords";
 import { hashOf, newLinkSecret } from "../access/secrets";
 import type { Services } from "../services";
-import { newPasswordSchema, signInNameSchema } from "./sign-in";
 
 export const passwordFormSchema = v.object({
   signIn: signInNameSchema,

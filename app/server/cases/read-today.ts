@@ -1,7 +1,7 @@
 import * as v from "valibot";
 import { err, ok, sentences, type Result } from "~/core/result";
 import { BLOCK_KINDS, FEELINGS, NO_VERDICT_CHOICES, SESSION_MINUTES } from "~/core/session";
-import type { FormRefused } from "../form";
+import type { FormRefused } from "~/forms/typed";
 
 const MOST_PARTS = 60;
 const LONGEST_TEXT = 200;

@@ -2,7 +2,8 @@ import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import { FEELINGS, RATED, RATINGS, sessionEventSchema } from "~/core/session";
 import { eventsOf } from "~/db/queries";
-import { readForm, type FormRefused } from "../form";
+import type { FormRefused } from "~/forms/typed";
+import { readForm } from "../form";
 import type { Services } from "../services";
 import { appendEvents } from "./append-events";
 

@@ -1,4 +1,3 @@
-import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import {
   bySignInName,
@@ -10,24 +9,10 @@ import {
   openAccess,
   takeCode,
 } from "~/db/queries";
-import { PASSWORD_LENGTH, passwordFits } from "../access/passwords";
+import { passwordFits } from "../access/passwords";
 import { codeAsTyped, hashOf } from "../access/secrets";
 import { nameFrom, type Throttle } from "../access/throttle";
 import type { Services } from "../services";
-
-export const signInNameSchema = v.pipe(
-  v.string(),
-  v.trim(),
-  v.toLowerCase(),
-  v.minLength(2, "At least 2 characters."),
-  v.maxLength(80, "Keep it under 80 characters."),
-);
-
-export const newPasswordSchema = v.pipe(
-  v.string(),
-  v.minLength(PASSWORD_LENGTH.shortest, `At least ${PASSWORD_LENGTH.shortest} characters.`),
-  v.maxLength(PASSWORD_LENGTH.longest, `At most ${PASSWORD_LENGTH.longest} characters.`),
-);
 
 /** Why nobody was let in, as a sentence with its status. */
 export interface Refusal {

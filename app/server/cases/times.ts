@@ -3,7 +3,7 @@ import { timesSchema } from "~/core/week";
 import { setTimes, studentById, studioById } from "~/db/queries";
 import { sentences } from "~/core/result";
 import { err, ok, type Result } from "~/core/result";
-import type { FormRefused } from "../form";
+import type { FormRefused } from "~/forms/typed";
 import { todayIn, type Services } from "../services";
 
 const textSchema = v.pipe(

@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import { GOAL_SPANS, goalsNow } from "~/core/week";
+import { goalsNow } from "~/core/week";
 import { addDays } from "~/core/units";
 import { err, ok, type Result } from "~/core/result";
 import {
@@ -10,32 +10,16 @@ import {
   studioById,
   wordedGoalsOf,
 } from "~/db/queries";
-import { readForm, type FormRefused } from "../form";
+import { goalFields, goalId } from "~/forms/goal";
+import type { FormRefused } from "~/forms/typed";
+import { readForm } from "../form";
 import { todayIn, type Services } from "../services";
 
-const LONGEST = 200;
 const YEAR_DAYS = 366;
 
-const id = v.pipe(v.string(), v.uuid("The goal can't be read."));
-
 const actSchema = v.variant("act", [
-  v.object({
-    act: v.literal("goal"),
-    id,
-    span: v.picklist(GOAL_SPANS, "Say for how long."),
-    text: v.pipe(
-      v.string(),
-      v.trim(),
-      v.minLength(1, "Write the goal first."),
-      v.maxLength(LONGEST, `Keep it under ${LONGEST} characters.`),
-    ),
-    serves: v.pipe(
-      v.optional(v.string(), ""),
-      v.transform((given) => (given === "" ? null : given)),
-      v.nullable(id),
-    ),
-  }),
-  v.object({ act: v.picklist(["goal-reached", "goal-open", "goal-drop"]), id }),
+  v.object({ act: v.literal("goal"), id: goalId, ...goalFields }),
+  v.object({ act: v.picklist(["goal-reached", "goal-open", "goal-drop"]), id: goalId }),
 ]);
 
 /** Sets a goal in words, checks one off, opens it again, or takes it away. */

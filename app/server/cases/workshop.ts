@@ -14,7 +14,7 @@ import {
   studioById,
   type Passage,
 } from "~/db/queries";
-import type { FormRefused } from "../form";
+import type { FormRefused } from "~/forms/typed";
 import { todayIn, type Services } from "../services";
 import { ladderTextSchema } from "./ladder-text";
 import { passageLine } from "./passage-line";

@@ -1,0 +1,29 @@
+import { useLayoutEffect } from "react";
+
+type Taking = (name: string, typed: string, type: string) => void;
+
+/**
+ * Takes over what was typed into a form, or ticked, before the page came alive: `take` gets what
+ * stands in each named field then, and the field's type.
+ */
+export function useTypedBefore(
+  form: { readonly current: HTMLFormElement | null },
+  take: Taking,
+): void {
+  useLayoutEffect(() => {
+    for (const field of form.current?.elements ?? []) {
+      const typed = typedIn(field);
+      if (typed) take(...typed);
+    }
+    // Once, when the page comes alive.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+}
+
+/** What stands in a field that one can type into, or tick. */
+function typedIn(field: Element): Parameters<Taking> | undefined {
+  if (field instanceof HTMLTextAreaElement) return [field.name, field.value, "textarea"];
+  if (!(field instanceof HTMLInputElement) || field.type === "hidden") return undefined;
+  const ticked = field.checked ? "on" : "";
+  return [field.name, field.type === "checkbox" ? ticked : field.value, field.type];
+}
