@@ -1,17 +1,17 @@
 import { useLayoutEffect } from "react";
 
-type Taking = (name: string, typed: string, type: string) => void;
+type Taking = (name: string, typed: string) => void;
 
 /**
- * Takes over what was typed into a form, or ticked, before the page came alive: `take` gets what
- * stands in each named field then, and the field's type.
+ * Takes over what was typed or ticked before the page came alive: `take` gets what stands in each
+ * field then, by the field's name.
  */
 export function useTypedBefore(
-  form: { readonly current: HTMLFormElement | null },
+  around: { readonly current: HTMLElement | null },
   take: Taking,
 ): void {
   useLayoutEffect(() => {
-    for (const field of form.current?.elements ?? []) {
+    for (const field of around.current?.querySelectorAll("input, textarea") ?? []) {
       const typed = typedIn(field);
       if (typed) take(...typed);
     }
@@ -22,8 +22,8 @@ export function useTypedBefore(
 
 /** What stands in a field that one can type into, or tick. */
 function typedIn(field: Element): Parameters<Taking> | undefined {
-  if (field instanceof HTMLTextAreaElement) return [field.name, field.value, "textarea"];
+  if (field instanceof HTMLTextAreaElement) return [field.name, field.value];
   if (!(field instanceof HTMLInputElement) || field.type === "hidden") return undefined;
   const ticked = field.checked ? "on" : "";
-  return [field.name, field.type === "checkbox" ? ticked : field.value, field.type];
+  return [field.name, field.type === "checkbox" ? ticked : field.value];
 }

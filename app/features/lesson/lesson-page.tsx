@@ -1,29 +1,17 @@
 import Button from "@mui/material/Button";
-import MenuItem from "@mui/material/MenuItem";
-import TextField from "@mui/material/TextField";
-import { useController } from "react-hook-form";
-import { DayField } from "~/components/day-field";
-import { FormField } from "~/components/form-field";
 import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
-import {
-  ITEM_KINDS,
-  MOST_ITEMS,
-  newItem,
-  type AssignmentItem,
-  type Before,
-  type WeekTimes,
-} from "~/core/week";
+import { type Before, type WeekTimes } from "~/core/week";
 import { daysBetween, type Day } from "~/core/units";
 import { Questions, type WaitingQuestion } from "~/features/questions/questions";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
-import { ItemEditor } from "./item-editor";
 import type { KeptLadderName, LastWeek, LessonDraft } from "./lesson-shapes";
 import { NextWeek } from "./next-week";
 import { ReviewRow } from "./review-row";
-import { useLesson } from "./use-lesson";
+import { useLesson, type Lesson } from "./use-lesson";
+import { WeekItems } from "./week-items";
 import styles from "./lesson.module.css";
 
 interface LessonPageProps {
@@ -43,14 +31,9 @@ interface LessonPageProps {
 }
 
 const { lesson } = planWords;
-const USUAL_MINUTES = 10;
-
-const passageTitle = ({ title, name, fromBar, toBar }: PassageLine): string =>
-  `${title}, ${name || words.bars(fromBar, toBar)}`;
-
 /** Last week item by item, next week as it is put together, and how it will lie on the days. */
 export function LessonPage(props: LessonPageProps) {
-  const { studioId, person, passages, draft } = props;
+  const { studioId, person, draft } = props;
   const formats = useFormats();
   const home = `/studio/${studioId}/students/${person.id}`;
   const it = useLesson({
@@ -60,22 +43,6 @@ export function LessonPage(props: LessonPageProps) {
     times: props.times,
     before: props.before,
   });
-  const free = passages.filter(({ id }) => !it.items.some(({ passageId }) => passageId === id));
-  const addPassage = (id: string) => {
-    const passage = passages.find((each) => each.id === id)!;
-    const minutes = passage.minutes ?? USUAL_MINUTES;
-    const title = passageTitle(passage).slice(0, 120);
-    const goalTempo = passage.target;
-    it.add(
-      newItem(crypto.randomUUID(), {
-        passageId: id,
-        title,
-        focus: passage.focus,
-        minutes,
-        goalTempo,
-      }),
-    );
-  };
   return (
     <Page
       title={lesson.title}
@@ -110,102 +77,7 @@ export function LessonPage(props: LessonPageProps) {
         )}
       </Section>
 
-      <Section
-        title={lesson.next}
-        aside={
-          <div className={styles.dates}>
-            <LessonDay control={it.control} name="from" today={props.today} />
-            <LessonDay control={it.control} name="until" today={props.today} />
-          </div>
-        }
-      >
-        {it.items.length === 0 ? (
-          <p className={styles.soft}>{lesson.none}</p>
-        ) : (
-          <ol className={styles.items}>
-            {it.items.map((item, index) => (
-              <ItemEditor
-                key={it.keys[index]}
-                control={it.control}
-                index={index}
-                item={item}
-                ladders={props.ladders}
-                hasLadder={
-                  item.passageId === null ||
-                  passages.some(({ id, target }) => id === item.passageId && target !== null)
-                }
-                lowered={props.last?.items.find(({ id }) => id === item.id)?.lowered}
-                unfolded={it.decisions[item.id] === "changed"}
-                onChange={(change) => it.setItem(index, change)}
-                onRemove={() => it.remove(index)}
-              />
-            ))}
-          </ol>
-        )}
-        <div className={styles.adding}>
-          <TextField
-            select
-            size="small"
-            label={lesson.addPassage}
-            value=""
-            disabled={free.length === 0 || it.items.length >= MOST_ITEMS}
-            onChange={({ target }) => addPassage(target.value)}
-          >
-            {free.map((passage) => (
-              <MenuItem key={passage.id} value={passage.id}>
-                {passageTitle(passage)}
-              </MenuItem>
-            ))}
-          </TextField>
-          <TextField
-            select
-            size="small"
-            label={lesson.addOther}
-            value=""
-            disabled={it.items.length >= MOST_ITEMS}
-            helperText={it.items.length >= MOST_ITEMS ? lesson.tooMany(MOST_ITEMS) : undefined}
-            onChange={({ target }) => {
-              const kind = target.value as AssignmentItem["kind"];
-              it.add(newItem(crypto.randomUUID(), { kind, title: planWords.item.kinds[kind] }));
-            }}
-          >
-            {ITEM_KINDS.map((kind) => (
-              <MenuItem key={kind} value={kind}>
-                {planWords.item.kinds[kind]}
-              </MenuItem>
-            ))}
-          </TextField>
-        </div>
-        <div className={styles.word}>
-          <FormField
-            control={it.control}
-            name="text.word"
-            label={lesson.word}
-            multiline
-            minRows={2}
-          />
-          {props.shapes.length > 0 && (
-            <TextField
-              select
-              size="small"
-              label={lesson.shape}
-              value={
-                props.shapes.some(({ id }) => id === it.values.text.shape)
-                  ? it.values.text.shape
-                  : ""
-              }
-              onChange={({ target }) => it.setValue("text.shape", target.value || null)}
-            >
-              <MenuItem value="">{lesson.usualShape}</MenuItem>
-              {props.shapes.map(({ id, name }) => (
-                <MenuItem key={id} value={id}>
-                  {name}
-                </MenuItem>
-              ))}
-            </TextField>
-          )}
-        </div>
-      </Section>
+      <WeekItems it={it} {...props} />
 
       <Section title={lesson.preview}>
         <NextWeek
@@ -254,27 +126,6 @@ export function LessonPage(props: LessonPageProps) {
     </Page>
   );
 }
-
-interface LessonDayProps {
-  readonly control: Lesson["control"];
-  readonly name: "from" | "until";
-  readonly today: Day;
-}
-
-function LessonDay({ control, name, today }: LessonDayProps) {
-  const { field, fieldState } = useController({ control, name });
-  return (
-    <DayField
-      label={lesson[name]}
-      value={field.value}
-      min={today}
-      onChange={field.onChange}
-      error={fieldState.error?.message}
-    />
-  );
-}
-
-type Lesson = ReturnType<typeof useLesson>;
 
 function Review({ last, today, it }: { last: LastWeek; today: Day; it: Lesson }) {
   const ago = (day: Day) => words.ago(daysBetween(day, today));

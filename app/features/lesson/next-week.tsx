@@ -5,13 +5,13 @@ import { WeekGrid } from "~/features/plan/week-grid";
 import type { Fix } from "~/core/week";
 import type { Day } from "~/core/units";
 import { planWords } from "~/words/plan";
-import type { useLesson } from "./use-lesson";
+import type { Lesson } from "./use-lesson";
 import styles from "./lesson.module.css";
 
 const { lesson } = planWords;
 
 interface NextWeekProps {
-  readonly it: ReturnType<typeof useLesson>;
+  readonly it: Lesson;
   readonly home: string;
   readonly today: Day;
   readonly timesSaid: boolean;
