@@ -5,7 +5,7 @@ import { addDays, dayOf, daysBetween } from "~/core/units";
 import { memoryDatabase } from "~/db/test/memory";
 import { allStudios } from "~/db/queries";
 import { progressPage } from "~/server/cases/passage-pages";
-import { logPage, studentPage } from "~/server/cases/student-pages";
+import { studentPage } from "~/server/cases/student-pages";
 import { todayPage } from "~/server/cases/today";
 import { weekOf } from "~/server/cases/week";
 import type { Services } from "~/server/services";
@@ -65,7 +65,7 @@ describe("the demo music room", () => {
     expect(kinds("Bram")).toContain("stuck");
     const { passages } = await studentPage(services, studioId, line("Ines").id);
     expect(passages.map(({ state }) => state)).toContain("safe");
-    const newest = await logPage(services, studioId, line("Tobi").id);
+    const newest = await studentPage(services, studioId, line("Tobi").id);
     expect(newest.log.length).toBeLessThanOrEqual(3);
   });
 

@@ -1,6 +1,8 @@
-import { LogPage } from "~/features/progress/log-page";
-import { logPage } from "~/server/cases/student-pages";
+import { LogPage } from "~/features/log/log-page";
+import { logQuerySchema } from "~/forms/log";
 import { forStudent } from "~/server/access/guard";
+import { logPage } from "~/server/cases/log";
+import { readQuery } from "~/server/query";
 import { words } from "~/words";
 import type { Route } from "./+types/log";
 
@@ -10,7 +12,8 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 
 export const loader = (asked: Route.LoaderArgs) =>
   forStudent(asked, "see", async ({ services, studioId, personId }) => {
-    return { studioId, ...(await logPage(services, studioId, personId)) };
+    const query = readQuery(asked.request, logQuerySchema);
+    return { studioId, ...(await logPage(services, studioId, personId, query)) };
   });
 
 export default function Log({ loaderData }: Route.ComponentProps) {

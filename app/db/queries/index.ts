@@ -1,3 +1,4 @@
+export { logLines, logTotals, type LogLine } from "./log-lines";
 export {
   insertPerson,
   mustDoOf,

@@ -1,0 +1,41 @@
+import * as v from "valibot";
+
+export const PAGE_SIZES = [25, 50, 100] as const;
+
+const LAST_PAGE = 100_000;
+const LONGEST_FIND = 80;
+
+const numeric = v.pipe(v.string(), v.toNumber());
+
+/** Which part of a long list an address asks for: a page, in an order, of what contains a text. */
+export const pagingFields = <const S extends readonly [string, ...string[]]>(
+  sorts: S,
+  first: NoInfer<S[number]>,
+) => ({
+  find: v.optional(
+    v.pipe(v.string(), v.trim(), v.maxLength(LONGEST_FIND, "Look for something shorter.")),
+    "",
+  ),
+  sort: v.optional(v.picklist(sorts, "There is no such column."), () => first as never),
+  down: v.optional(
+    v.pipe(
+      v.picklist(["0", "1"]),
+      v.transform((down) => down === "1"),
+    ),
+    "1",
+  ),
+  page: v.optional(
+    v.pipe(numeric, v.integer("There is no such page."), v.minValue(0), v.maxValue(LAST_PAGE)),
+    "0",
+  ),
+  rows: v.optional(v.pipe(numeric, v.picklist(PAGE_SIZES, "25, 50 or 100 rows.")), "25"),
+});
+
+export interface Paging {
+  readonly find: string;
+  readonly sort: string;
+  readonly down: boolean;
+  /** From 0. */
+  readonly page: number;
+  readonly rows: number;
+}
