@@ -1,6 +1,6 @@
 import type { SchoolName } from "~/core/ladder";
 import type { LearnerTraits } from "~/core/simulate";
-import type { Feeling } from "~/core/session";
+import type { BlockKind, Feeling } from "~/core/session";
 import type { ItemKind } from "~/core/week";
 import type { BeatUnit } from "~/core/units";
 
@@ -114,3 +114,23 @@ export interface DemoStudent {
   readonly byHeart?: { readonly stands: number; readonly sinceDays: number };
   readonly pieces: readonly DemoPiece[];
 }
+
+const part = (kind: BlockKind, ideal: number, priority: number, text = "") => ({
+  ...{ kind, priority, text, always: kind === "slow-finish" },
+  span: { minimum: Math.ceil(ideal / 2), ideal, maximum: ideal * 3 },
+});
+
+/** A plan of sessions that the whole room can use. */
+export const CONCERT_PLAN = {
+  act: "keep" as const,
+  name: "The week before a concert",
+  shared: true,
+  shape: [
+    part("warm-up", 4, 4, "slow, in the key of the programme"),
+    part("hard", 6, 2),
+    part("performing", 10, 1),
+    part("listening", 3, 6, "your own recording of the run-through"),
+    part("slow-finish", 3, 3),
+    part("enjoyed", 4, 5),
+  ],
+};

@@ -4,14 +4,17 @@ import { addDays, dayOf } from "~/core/units";
 import { addPiece, readPieceForm } from "~/server/cases/add-piece";
 import { appendEvents } from "~/server/cases/append-events";
 import { addStudent, openRoom } from "~/server/cases/open-room";
+import { keepAsExercise } from "~/server/cases/exercises";
 import { keepInLibrary } from "~/server/cases/library";
 import { cutPassage, setLadder } from "~/server/cases/passages";
 import { setConcert } from "~/server/cases/rooms";
+import { actOnShapes } from "~/server/cases/shapes";
 import { passagePart, startSession } from "~/server/cases/start-session";
 import type { Services } from "~/server/services";
 import * as v from "valibot";
 import { DemoLessons } from "./weeks";
 import {
+  CONCERT_PLAN,
   KEPT,
   ROOM,
   type DemoPassage,
@@ -132,6 +135,18 @@ class DemoPerson {
     this.practising.push({ passageId, passage, learner });
   }
 
+  /** Exercises lie in the library, to be given to whoever needs them next. */
+  async keepExercises(): Promise<void> {
+    const { services, studioId, personId } = this;
+    for (const [{ kind, title }, pieceId] of this.pieceIds) {
+      if (kind === "piece") continue;
+      const form = new FormData();
+      form.set("exercise", title);
+      const kept = await keepAsExercise(services, { studioId, personId, pieceId }, form);
+      if (!kept.ok) throw new Error(`${title}: ${JSON.stringify(kept.error.errors)}`);
+    }
+  }
+
   /** What happens on one day, so many days before today. */
   async live(daysAgo: number, startsAt: number): Promise<void> {
     const { days, silentDays = 0, painDaysAgo, sinceWeek } = this.student;
@@ -221,5 +236,9 @@ export async function seedDemo(services: Services): Promise<void> {
     }
   }
   now = services.now();
-  for (const { lessons } of people) await lessons.sayAtTheEnd();
+  for (const person of people) {
+    await person.lessons.sayAtTheEnd();
+    await person.keepExercises();
+  }
+  await actOnShapes(past, studioId, studentId, CONCERT_PLAN, true);
 }

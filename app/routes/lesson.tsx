@@ -1,6 +1,8 @@
 import { data } from "react-router";
 import { LessonPage } from "~/features/lesson/lesson-page";
 import { forStudent } from "~/server/access/guard";
+import { idsOf } from "~/server/boundary";
+import { giveAtLesson } from "~/server/cases/exercises";
 import { keepWeek, lessonPage, readLesson, setWeek } from "~/server/cases/lesson";
 import { roomToday } from "~/server/cases/rooms";
 import { words } from "~/words";
@@ -22,7 +24,12 @@ const REFUSED = 422;
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
     const today = await roomToday(services, studioId);
-    const sent = readLesson(await asked.request.formData(), today);
+    const form = await asked.request.formData();
+    if (form.get("act") === "exercise") {
+      const { id } = idsOf({ id: String(form.get("id")) }, "id");
+      return { passages: await giveAtLesson(services, studioId, personId, id) };
+    }
+    const sent = readLesson(form, today);
     if (!sent.ok) return data(sent.error, { status: REFUSED });
     const { act, week } = sent.value;
     const written = await (act === "keep" ? keepWeek : setWeek)(services, studioId, personId, week);

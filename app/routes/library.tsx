@@ -1,14 +1,12 @@
 import { LibraryPage } from "~/features/library/library-page";
+import { schoolsCalled } from "~/features/library/schools-called";
+import { libraryQuerySchema } from "~/forms/library";
 import { idsOf, refused } from "~/server/boundary";
-import {
-  keepInLibrary,
-  libraryPage,
-  readKept,
-  renameInLibrary,
-  takeOutOfLibrary,
-  takeShapeOut,
-} from "~/server/cases/library";
+import { giveExercise } from "~/server/cases/exercises";
+import { readGiven } from "~/server/cases/give";
+import { actOnLibrary, keepInLibrary, libraryPage, readKept } from "~/server/cases/library";
 import { forTeacher } from "~/server/access/guard";
+import { readQuery } from "~/server/query";
 import { words } from "~/words";
 import type { Route } from "./+types/library";
 
@@ -16,25 +14,25 @@ export const meta = () => [{ title: words.title(words.library.title) }];
 
 export const loader = (asked: Route.LoaderArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
-    return { studioId, ...(await libraryPage(services, studioId)) };
+    const query = readQuery(asked.request, libraryQuerySchema);
+    const schools = query.find ? schoolsCalled(query.find) : [];
+    return { studioId, ...(await libraryPage(services, studioId, query, schools)) };
   });
 
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
     const form = await asked.request.formData();
-    if (form.get("intent") === "remove") {
+    const intent = form.get("intent");
+    if (intent === "give") {
       const { id } = idsOf({ id: String(form.get("id")) }, "id");
-      await takeOutOfLibrary(services, studioId, id);
-      return { kept: undefined };
+      const to = readGiven(form);
+      if (!to.ok) return refused(to.error);
+      await giveExercise(services, studioId, id, to.value);
+      return { given: to.value.length };
     }
-    if (form.get("intent") === "remove-shape") {
-      const { id } = idsOf({ id: String(form.get("id")) }, "id");
-      await takeShapeOut(services, studioId, id);
-      return { kept: undefined };
-    }
-    if (form.get("intent") === "rename") {
-      const renamed = await renameInLibrary(services, studioId, form);
-      return renamed.ok ? { kept: renamed.value } : refused(renamed.error);
+    if (intent === "rename" || intent === "remove") {
+      const done = await actOnLibrary(services, studioId, form);
+      return done.ok ? { done: intent } : refused(done.error);
     }
     const read = readKept(form);
     if (!read.ok) return refused(read.error);

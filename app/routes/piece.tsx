@@ -2,6 +2,7 @@ import { redirect } from "react-router";
 import { PiecePage } from "~/features/piece/piece-page";
 import { idsOf, refused } from "~/server/boundary";
 import { actOnPiece } from "~/server/cases/act-on-piece";
+import { keepAsExercise } from "~/server/cases/exercises";
 import { givePiece, readGiven } from "~/server/cases/give";
 import { piecePage } from "~/server/cases/passage-pages";
 import { forStudent } from "~/server/access/guard";
@@ -27,6 +28,10 @@ export const action = (asked: Route.ActionArgs) =>
       if (!to.ok) return refused(to.error);
       return { given: await givePiece(services, ids, to.value) };
     }
+    if (form.get("act") === "exercise") {
+      const kept = await keepAsExercise(services, ids, form);
+      return kept.ok ? { kept: kept.value } : refused(kept.error);
+    }
     const done = await actOnPiece(services, ids, form);
     if (!done.ok) return refused(done.error);
     if (done.value) throw redirect(`/studio/${ids.studioId}/passages/${done.value}/ladder`);
@@ -35,6 +40,7 @@ export const action = (asked: Route.ActionArgs) =>
 
 export default function Piece({ loaderData, actionData }: Route.ComponentProps) {
   const given = actionData && "given" in actionData ? actionData.given : undefined;
+  const kept = actionData && "kept" in actionData ? actionData.kept : undefined;
   const refused = actionData && "errors" in actionData ? actionData : undefined;
-  return <PiecePage {...loaderData} refused={refused} given={given} />;
+  return <PiecePage {...loaderData} refused={refused} given={given} kept={kept} />;
 }

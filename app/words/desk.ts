@@ -157,6 +157,12 @@ export const desk = {
     state: "State",
     byRecord: "by the record",
     give: "Give it to others",
+    exercise: "As an exercise of the room",
+    exerciseHow:
+      "It lies in the library with its passages and ladders, to be given at a lesson or to several students. Kept again it is its next version.",
+    exerciseName: "Name in the library",
+    keepExercise: "Keep in the library",
+    exerciseKept: (name: string) => `“${name}” lies in the library.`,
     giveHow:
       "They get the piece with its passages and ladders, each from where they are comfortable. What they have already stays.",
     givenFrom: (changed: boolean) => (changed ? "given, changed since" : "as it was given"),

@@ -153,6 +153,7 @@ export const planWords = {
     none: "Nothing for next week yet. Add a passage, or anything else.",
     addPassage: "Add a passage",
     addOther: "Add something else",
+    addExercise: "Give an exercise",
     remove: (title: string) => `Take ${title} out`,
     what: "What",
     focus: "Listen for",

@@ -1,3 +1,19 @@
+export type { GivenFrom } from "./passages";
+export {
+  exerciseById,
+  exercisesOf,
+  keepExercise,
+  type Exercise,
+  type ExercisePassage,
+} from "./exercises";
+export {
+  libraryLines,
+  libraryTotal,
+  nameTaken,
+  renameInLibrary,
+  takeOutOfLibrary,
+  type LibraryKind,
+} from "./library";
 export { logLines, logTotals, type LogLine } from "./log-lines";
 export {
   insertPerson,
@@ -8,16 +24,10 @@ export {
   studentById,
   studentsOf,
 } from "./people";
-export {
-  dropKeptLadder,
-  keepLadder,
-  keptLadders,
-  renameKeptLadder,
-  type KeptLadder,
-} from "./kept-ladders";
+export { keepLadder, keptLadders, type KeptLadder } from "./kept-ladders";
 export { refreshStatistics } from "./maintenance";
 export {
-  giveLadderNumber,
+  markGiven,
   insertLadder,
   insertPassage,
   passageById,
@@ -108,7 +118,6 @@ export {
   draftOf,
   dropByHand,
   dropShape,
-  dropSharedShape,
   endWeeksBefore,
   enoughOf,
   insertByHand,
@@ -125,7 +134,6 @@ export {
   sayEnough,
   sessionsBetween,
   shapesOf,
-  sharedShapes,
   takeBackEnough,
   weeksOfAll,
   writeDecisions,

@@ -30,14 +30,3 @@ export const keepLadder = (
      on conflict (studio_id, name) do update set ladder = excluded.ladder, kept_at = excluded.kept_at`,
     [id, studioId, name, JSON.stringify(ladder), keptAt],
   );
-
-/** Gives a kept ladder another name; a name that is taken is refused by the database. */
-export const renameKeptLadder = (db: Queries, studioId: string, id: string, name: string) =>
-  db.execute("update kept_ladder set name = $3 where studio_id = $1 and id = $2", [
-    studioId,
-    id,
-    name,
-  ]);
-
-export const dropKeptLadder = (db: Queries, studioId: string, id: string) =>
-  db.execute("delete from kept_ladder where studio_id = $1 and id = $2", [studioId, id]);

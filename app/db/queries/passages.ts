@@ -12,6 +12,7 @@ const PASSAGE = `
          paced.pace, estimate.reached_tempo,
          estimate.comfortable, estimate.ceiling, latest.day as last_day, known.passed,
          coalesce(played.plays, 0) as plays, passage.given_from, passage.given_number,
+         passage.given_exercise, passage.given_version,
          ladder.number as ladder_number
   from passage
   join piece on piece.id = passage.piece_id
@@ -102,14 +103,24 @@ export const insertPassage = (db: Queries, studioId: string, passage: NewPassage
     ],
   );
 
-/** Keeps what a passage was given from, and which of its ladders was in force then. */
-export const giveLadderNumber = (db: Queries, studioId: string, passageId: string, from: string) =>
-  db.execute(
-    `update passage set given_from = $3,
-       given_number = (select max(number) from ladder where passage_id = $3)
-     where studio_id = $1 and id = $2`,
-    [studioId, passageId, from],
-  );
+/** A passage of somebody else, or an exercise in one of its versions. */
+export type GivenFrom =
+  { readonly passage: string } | { readonly exercise: string; readonly version: number };
+
+/** Keeps what a passage was given from, and which of its ladders or versions was in force then. */
+export const markGiven = (db: Queries, studioId: string, passageId: string, from: GivenFrom) =>
+  "passage" in from
+    ? db.execute(
+        `update passage set given_from = $3,
+           given_number = (select max(number) from ladder where passage_id = $3)
+         where studio_id = $1 and id = $2`,
+        [studioId, passageId, from.passage],
+      )
+    : db.execute(
+        `update passage set given_exercise = $3, given_version = $4
+         where studio_id = $1 and id = $2`,
+        [studioId, passageId, from.exercise, from.version],
+      );
 
 export const setPassageState = (
   db: Queries,

@@ -95,6 +95,8 @@ export const passageRow = v.pipe(
     plays: v.number(),
     given_from: v.nullable(idRow),
     given_number: v.nullable(v.number()),
+    given_exercise: v.nullable(idRow),
+    given_version: v.nullable(v.number()),
     ladder_number: v.nullable(v.number()),
   }),
   v.transform((row) => ({
@@ -129,13 +131,13 @@ export const passageRow = v.pipe(
     passed: row.passed ?? [],
     /** Judged plays in all. */
     plays: row.plays,
-    /** What it was given from, its ladder then, and whether its own was changed since. */
+    /** What it was given from, its ladder or version then, and whether its own was changed since. */
     given:
-      row.given_from === null
+      row.given_from === null && row.given_exercise === null
         ? null
         : {
-            from: row.given_from,
-            number: row.given_number,
+            from: row.given_from ?? row.given_exercise,
+            number: row.given_number ?? row.given_version,
             changed: (row.ladder_number ?? 0) > 1,
           },
   })),

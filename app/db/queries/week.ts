@@ -284,21 +284,6 @@ export const shapesOf = (db: Queries, studioId: string, personId: string) =>
     [studioId, personId],
   );
 
-/** Those that are everyone's in the room. */
-export const sharedShapes = (db: Queries, studioId: string) =>
-  db.many(
-    shapeRow,
-    `select id, name, shape, shared from session_shape where studio_id = $1 and shared
-     order by name collate "und-x-icu"`,
-    [studioId],
-  );
-
-export const dropSharedShape = (db: Queries, studioId: string, id: string) =>
-  db.execute("delete from session_shape where studio_id = $1 and id = $2 and shared", [
-    studioId,
-    id,
-  ]);
-
 export const keepShape = (
   db: Queries,
   studioId: string,

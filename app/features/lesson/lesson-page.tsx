@@ -1,4 +1,5 @@
 import Button from "@mui/material/Button";
+import { useMemo } from "react";
 import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
 import { type Before, type WeekTimes } from "~/core/week";
@@ -11,6 +12,7 @@ import type { KeptLadderName, LastWeek, LessonDraft } from "./lesson-shapes";
 import { NextWeek } from "./next-week";
 import { ReviewRow } from "./review-row";
 import { useLesson, type Lesson } from "./use-lesson";
+import { useExercise } from "./use-exercise";
 import { WeekItems } from "./week-items";
 import styles from "./lesson.module.css";
 
@@ -28,7 +30,15 @@ interface LessonPageProps {
   readonly passages: readonly PassageLine[];
   readonly shapes: readonly KeptLadderName[];
   readonly ladders: readonly KeptLadderName[];
+  readonly exercises: readonly KeptLadderName[];
 }
+
+/** What an exercise brought can't be played yet; the week is laid out by that. */
+const useBefore = (before: Before, given: readonly PassageLine[]): Before =>
+  useMemo(() => {
+    const raw = given.filter(({ state }) => state === "raw").map(({ id }) => id);
+    return { ...before, raw: [...before.raw, ...raw] };
+  }, [before, given]);
 
 const { lesson } = planWords;
 /** Last week item by item, next week as it is put together, and how it will lie on the days. */
@@ -36,12 +46,13 @@ export function LessonPage(props: LessonPageProps) {
   const { studioId, person, draft } = props;
   const formats = useFormats();
   const home = `/studio/${studioId}/students/${person.id}`;
+  const given = useExercise();
   const it = useLesson({
     home,
     draft,
     last: props.last?.items ?? [],
     times: props.times,
-    before: props.before,
+    before: useBefore(props.before, given.passages),
   });
   return (
     <Page
@@ -77,7 +88,7 @@ export function LessonPage(props: LessonPageProps) {
         )}
       </Section>
 
-      <WeekItems it={it} {...props} />
+      <WeekItems it={it} {...props} given={given} />
 
       <Section title={lesson.preview}>
         <NextWeek

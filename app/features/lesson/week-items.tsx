@@ -1,6 +1,6 @@
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import { useRef } from "react";
+import { useEffect, useRef } from "react";
 import { useController } from "react-hook-form";
 import { DayField } from "~/components/day-field";
 import { FormField } from "~/components/form-field";
@@ -13,6 +13,7 @@ import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { ItemEditor } from "./item-editor";
 import type { KeptLadderName, LastWeek } from "./lesson-shapes";
+import type { useExercise } from "./use-exercise";
 import type { Lesson } from "./use-lesson";
 import styles from "./lesson.module.css";
 
@@ -22,6 +23,15 @@ const USUAL_MINUTES = 10;
 const passageTitle = ({ title, name, fromBar, toBar }: PassageLine): string =>
   `${title}, ${name || words.bars(fromBar, toBar)}`;
 
+const itemFor = (passage: PassageLine): AssignmentItem =>
+  newItem(crypto.randomUUID(), {
+    passageId: passage.id,
+    title: passageTitle(passage).slice(0, 120),
+    focus: passage.focus,
+    minutes: passage.minutes ?? USUAL_MINUTES,
+    goalTempo: passage.target,
+  });
+
 interface WeekItemsProps {
   readonly it: Lesson;
   readonly today: Day;
@@ -29,28 +39,28 @@ interface WeekItemsProps {
   readonly passages: readonly PassageLine[];
   readonly shapes: readonly KeptLadderName[];
   readonly ladders: readonly KeptLadderName[];
+  readonly exercises: readonly KeptLadderName[];
+  readonly given: ReturnType<typeof useExercise>;
 }
 
 /** What next week asks: its days, its items, a word to the student. */
-export function WeekItems({ it, today, last, passages, shapes, ladders }: WeekItemsProps) {
+export function WeekItems(props: WeekItemsProps) {
+  const { it, today, last, shapes, ladders, exercises, given } = props;
   const around = useRef<HTMLDivElement>(null);
   useTypedBefore(around, it.takeTyped);
-  const free = passages.filter(({ id }) => !it.items.some(({ passageId }) => passageId === id));
-  const addPassage = (id: string) => {
-    const passage = passages.find((each) => each.id === id)!;
-    const minutes = passage.minutes ?? USUAL_MINUTES;
-    const title = passageTitle(passage).slice(0, 120);
-    const goalTempo = passage.target;
-    it.add(
-      newItem(crypto.randomUUID(), {
-        passageId: id,
-        title,
-        focus: passage.focus,
-        minutes,
-        goalTempo,
-      }),
-    );
-  };
+  const known = new Set(props.passages.map(({ id }) => id));
+  const passages = [...props.passages, ...given.passages.filter(({ id }) => !known.has(id))];
+  const asked = (id: string) => it.items.some(({ passageId }) => passageId === id);
+  const free = passages.filter(({ id }) => !asked(id));
+  const addPassage = (id: string) => it.add(itemFor(passages.find((each) => each.id === id)!));
+  const { brought } = given;
+  useEffect(() => {
+    for (const passage of brought ?? []) {
+      if (!asked(passage.id)) it.add({ ...itemFor(passage), kind: "technique" });
+    }
+    // Once for each exercise that was given.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [brought]);
   return (
     <div ref={around}>
       <Section
@@ -118,6 +128,22 @@ export function WeekItems({ it, today, last, passages, shapes, ladders }: WeekIt
               </MenuItem>
             ))}
           </TextField>
+          {exercises.length > 0 && (
+            <TextField
+              select
+              size="small"
+              label={lesson.addExercise}
+              value=""
+              disabled={given.busy || it.items.length >= MOST_ITEMS}
+              onChange={({ target }) => given.give(target.value)}
+            >
+              {exercises.map(({ id, name }) => (
+                <MenuItem key={id} value={id}>
+                  {name}
+                </MenuItem>
+              ))}
+            </TextField>
+          )}
         </div>
         <div className={styles.word}>
           <FormField

@@ -1,151 +1,145 @@
 import Button from "@mui/material/Button";
-import TextField from "@mui/material/TextField";
-import { useMemo, useState } from "react";
-import { Form, useFetcher } from "react-router";
-import { Field, type Refused } from "~/components/field";
-import { Empty, Page, Section } from "~/components/page";
-import { stepsFrom } from "~/components/rung-lane";
-import { Staircase } from "~/components/staircase";
-import { staircase, type Ladder } from "~/core/ladder";
-import type { Shape } from "~/core/session";
+import { useState } from "react";
+import { useNavigate } from "react-router";
+import { useFormats } from "~/components/locale";
+import { Empty, Page } from "~/components/page";
+import { PagedRows } from "~/components/paged-rows";
+import type { Column } from "~/components/rows-shown";
+import type { LibraryQuery } from "~/forms/library";
+import { PAGE_SIZES } from "~/forms/paging";
 import { words } from "~/words";
+import { ActDialog, type Acting } from "./act-dialog";
+import { LibraryFilter } from "./library-filter";
+import { inShort, type LibraryLine } from "./library-line";
+import { LinePicture } from "./line-picture";
 import styles from "./library.module.css";
 
 export interface LibraryPageProps {
-  readonly kept: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly ladder: Ladder;
-  }[];
-  /** Plans of sessions that everyone in the room can use. */
-  readonly shapes: readonly {
-    readonly id: string;
-    readonly name: string;
-    readonly shape: Shape;
-  }[];
+  readonly query: LibraryQuery;
+  readonly total: number;
+  readonly lines: readonly LibraryLine[];
+  readonly students: readonly { readonly id: string; readonly name: string }[];
 }
 
-/** So many are seen at a glance. */
-const FEW = 4;
+const { library } = words;
 
-const SAMPLE_BARS = [1, 2, 3, 4].map((number) => ({
-  number,
-  metre: { beats: 4, unit: 4 } as const,
-}));
+function searchOf({ find, kind, sort, down, page, rows }: LibraryQuery): string {
+  const asked = {
+    find,
+    kind,
+    sort: sort === "name" ? "" : sort,
+    down: down ? "1" : "",
+    page: page === 0 ? "" : String(page),
+    rows: rows === 25 ? "" : String(rows),
+  };
+  return new URLSearchParams(Object.entries(asked).filter(([, value]) => value !== "")).toString();
+}
 
-/** The ladders that the studio keeps, each with its path over four bars. */
-export function LibraryPage({ kept, shapes }: LibraryPageProps) {
-  const { library } = words;
-  const [find, setFind] = useState("");
-  const wanted = find.trim().toLocaleLowerCase();
-  const shown = kept.filter(({ name, ladder }) => {
-    const schools = ladder.phases.map(({ school }) => words.ladder.schools[school.name].label);
-    return [name, ...schools].join(" ").toLocaleLowerCase().includes(wanted);
-  });
+/** What the room keeps to use again: ladders, plans of sessions, exercises. */
+export function LibraryPage({ query, total, lines, students }: LibraryPageProps) {
+  const navigate = useNavigate();
+  const [acting, setActing] = useState<Acting | undefined>(undefined);
+  const columns = useColumns(setActing);
+  const show = (next: Partial<LibraryQuery>) =>
+    void navigate(`?${searchOf({ ...query, ...next })}`, { preventScrollReset: true });
+  const empty = total === 0 && query.find === "" && query.kind === "";
   return (
     <Page title={library.title} lead={library.lead}>
-      {kept.length > FEW && (
-        <TextField
-          type="search"
-          size="small"
-          label={library.find}
-          value={find}
-          fullWidth={false}
-          onChange={({ target }) => setFind(target.value)}
-        />
-      )}
-      {kept.length === 0 ? (
+      {empty ? (
         <Empty>{library.empty}</Empty>
       ) : (
-        <ul className={styles.kept}>
-          {shown.map((each) => (
-            <Kept key={each.id} {...each} />
-          ))}
-        </ul>
+        <>
+          <LibraryFilter query={query} onAsk={(asked) => show({ ...asked, page: 0 })} />
+          <PagedRows
+            label={library.title}
+            columns={columns}
+            rows={lines}
+            total={total}
+            sizes={PAGE_SIZES}
+            shown={query}
+            onShow={({ sort, down, page, rows }) =>
+              show({
+                sort: sort as LibraryQuery["sort"],
+                down,
+                page,
+                rows: rows as LibraryQuery["rows"],
+              })
+            }
+          />
+        </>
       )}
-      {shapes.length > 0 && (
-        <Section title={library.shapes}>
-          <ul className={styles.shapes}>
-            {shapes.map(({ id, name, shape }) => (
-              <li key={id}>
-                <strong>{name}</strong>
-                <span>
-                  {shape
-                    .map(({ kind, span }) => `${words.block[kind].name} ${span.ideal}`)
-                    .join(" · ")}
-                </span>
-                <Form method="post">
-                  <input type="hidden" name="intent" value="remove-shape" />
-                  <input type="hidden" name="id" value={id} />
-                  <Button type="submit" size="small" aria-label={library.remove(name)}>
-                    {library.takeOut}
-                  </Button>
-                </Form>
-              </li>
-            ))}
-          </ul>
-        </Section>
+      {acting && (
+        <ActDialog
+          key={`${acting.line.id} ${acting.act}`}
+          {...acting}
+          students={students}
+          onEnd={() => setActing(undefined)}
+        />
       )}
     </Page>
   );
 }
 
-/** Another name for it, when somebody asks for one. */
-function Rename({ id, name }: { id: string; name: string }) {
-  const [open, setOpen] = useState(false);
-  const fetcher = useFetcher<Refused | { readonly kept: string | undefined }>();
-  const refused = fetcher.data && "errors" in fetcher.data ? fetcher.data : undefined;
-  if (!open || (fetcher.data && !refused)) {
-    return (
-      <Button size="small" aria-label={words.library.renameOf(name)} onClick={() => setOpen(true)}>
-        {words.library.rename}
-      </Button>
-    );
-  }
-  return (
-    <fetcher.Form method="post" noValidate>
-      <input type="hidden" name="intent" value="rename" />
-      <input type="hidden" name="id" value={id} />
-      <Field
-        name="name"
-        label={words.library.newName}
-        defaultValue={name}
-        refused={refused}
-        size="small"
-        autoFocus
-      />
-      <Button type="submit" size="small">
-        {words.library.keepName}
-      </Button>
-    </fetcher.Form>
-  );
-}
-
-function Kept({ id, name, ladder }: LibraryPageProps["kept"][number]) {
-  const steps = useMemo(
-    () => stepsFrom(staircase(ladder, { start: ladder.start, bars: SAMPLE_BARS })),
-    [ladder],
-  );
-  const schools = ladder.phases.map(({ school }) => words.ladder.schools[school.name].label);
-  return (
-    <li>
-      <div>
-        <h2>{name}</h2>
-        <p>{schools.join(" → ")}</p>
-        <p>
-          {ladder.gate.map(words.gate.told).join(` ${words.and} `)};{" "}
-          {words.click.told(ladder.click)}
-        </p>
-        <Rename id={id} name={name} />
-        <Form method="post">
-          <input type="hidden" name="intent" value="remove" />
-          <input type="hidden" name="id" value={id} />
-          <Button type="submit" size="small" aria-label={words.library.remove(name)}>
-            {words.library.takeOut}
+function useColumns(onAct: (acting: Acting) => void): Column<LibraryLine>[] {
+  const formats = useFormats();
+  return [
+    {
+      name: "name",
+      label: library.name,
+      sortable: true,
+      cell: (line) => (
+        <span>
+          <strong>{line.name}</strong>
+          <span className={styles.short}>{inShort(line)}</span>
+        </span>
+      ),
+    },
+    { name: "picture", label: library.path, width: 180, cell: (line) => <LinePicture {...line} /> },
+    {
+      name: "kind",
+      label: library.kind,
+      width: 150,
+      sortable: true,
+      cell: ({ kind }) => library.kinds[kind],
+    },
+    {
+      name: "kept",
+      label: library.kept,
+      width: 150,
+      sortable: true,
+      cell: ({ keptAt }) => formats.moment(new Date(keptAt)),
+    },
+    {
+      name: "acts",
+      label: library.acts,
+      width: 265,
+      cell: (line) => (
+        <span className={styles.acts}>
+          {line.kind === "exercise" && (
+            <Button
+              size="small"
+              aria-label={library.giveOf(line.name)}
+              onClick={() => onAct({ act: "give", line })}
+            >
+              {library.give}
+            </Button>
+          )}
+          <Button
+            size="small"
+            aria-label={library.renameOf(line.name)}
+            onClick={() => onAct({ act: "rename", line })}
+          >
+            {library.rename}
           </Button>
-        </Form>
-      </div>
-      <Staircase steps={steps} target={ladder.target} height={190} />
-    </li>
-  );
+          <Button
+            size="small"
+            aria-label={library.remove(line.name)}
+            onClick={() => onAct({ act: "remove", line })}
+          >
+            {library.takeOut}
+          </Button>
+        </span>
+      ),
+    },
+  ];
 }

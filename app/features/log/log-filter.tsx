@@ -1,8 +1,8 @@
 import MenuItem from "@mui/material/MenuItem";
-import { useEffect, useRef } from "react";
-import { Controller, useForm } from "react-hook-form";
+import { Controller } from "react-hook-form";
 import { DayField } from "~/components/day-field";
 import { FormField } from "~/components/form-field";
+import { useFilter } from "~/components/use-filter";
 import { LOG_KINDS } from "~/core/session";
 import type { LogQuery } from "~/forms/log";
 import { words } from "~/words";
@@ -16,31 +16,10 @@ interface LogFilterProps {
 }
 
 const { log } = words;
-/** Until somebody has stopped typing. */
-const PAUSE_MS = 250;
-
 /** Which lines are shown: by a word in them, by their kind, between two days. */
 export function LogFilter({ query, onAsk }: LogFilterProps) {
   const { find, kind, from, to } = query;
-  const { control, subscribe } = useForm<Asked>({ defaultValues: { find, kind, from, to } });
-  const ask = useRef(onAsk);
-  useEffect(() => {
-    ask.current = onAsk;
-  });
-  useEffect(() => {
-    let waiting: ReturnType<typeof setTimeout>;
-    const stop = subscribe({
-      formState: { values: true },
-      callback: ({ values }) => {
-        clearTimeout(waiting);
-        waiting = setTimeout(() => ask.current(values), PAUSE_MS);
-      },
-    });
-    return () => {
-      clearTimeout(waiting);
-      stop();
-    };
-  }, [subscribe]);
+  const control = useFilter<Asked>({ find, kind, from, to }, onAsk);
   return (
     <div className={styles.filter} role="search">
       <FormField control={control} name="find" type="search" size="small" label={log.find} />

@@ -14,6 +14,7 @@ import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { CutForm } from "./cut-form";
+import { ExerciseForm } from "./exercise-form";
 import { MemoryForm } from "./memory-form";
 import { StagesForm } from "./stages-form";
 import { StateChoice } from "./state-choice";
@@ -41,6 +42,8 @@ export interface PiecePageProps {
   /** Other students of the room. */
   readonly others: readonly { readonly id: string; readonly name: string }[];
   readonly given: number | undefined;
+  /** The name under which it was kept in the library just now. */
+  readonly kept: string | undefined;
   readonly refused: Refused | undefined;
 }
 
@@ -118,6 +121,11 @@ export function PiecePage(props: PiecePageProps) {
             refused={refused}
             given={props.given}
           />
+        </Section>
+      )}
+      {passages.length > 0 && (
+        <Section title={words.piece.exercise}>
+          <ExerciseForm title={piece.title} refused={refused} kept={props.kept} />
         </Section>
       )}
       <Section title={planWords.week.memory}>

@@ -12,7 +12,7 @@ import {
 } from "~/db/queries";
 import { DatabaseError } from "~/db/client";
 import { todayIn, type Services } from "../services";
-import { givePassage, type Giving } from "./give";
+import { givenFrom, givePassage, type Giving } from "./give";
 
 const WEEK_DAYS = 7;
 
@@ -31,7 +31,7 @@ async function itemFor(
   const passage = mine.find(({ id }) => id === item.passageId);
   if (!passage) return undefined;
   await putOnStand(giving.tx, giving.studioId, to, passage.pieceId);
-  return { ...copy, passageId: await givePassage(giving, passage, to, theirs) };
+  return { ...copy, passageId: await givePassage(giving, givenFrom(passage), to, theirs) };
 }
 
 /**

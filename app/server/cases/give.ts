@@ -1,13 +1,13 @@
 import * as v from "valibot";
 import { checkedStaircase, forAnother, spanOf, type Ladder } from "~/core/ladder";
-import { barsOf } from "~/core/score";
+import { barsOf, type MetreRegion, type PassageRange, type Stages } from "~/core/score";
 import { err, ok, type Result } from "~/core/result";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import {
-  giveLadderNumber,
   insertLadder,
   insertPassage,
+  markGiven,
   passagesOfPerson,
   pieceOfPerson,
   putOnStand,
@@ -16,6 +16,7 @@ import {
   studentById,
   studentsOf,
   studioById,
+  type GivenFrom,
   type Passage,
 } from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
@@ -41,10 +42,25 @@ const sharesOf = (passages: readonly Passage[]): number[] =>
     comfortable !== null && ladder ? [Math.min(1, comfortable / ladder.target)] : [],
   );
 
+/** A passage that somebody is given: another's, or an exercise's. */
+export interface Given extends PassageRange {
+  readonly pieceId: string;
+  readonly name: string;
+  readonly focus: string;
+  readonly ladder: Ladder | null;
+  readonly piece: { readonly metres: readonly MetreRegion[] };
+  readonly from: GivenFrom;
+}
+
+export const givenFrom = (passage: Passage): Given => ({
+  ...passage,
+  from: { passage: passage.id },
+});
+
 /** The ladder as it suits somebody else; as it is where the other start can't be climbed. */
-function suited(passage: Passage, ladder: Ladder, shares: readonly number[], today: Day): Ladder {
+function suited(given: Given, ladder: Ladder, shares: readonly number[], today: Day): Ladder {
   const theirs: Ladder = { ...forAnother(ladder, shares), setOn: today };
-  const bars = barsOf(passage.piece.metres, passage);
+  const bars = barsOf(given.piece.metres, given);
   const { start } = spanOf(theirs, theirs.phases[0]!);
   return checkedStaircase(theirs, { start, bars }).ok ? theirs : { ...ladder, setOn: today };
 }
@@ -62,32 +78,54 @@ export interface Giving {
  */
 export async function givePassage(
   { tx, studioId, newId, today }: Giving,
-  passage: Passage,
+  given: Given,
   to: string,
   theirs: readonly Passage[],
 ): Promise<string> {
   const same = theirs.find(
     (each) =>
-      each.pieceId === passage.pieceId &&
-      each.fromBar === passage.fromBar &&
-      each.toBar === passage.toBar,
+      each.pieceId === given.pieceId &&
+      each.fromBar === given.fromBar &&
+      each.toBar === given.toBar,
   );
   if (same) return same.id;
   const id = newId();
-  const { name, focus, fromBar, toBar, pickupBeats, endBeats, pieceId } = passage;
+  const { name, focus, fromBar, toBar, pickupBeats, endBeats, pieceId } = given;
   const range = { fromBar, toBar, pickupBeats, endBeats };
   await insertPassage(tx, studioId, { id, personId: to, pieceId, name, focus, ...range });
-  await giveLadderNumber(tx, studioId, id, passage.id);
-  if (!passage.ladder) return id;
-  const ladder = suited(passage, passage.ladder, sharesOf(theirs), today);
+  await markGiven(tx, studioId, id, given.from);
+  if (!given.ladder) return id;
+  const ladder = suited(given, given.ladder, sharesOf(theirs), today);
   await insertLadder(tx, studioId, id, newId(), ladder);
   return id;
 }
 
+interface Material {
+  readonly pieceId: string;
+  readonly stages: Stages | undefined;
+  readonly passages: readonly Given[];
+}
+
 /**
- * Gives a piece with its passages, ladders and stages to other students of the room, each ladder
- * from where that student is comfortable. What they have already stays as it is.
+ * A piece with its passages and ladders for one student, each ladder from where that student is
+ * comfortable; what they have already stays as it is. The ids of the passages they then have.
  */
+export async function giveMaterial(
+  giving: Giving,
+  { pieceId, stages, passages }: Material,
+  to: string,
+): Promise<string[]> {
+  const { tx, studioId } = giving;
+  await studentById(tx, studioId, to);
+  const isNew = await putOnStand(tx, studioId, to, pieceId);
+  if (isNew && stages) await setStages(tx, studioId, to, pieceId, { ...stages, at: 0 });
+  const theirs = await passagesOfPerson(tx, studioId, to);
+  const ids: string[] = [];
+  for (const passage of passages) ids.push(await givePassage(giving, passage, to, theirs));
+  return ids;
+}
+
+/** Gives a piece with its passages, ladders and stages to other students of the room. */
 export async function givePiece(
   { db, now, newId }: Services,
   { studioId, personId, pieceId }: { studioId: string; personId: string; pieceId: string },
@@ -97,18 +135,12 @@ export async function givePiece(
     const today = todayIn({ now }, await studioById(tx, studioId));
     await pieceOfPerson(tx, studioId, personId, pieceId);
     const mine = await passagesOfPerson(tx, studioId, personId);
-    const given = mine.filter((each) => each.pieceId === pieceId);
+    const passages = mine.filter((each) => each.pieceId === pieceId).map(givenFrom);
     const all = await stagesOf(tx, studioId, personId);
-    const stages = all.find(({ piece_id }) => piece_id === pieceId)?.stages;
+    const stages = all.find(({ piece_id }) => piece_id === pieceId)?.stages ?? undefined;
     const others = to.filter((id) => id !== personId);
     for (const other of others) {
-      await studentById(tx, studioId, other);
-      const isNew = await putOnStand(tx, studioId, other, pieceId);
-      if (isNew && stages) await setStages(tx, studioId, other, pieceId, { ...stages, at: 0 });
-      const theirs = await passagesOfPerson(tx, studioId, other);
-      for (const passage of given) {
-        await givePassage({ tx, studioId, newId, today }, passage, other, theirs);
-      }
+      await giveMaterial({ tx, studioId, newId, today }, { pieceId, stages, passages }, other);
     }
     return others.length;
   });

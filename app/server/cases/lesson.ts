@@ -16,6 +16,7 @@ import {
   assignmentsOf,
   draftOf,
   endWeeksBefore,
+  exercisesOf,
   flawsByBar,
   insertDraft,
   insertLadder,
@@ -182,6 +183,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
     passages: passages.map((each) => passageLine(each, today)),
     shapes: (await shapesOf(db, studioId, personId)).map(({ id, name }) => ({ id, name })),
     ladders: kept.map(({ id, name }) => ({ id, name })),
+    exercises: await exercisesOf(db, studioId),
   };
 }
 

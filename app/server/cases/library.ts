@@ -1,29 +1,24 @@
 import * as v from "valibot";
-import type { Ladder } from "~/core/ladder";
+import type { Ladder, SchoolName } from "~/core/ladder";
 import { sentences, err, ok, type Result } from "~/core/result";
 import { DatabaseError } from "~/db/client";
 import {
-  dropKeptLadder,
-  dropSharedShape,
   keepLadder,
   keptLadders,
-  renameKeptLadder,
-  sharedShapes,
+  libraryLines,
+  libraryTotal,
+  nameTaken,
+  renameInLibrary,
+  studentsOf,
+  takeOutOfLibrary,
 } from "~/db/queries";
+import { LIBRARY_KINDS, libraryName, type LibraryQuery } from "~/forms/library";
 import type { FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
 import type { Services } from "../services";
 import { ladderTextSchema } from "./ladder-text";
 
-const LONGEST_NAME = 80;
 const MOST_KEPT = 500;
-
-const nameSchema = v.pipe(
-  v.string("Give it a name."),
-  v.trim(),
-  v.minLength(1, "Give it a name."),
-  v.maxLength(LONGEST_NAME, `Keep the name under ${LONGEST_NAME} characters.`),
-);
 
 export interface ToKeep {
   readonly name: string;
@@ -32,7 +27,7 @@ export interface ToKeep {
 
 /** A ladder with its name, as the workshop sends it. */
 export function readKept(form: FormData): Result<ToKeep, FormRefused> {
-  const read = v.safeParse(v.object({ name: nameSchema, ladder: ladderTextSchema }), {
+  const read = v.safeParse(v.object({ name: libraryName, ladder: ladderTextSchema }), {
     name: form.get("name"),
     ladder: form.get("ladder"),
   });
@@ -43,19 +38,28 @@ export function readKept(form: FormData): Result<ToKeep, FormRefused> {
   return err({ errors, values: {} });
 }
 
-/** Everything that the studio keeps to use again. */
-export const libraryPage = async ({ db }: Services, studioId: string) => ({
-  kept: (await keptLadders(db, studioId)).map(({ keptAt, ...rest }) => ({
-    ...rest,
-    keptAt: keptAt.getTime(),
-  })),
-  shapes: await sharedShapes(db, studioId),
-});
-
-/** Takes a plan of sessions out of the library. */
-export async function takeShapeOut({ db }: Services, studioId: string, id: string) {
-  const rows = await dropSharedShape(db, studioId, id);
-  if (rows === 0) throw new DatabaseError("not-found", "There is no such plan in the library.");
+/** A page of what the room keeps; `schools` are those that the text looked for names. */
+export async function libraryPage(
+  { db }: Services,
+  studioId: string,
+  query: LibraryQuery,
+  schools: readonly SchoolName[],
+) {
+  const filter = { find: query.find, kind: query.kind, schools };
+  const { sort, down, rows: limit, page } = query;
+  const part = { sort, down, limit, offset: page * limit };
+  const [total, lines, students] = await Promise.all([
+    libraryTotal(db, studioId, filter),
+    libraryLines(db, studioId, filter, part),
+    studentsOf(db, studioId),
+  ]);
+  const kept = lines.map(({ keptAt, ...rest }) => ({ ...rest, keptAt: keptAt.getTime() }));
+  return {
+    query,
+    total: total.lines,
+    lines: kept,
+    students: students.map(({ id, name }) => ({ id, name })),
+  };
 }
 
 /** Keeps a ladder under a name, without what belongs to one passage only. */
@@ -75,32 +79,29 @@ export async function keepInLibrary(
   return ok(name);
 }
 
-export async function takeOutOfLibrary({ db }: Services, studioId: string, id: string) {
-  const rows = await dropKeptLadder(db, studioId, id);
-  if (rows === 0) throw new DatabaseError("not-found", "There is no such ladder in the library.");
-}
+const kind = v.picklist(LIBRARY_KINDS, "The library can't be read.");
+const id = v.pipe(v.string(), v.uuid("The library can't be read."));
 
-const renameSchema = v.object({
-  id: v.pipe(v.string(), v.uuid("The ladder can't be read.")),
-  name: nameSchema,
-});
+const actSchema = v.variant("intent", [
+  v.object({ intent: v.literal("rename"), kind, id, name: libraryName }),
+  v.object({ intent: v.literal("remove"), kind, id }),
+]);
 
-/** Gives a ladder of the library another name, unless another one has it. */
-export async function renameInLibrary(
+/** Gives a thing of the library another name, unless another one has it, or takes it out. */
+export async function actOnLibrary(
   { db }: Services,
   studioId: string,
   form: FormData,
-): Promise<Result<string, FormRefused>> {
-  const read = readForm(form, renameSchema);
+): Promise<Result<undefined, FormRefused>> {
+  const read = readForm(form, actSchema);
   if (!read.ok) return read;
-  const { id, name } = read.value;
-  const taken = (await keptLadders(db, studioId)).some(
-    (each) => each.name === name && each.id !== id,
-  );
-  if (taken) {
-    const errors = { name: `Another ladder is called “${name}” already.` };
-    return err({ errors, values: { name } });
+  const said = read.value;
+  if (said.intent === "rename" && (await nameTaken(db, studioId, said))) {
+    const errors = { name: `Another one is called “${said.name}” already.` };
+    return err({ errors, values: { name: said.name } });
   }
-  await renameKeptLadder(db, studioId, id, name);
-  return ok(name);
+  const act = said.intent === "rename" ? renameInLibrary : takeOutOfLibrary;
+  const rows = await act(db, studioId, said as Parameters<typeof renameInLibrary>[2]);
+  if (rows === 0) throw new DatabaseError("not-found", "There is nothing of that in the library.");
+  return ok(undefined);
 }

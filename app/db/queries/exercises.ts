@@ -1,0 +1,70 @@
+import * as v from "valibot";
+import { ladderSchema, type Ladder } from "~/core/ladder";
+import type { PassageRange } from "~/core/score";
+import type { Queries } from "~/db/client";
+import { idRow, pieceRow } from "./rows";
+
+const exercisePassageRow = v.object({
+  fromBar: v.number(),
+  toBar: v.number(),
+  pickupBeats: v.number(),
+  endBeats: v.number(),
+  name: v.string(),
+  focus: v.string(),
+  ladder: v.nullable(ladderSchema),
+});
+
+/** A passage as an exercise has it: nobody's yet. */
+export type ExercisePassage = PassageRange & {
+  readonly name: string;
+  readonly focus: string;
+  readonly ladder: Ladder | null;
+};
+
+const exerciseRow = v.object({
+  id: idRow,
+  name: v.string(),
+  piece_id: idRow,
+  piece: pieceRow,
+  version: v.number(),
+  passages: v.array(exercisePassageRow),
+});
+export type Exercise = v.InferOutput<typeof exerciseRow>;
+
+const EXERCISE = `
+  select exercise.id, name, piece_id, to_jsonb(piece) as piece, version, passages
+  from exercise join piece on piece.id = piece_id`;
+
+export const exerciseById = (db: Queries, studioId: string, id: string) =>
+  db.one(exerciseRow, `${EXERCISE} where exercise.studio_id = $1 and exercise.id = $2`, [
+    studioId,
+    id,
+  ]);
+
+/** The exercises of a studio, by name. */
+export const exercisesOf = (db: Queries, studioId: string) =>
+  db.many(
+    v.object({ id: idRow, name: v.string() }),
+    `select id, name from exercise where studio_id = $1 order by name collate "und-x-icu"`,
+    [studioId],
+  );
+
+/** Keeps a piece as an exercise; kept again it is the next version of the same one. */
+export const keepExercise = (
+  db: Queries,
+  studioId: string,
+  kept: {
+    readonly id: string;
+    readonly pieceId: string;
+    readonly name: string;
+    readonly passages: readonly ExercisePassage[];
+    readonly at: Date;
+  },
+) =>
+  db.execute(
+    `insert into exercise (id, studio_id, piece_id, name, passages, kept_at)
+     values ($1, $2, $3, $4, $5::jsonb, $6)
+     on conflict (studio_id, piece_id) do update set name = excluded.name,
+       passages = excluded.passages, kept_at = excluded.kept_at, version = exercise.version + 1`,
+    [kept.id, studioId, kept.pieceId, kept.name, JSON.stringify(kept.passages), kept.at],
+  );
