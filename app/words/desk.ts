@@ -65,12 +65,17 @@ export const desk = {
     asked: (count: number) => `${count} asked`,
     planned: "outline: asked; filled: practised",
     find: "Find a student",
-    only: "Only who needs a look",
+    show: "Show",
+    everyone: (count: number) => `everyone (${count})`,
+    only: (count: number) => `who needs a look (${count})`,
+    lookKind: (kind: string, count: number) => `${kind} (${count})`,
+    order: "Order",
+    orders: { look: "who needs a look first", lesson: "by the next lesson" },
     setConcert: "The concert",
     concertName: "What it is",
     concertOn: "On",
     concertSave: "Keep the date",
-    none: "Nobody with that name.",
+    none: "Nobody like that.",
     password: "Your sign-in and password",
     concert: (name: string, days: number, day: string) =>
       days >= 0
@@ -83,6 +88,15 @@ export const desk = {
     never: "Nothing played yet",
   },
   look: {
+    kinds: {
+      pain: "stopped for pain",
+      silent: "silent",
+      stuck: "no higher for days",
+      question: "asks",
+      felt: "ended tight or tired",
+      behind: "behind by heart",
+      "nothing-yet": "nothing played yet",
+    },
     pain: (when: string) => `Stopped for pain ${when}. Ask before more is set.`,
     silent: (days: number) => `Silent for ${days} days.`,
     stuck: (title: string, bars: string, tempo: number, days: number) =>

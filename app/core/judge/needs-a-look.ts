@@ -54,6 +54,8 @@ const SILENT_DAYS = 6;
 const PAIN_DAYS = 10;
 /** The same ceiling on so many days of practice asks for another way (craft, 11). */
 const STUCK_DAYS = 4;
+/** So many days of practice of a passage are looked at: the latest, and as many before them. */
+export const TREND_DAYS = 2 * STUCK_DAYS;
 const RECENT_DAYS = 10;
 const MOST_CEILINGS = 2;
 

@@ -183,17 +183,21 @@ export const logEntry = (db: Queries, studioId: string, sessionId: string) =>
     sessionId,
   ]);
 
-/** The newest session of every student of the studio. */
-export const latestOfEach = (db: Queries, studioId: string) =>
+/** When every student of the studio played last, and which pieces. */
+export const lastPlayed = (db: Queries, studioId: string) =>
   db.many(
-    logRow,
-    `${LOG} where o.session_id in (
-       select newest.session_id from person cross join lateral (
-         select session_id from session_outcome latest
-         where studio_id = $1 and person_id = person.id and ${LEAVES_A_LINE("latest")}
-         order by day desc, started_at desc limit 1
-       ) newest where person.studio_id = $1
-     ) ${LOG_GROUP}`,
+    v.object({ person_id: idRow, day: dayRow, titles: v.array(v.string()) }),
+    `select newest.person_id, newest.day, coalesce((
+       select jsonb_agg(title order by place) from (
+         select piece.title, min(position) as place from session_block b
+         join passage on passage.id = b.passage_id join piece on piece.id = passage.piece_id
+         where b.session_id = newest.session_id group by piece.title
+       ) titled), '[]'::jsonb) as titles
+     from person cross join lateral (
+       select person_id, session_id, day from session_outcome latest
+       where studio_id = $1 and person_id = person.id and ${LEAVES_A_LINE("latest")}
+       order by day desc, started_at desc limit 1
+     ) newest where person.studio_id = $1`,
     [studioId],
   );
 
@@ -207,31 +211,34 @@ export const flawsOfSession = (db: Queries, studioId: string, sessionId: string)
     [studioId, sessionId],
   );
 
-/** Reached tempi by passage of the whole studio since a day, for what needs a look. */
-export const reachedSince = (db: Queries, studioId: string, since: Day) =>
+/** The latest days on which each passage of the studio was practised since a day, oldest first. */
+export const lastDaysOfEach = (db: Queries, studioId: string, since: Day, most: number) =>
   db.many(
     v.object({
       person_id: idRow,
-      passage_id: idRow,
-      day: dayRow,
-      reached_tempo: v.nullable(v.number()),
-      ceiling: v.number(),
-      target: v.nullable(v.number()),
       title: v.string(),
       from_bar: v.number(),
       to_bar: v.number(),
+      target: v.nullable(v.number()),
+      days: v.array(v.object({ day: dayRow, reached: v.nullable(v.number()) })),
     }),
-    `select passage.person_id, passage_id, day, reached_tempo, ceiling,
-       newest.target, piece.title, from_bar, to_bar
-     from passage_day join passage on passage.id = passage_id
-     join piece on piece.id = passage.piece_id
-     left join (
-       select distinct on (passage_id) passage_id, (ladder ->> 'target')::numeric as target
-       from ladder where studio_id = $1 order by passage_id, number desc
-     ) newest using (passage_id)
-     where passage_day.studio_id = $1 and day >= $2 and passage.retired_at is null
-     order by passage_id, day`,
-    [studioId, since],
+    `select passage.person_id, piece.title, from_bar, to_bar, newest.target, latest.days
+     from (
+       select passage_id,
+         jsonb_agg(jsonb_build_object('day', day, 'reached', reached_tempo) order by day) as days
+       from (
+         select passage_id, day, reached_tempo,
+           row_number() over (partition by passage_id order by day desc) as back
+         from passage_day where studio_id = $1 and day >= $2
+       ) numbered where back <= $3 group by passage_id
+     ) latest
+     join passage on passage.id = latest.passage_id join piece on piece.id = passage.piece_id
+     left join lateral (
+       select (ladder ->> 'target')::numeric as target from ladder
+       where ladder.passage_id = latest.passage_id order by number desc limit 1
+     ) newest on true
+     where passage.retired_at is null order by piece.title, from_bar`,
+    [studioId, since, most],
   );
 
 /** Sessions since a day that ended for pain. */

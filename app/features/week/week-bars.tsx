@@ -17,11 +17,19 @@ interface WeekBarsProps {
 }
 
 const HEIGHT = 44;
+/** Room for the minutes above a bar. */
+const NUMBER = 18;
+const LOWEST = 12;
 
 /** Minutes by day on a common scale: outlined what is asked, filled what was practised. */
 export function WeekBars({ days, today, most }: WeekBarsProps) {
   const formats = useFormats();
   const tall = (minutes: number) => Math.max(3, (HEIGHT * minutes) / most);
+  const top = ({ asked, played }: LineDay) => tall(Math.max(asked, played));
+  const height = Math.max(
+    LOWEST,
+    ...days.map((each) => top(each) + (each.played > 0 ? NUMBER : 0)),
+  );
   const told = days
     .map(({ day, asked, played }) =>
       words.week.dayTold(formats.weekday(day), Math.round(played), asked),
@@ -34,8 +42,12 @@ export function WeekBars({ days, today, most }: WeekBarsProps) {
           key={day}
           className={`${styles.day} ${day === today ? styles.today : ""} ${day > today ? styles.ahead : ""}`}
         >
-          <span className={styles.columns}>
-            {played > 0 && <span className={styles.number}>{Math.max(1, Math.round(played))}</span>}
+          <span className={styles.columns} style={{ height }}>
+            {played > 0 && (
+              <span className={styles.number} style={{ bottom: top({ day, asked, played }) }}>
+                {Math.max(1, Math.round(played))}
+              </span>
+            )}
             {asked > 0 && <span className={styles.asked} style={{ height: tall(asked) }} />}
             {played > 0 && <span className={styles.bar} style={{ height: tall(played) }} />}
             {asked === 0 && played === 0 && <span className={styles.none} />}

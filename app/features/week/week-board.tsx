@@ -1,31 +1,16 @@
 import Button from "@mui/material/Button";
-import FormControlLabel from "@mui/material/FormControlLabel";
-import Switch from "@mui/material/Switch";
-import TextField from "@mui/material/TextField";
-import { lazy, Suspense, useState } from "react";
+import { useState } from "react";
 import { Link } from "react-router";
 import type { Refused } from "~/components/field";
 import { useFormats } from "~/components/locale";
 import { Empty, Page } from "~/components/page";
-import type { Look } from "~/core/judge";
 import { daysBetween, type Day } from "~/core/units";
 import { words } from "~/words";
-import type { ConcertFormProps } from "./concert-form";
-import { LookNote } from "./look-note";
-import { WeekBars, type LineDay } from "./week-bars";
+import { BoardLine } from "./board-line";
+import { ordered, type Asked, type Line } from "./board-order";
+import { BoardTools } from "./board-tools";
+import { Concert } from "./concert";
 import styles from "./week-board.module.css";
-
-interface Line {
-  readonly id: string;
-  readonly name: string;
-  readonly instrument: string;
-  readonly days: readonly LineDay[];
-  readonly goal: number | undefined;
-  readonly until: Day | undefined;
-  readonly lessonToday: string | undefined;
-  readonly last: { readonly day: Day; readonly what: readonly string[] } | undefined;
-  readonly looks: readonly Look[];
-}
 
 export interface WeekBoardProps {
   readonly studioId: string;
@@ -35,28 +20,18 @@ export interface WeekBoardProps {
   readonly refused: Refused | undefined;
 }
 
-/** With more students than this the board can be searched. */
-const MANY = 8;
-
-/** Today's lessons by the clock, then whoever needs a look most, then by name. */
-const first = (a: Line, b: Line): number =>
-  Number(b.lessonToday !== undefined) - Number(a.lessonToday !== undefined) ||
-  (a.lessonToday ?? "").localeCompare(b.lessonToday ?? "") ||
-  b.looks.length - a.looks.length;
+/** So many are seen at a glance. */
+const FEW = 4;
 
 /** Each student a line from the last lesson to the next. */
 export function WeekBoard({ studioId, today, lines, concert, refused }: WeekBoardProps) {
   const formats = useFormats();
-  const [find, setFind] = useState("");
-  const [only, setOnly] = useState(false);
+  const [asked, setAsked] = useState<Asked>({ find: "", order: "look", look: "" });
   const most = Math.max(
     30,
     ...lines.flatMap(({ days }) => days.map((d) => Math.max(d.played, d.asked))),
   );
-  const shown = lines
-    .filter(({ name }) => name.toLowerCase().includes(find.trim().toLowerCase()))
-    .filter(({ looks, lessonToday }) => !only || looks.length > 0 || lessonToday !== undefined)
-    .toSorted(first);
+  const shown = ordered(lines, asked);
   const add = (
     <>
       <Button component={Link} to={`/studio/${studioId}/students/many`} variant="text">
@@ -83,22 +58,7 @@ export function WeekBoard({ studioId, today, lines, concert, refused }: WeekBoar
       }
       actions={add}
     >
-      {lines.length > MANY && (
-        <div className={styles.tools}>
-          <TextField
-            size="small"
-            type="search"
-            label={words.week.find}
-            value={find}
-            fullWidth={false}
-            onChange={({ target }) => setFind(target.value)}
-          />
-          <FormControlLabel
-            control={<Switch checked={only} onChange={(_, on) => setOnly(on)} />}
-            label={words.week.only}
-          />
-        </div>
-      )}
+      {lines.length > FEW && <BoardTools lines={lines} asked={asked} onAsk={setAsked} />}
       {lines.length === 0 ? (
         <Empty action={add}>{words.week.empty}</Empty>
       ) : (
@@ -122,86 +82,5 @@ export function WeekBoard({ studioId, today, lines, concert, refused }: WeekBoar
         <Link to="/password">{words.week.password}</Link>
       </p>
     </Page>
-  );
-}
-
-interface BoardLineProps {
-  readonly line: Line;
-  readonly studioId: string;
-  readonly today: Day;
-  readonly most: number;
-}
-
-function BoardLine({ line, studioId, today, most }: BoardLineProps) {
-  const formats = useFormats();
-  const here = `/studio/${studioId}/students/${line.id}`;
-  const when =
-    line.until === undefined
-      ? words.week.noWeek
-      : line.until === today
-        ? undefined
-        : line.until < today
-          ? words.week.lessonDue(formats.shortDay(line.until))
-          : words.week.nextLesson(formats.weekday(line.until));
-  return (
-    <li className={`${styles.line} ${line.lessonToday === undefined ? "" : styles.lesson}`}>
-      <div>
-        <Link className={styles.name} to={here}>
-          {line.name}
-        </Link>
-        <span className={styles.instrument}>
-          {[line.instrument, when].filter(Boolean).join(" · ")}
-        </span>
-        {line.lessonToday !== undefined && (
-          <Link className={styles.lessonLink} to={`${here}/lesson`}>
-            {words.week.lessonToday(line.lessonToday).replace(/, $/, "")} →
-          </Link>
-        )}
-      </div>
-      <WeekBars days={line.days} today={today} most={most} />
-      <span className={styles.total}>
-        {words.week.done(Math.round(line.days.reduce((sum, { played }) => sum + played, 0)))}
-        {line.goal !== undefined && (
-          <span className={styles.soft}>{words.week.asked(line.goal)}</span>
-        )}
-      </span>
-      <div>
-        {line.last ? (
-          <span>
-            {words.capital(words.ago(daysBetween(line.last.day, today)))}:{" "}
-            {line.last.what.join(", ")}
-          </span>
-        ) : (
-          <span className={styles.soft}>{words.week.never}</span>
-        )}
-        {line.looks.map((look, i) => (
-          <LookNote key={i} look={look} today={today} />
-        ))}
-      </div>
-    </li>
-  );
-}
-
-// A calendar to choose from weighs more than the rest of the page; most days nobody wants it.
-const ConcertForm = lazy(() =>
-  import("./concert-form").then(({ ConcertForm: form }) => ({ default: form })),
-);
-
-function Concert(props: ConcertFormProps) {
-  const refused = props.refused !== undefined;
-  const [open, setOpen] = useState(refused);
-  return (
-    <details
-      className={styles.concert}
-      open={refused}
-      onToggle={({ currentTarget }) => setOpen(currentTarget.open)}
-    >
-      <summary>{words.week.setConcert}</summary>
-      {open && (
-        <Suspense>
-          <ConcertForm {...props} />
-        </Suspense>
-      )}
-    </details>
   );
 }

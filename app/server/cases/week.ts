@@ -1,13 +1,13 @@
-import { needsALook, type Look, type PassageTrend } from "~/core/judge";
+import { needsALook, TREND_DAYS, type Look, type PassageTrend } from "~/core/judge";
 import { LOOK_BACK_DAYS, mayRestLong, daysOf, memoryStanding } from "~/core/week";
 import { addDays, weekdayOf, type Day } from "~/core/units";
 import {
-  latestOfEach,
+  lastDaysOfEach,
+  lastPlayed,
   memoryOfAll,
   painSince,
   passagesNamed,
   questionsWaiting,
-  reachedSince,
   saidSince,
   studentsOf,
   studioById,
@@ -29,7 +29,8 @@ import {
 /** Without a week of its own, a line shows the last seven days. */
 const DAYS_SHOWN = 7;
 const LONGEST_LINE = 14;
-const TREND_DAYS = 28;
+/** What lies longer ago needs no look any more. */
+const SEEN_DAYS = 28;
 
 export interface LineDay {
   readonly day: Day;
@@ -51,23 +52,15 @@ export interface WeekLine {
   readonly looks: readonly Look[];
 }
 
-type ReachedRow = Awaited<ReturnType<typeof reachedSince>>[number];
+type LastDays = Awaited<ReturnType<typeof lastDaysOfEach>>[number];
 
-function trends(rows: readonly ReachedRow[]): PassageTrend[] {
-  const byPassage = new Map<string, ReachedRow[]>();
-  for (const row of rows) {
-    const days = byPassage.get(row.passage_id);
-    if (days) days.push(row);
-    else byPassage.set(row.passage_id, [row]);
-  }
-  return [...byPassage.values()].map((days) => ({
-    title: days[0]!.title,
-    fromBar: days[0]!.from_bar,
-    toBar: days[0]!.to_bar,
-    target: days[0]!.target ?? undefined,
-    days: days.map(({ day, reached_tempo }) => ({ day, reached: reached_tempo ?? undefined })),
-  }));
-}
+const trend = ({ title, from_bar, to_bar, target, days }: LastDays): PassageTrend => ({
+  title,
+  fromBar: from_bar,
+  toBar: to_bar,
+  target: target ?? undefined,
+  days: days.map(({ day, reached }) => ({ day, reached: reached ?? undefined })),
+});
 
 type Student = Awaited<ReturnType<typeof studentsOf>>[number];
 
@@ -116,15 +109,15 @@ export async function weekOf(services: Services, studioId: string) {
   const { db } = services;
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
-  const since = addDays(today, -TREND_DAYS);
+  const since = addDays(today, -SEEN_DAYS);
   const weeks = await weeksOfAll(db, studioId);
   const begins = weeks.map((week) => running(week, today)?.from_day ?? today);
   const from = addDays([today, ...begins].toSorted()[0]!, -LOOK_BACK_DAYS);
   const [students, latest, happened, reached, pain, said, memory, questions] = await Promise.all([
     studentsOf(db, studioId),
-    latestOfEach(db, studioId),
+    lastPlayed(db, studioId),
     whatHappened(db, studioId, null, from, today),
-    reachedSince(db, studioId, since),
+    lastDaysOfEach(db, studioId, since, TREND_DAYS),
     painSince(db, studioId, since),
     saidSince(db, studioId, since),
     memoryOfAll(db, studioId),
@@ -162,7 +155,7 @@ export async function weekOf(services: Services, studioId: string) {
       goal: running(week, today)?.text.goal.minutes,
       until: week?.until_day,
       lessonToday: lessonToday(week, student, today),
-      last: last && { day: last.day, what: [...new Set(last.blocks.map(({ title }) => title))] },
+      last: last && { day: last.day, what: last.titles },
       looks: needsALook({
         today,
         lastDay: [last?.day, days.at(-1)]
@@ -170,7 +163,7 @@ export async function weekOf(services: Services, studioId: string) {
           .toSorted()
           .at(-1),
         painDay: painFor(id)[0]?.day,
-        passages: trends(reachedFor(id)),
+        passages: reachedFor(id).map(trend),
         questions: questionsFor(id).map(({ text }) => text),
         felt: felt && isTired(felt.feeling) ? { day: felt.day, feeling: felt.feeling } : undefined,
         behind: memoryFor(id).flatMap(({ title, plan, stands }) => {

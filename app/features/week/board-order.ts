@@ -1,0 +1,62 @@
+import type { Look } from "~/core/judge";
+import type { Day } from "~/core/units";
+import type { LineDay } from "./week-bars";
+
+/** A student on the board, from the last lesson to the next. */
+export interface Line {
+  readonly id: string;
+  readonly name: string;
+  readonly instrument: string;
+  readonly days: readonly LineDay[];
+  readonly goal: number | undefined;
+  readonly until: Day | undefined;
+  readonly lessonToday: string | undefined;
+  readonly last: { readonly day: Day; readonly what: readonly string[] } | undefined;
+  readonly looks: readonly Look[];
+}
+
+export const BOARD_ORDERS = ["look", "lesson"] as const;
+export type BoardOrder = (typeof BOARD_ORDERS)[number];
+
+export interface Asked {
+  readonly find: string;
+  readonly order: BoardOrder;
+  /** Only students who need a look: for this, or for anything. */
+  readonly look: Look["kind"] | "any" | "";
+}
+
+type Compared = Pick<Line, "lessonToday" | "looks" | "until">;
+
+const byClock = (a: Compared, b: Compared): number =>
+  Number(b.lessonToday !== undefined) - Number(a.lessonToday !== undefined) ||
+  (a.lessonToday ?? "").localeCompare(b.lessonToday ?? "");
+
+const ORDERS: Record<BoardOrder, (a: Compared, b: Compared) => number> = {
+  look: (a, b) => byClock(a, b) || b.looks.length - a.looks.length,
+  // Who has no week comes last; a lesson that is overdue stands before the others.
+  lesson: (a, b) => byClock(a, b) || (a.until ?? "9999").localeCompare(b.until ?? "9999"),
+};
+
+/** The lines that are asked for: today's lessons by the clock first, then in the order wanted. */
+export function ordered<L extends Line>(lines: readonly L[], { find, order, look }: Asked): L[] {
+  const wanted = find.trim().toLocaleLowerCase();
+  return lines
+    .filter(({ name, instrument }) => `${name} ${instrument}`.toLocaleLowerCase().includes(wanted))
+    .filter(
+      ({ looks }) =>
+        look === "" ||
+        (look === "any" ? looks.length > 0 : looks.some(({ kind }) => kind === look)),
+    )
+    .toSorted(ORDERS[order]);
+}
+
+/** What some of the students need a look for, with how many they are. */
+export function looksOn(lines: readonly Line[]): Map<Look["kind"], number> {
+  const counts = new Map<Look["kind"], number>();
+  for (const { looks } of lines) {
+    for (const kind of new Set(looks.map((each) => each.kind))) {
+      counts.set(kind, (counts.get(kind) ?? 0) + 1);
+    }
+  }
+  return counts;
+}

@@ -1,0 +1,61 @@
+import MenuItem from "@mui/material/MenuItem";
+import TextField from "@mui/material/TextField";
+import ToggleButton from "@mui/material/ToggleButton";
+import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import { words } from "~/words";
+import { BOARD_ORDERS, looksOn, type Asked, type BoardOrder, type Line } from "./board-order";
+import styles from "./week-board.module.css";
+
+interface BoardToolsProps {
+  readonly lines: readonly Line[];
+  readonly asked: Asked;
+  readonly onAsk: (asked: Asked) => void;
+}
+
+/** Who is looked for, in which order the lines stand, and what they need a look for. */
+export function BoardTools({ lines, asked, onAsk }: BoardToolsProps) {
+  const counts = looksOn(lines);
+  const needy = lines.filter(({ looks }) => looks.length > 0).length;
+  const look =
+    asked.look === "" || asked.look === "any" || counts.has(asked.look) ? asked.look : "";
+  return (
+    <div className={styles.tools} role="search">
+      <TextField
+        size="small"
+        type="search"
+        label={words.week.find}
+        value={asked.find}
+        onChange={({ target }) => onAsk({ ...asked, find: target.value })}
+      />
+      <TextField
+        select
+        size="small"
+        label={words.week.show}
+        value={look}
+        onChange={({ target }) => onAsk({ ...asked, look: target.value as Asked["look"] })}
+        slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+      >
+        <MenuItem value="">{words.week.everyone(lines.length)}</MenuItem>
+        <MenuItem value="any">{words.week.only(needy)}</MenuItem>
+        {[...counts].map(([kind, count]) => (
+          <MenuItem key={kind} value={kind}>
+            {words.week.lookKind(words.look.kinds[kind], count)}
+          </MenuItem>
+        ))}
+      </TextField>
+      <ToggleButtonGroup
+        exclusive
+        size="small"
+        value={asked.order}
+        aria-label={words.week.order}
+        onChange={(_, order: BoardOrder | null) => order && onAsk({ ...asked, order })}
+      >
+        {BOARD_ORDERS.map((order) => (
+          <ToggleButton key={order} value={order}>
+            {words.week.orders[order]}
+          </ToggleButton>
+        ))}
+      </ToggleButtonGroup>
+    </div>
+  );
+}
