@@ -120,8 +120,8 @@ test("a student reaches what is theirs and nothing of another; a parent looks on
     expect(await status(mine.home + own), own).toBe(200);
     expect(await status(bens + own), own).toBe(404);
   }
-  expect(await status(`/studio/${mine.studio}`)).toBe(404);
-  expect(await status(`/studio/${mine.studio}/library`)).toBe(404);
+  expect(await status(`/studio/${mine.studio}`)).toBe(403);
+  expect(await status(`/studio/${mine.studio}/library`)).toBe(403);
   expect(await status(`${mine.home}/lesson`)).toBe(403);
   expect(await status(`${mine.home}/access`)).toBe(403);
   const headers = { origin: address };

@@ -10,10 +10,11 @@ export const common = {
     return days === 1 ? "yesterday" : `${days} days ago`;
   },
   trouble: {
-    title: (status: number) => (status === 404 ? "Not here" : "That went wrong"),
+    title: (status: number) =>
+      ({ 403: "Not yours to change", 404: "Not here" })[status] ?? "That went wrong",
     nothingHere: "There is nothing at this address.",
     unknown: "Something went wrong. What was played is safe in this browser.",
-    home: "To the week",
+    home: "To your first page",
   },
   care: {
     title: "Take care of your hands, your breath and your ears",

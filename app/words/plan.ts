@@ -37,6 +37,7 @@ export const planWords = {
     notEnough: "Ask for it again",
     notEnoughOf: (title: string) => `Ask for ${title} again`,
     listenFor: (what: string) => `Listen for: ${what}`,
+    beforeLesson: "The lesson is today: once more would do it good.",
     moreOfDone: "Done for today; there is still time.",
     toGo: (asked: number, done: number) =>
       `The week asks ${minutes(asked)} of it today; ${done} are done.`,

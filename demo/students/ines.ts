@@ -12,7 +12,7 @@ export const ines: DemoStudent = {
     "Question: may I bring out the tenor in bar 11?",
   ],
   lessonIn: 0,
-  minutes: [45, 45, 30, 45, 45, 60, 0],
+  minutes: [45, 45, 45, 45, 45, 60, 30],
   word: "Let the left hand breathe. The middle part may stay slow for another week.",
   besides: { kind: "listening", title: "A slow air of your choice", focus: "where they breathe" },
   asks: "May I bring out the tenor in bar 11?",

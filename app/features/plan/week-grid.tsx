@@ -1,3 +1,4 @@
+import type { CSSProperties } from "react";
 import { useFormats } from "~/components/locale";
 import type { Day } from "~/core/units";
 import { planWords } from "~/words/plan";
@@ -5,6 +6,7 @@ import type { StudentWeek, WeekDay, WeekItem } from "~/core/week";
 import styles from "./week-grid.module.css";
 
 const { week: said } = planWords;
+const WEEK = 7;
 
 interface WeekGridProps {
   readonly week: StudentWeek;
@@ -20,7 +22,10 @@ export function WeekGrid({ week, today, preview = false }: WeekGridProps) {
   const notes = week.notes.filter(({ kind }) => preview || kind !== "too-much");
   return (
     <>
-      <ol className={styles.grid}>
+      <ol
+        className={styles.grid}
+        style={{ "--days": Math.min(WEEK, week.days.length) } as CSSProperties}
+      >
         {week.days.map((day) => (
           <DayColumn key={day.day} day={day} items={week.items} today={today} />
         ))}

@@ -13,6 +13,7 @@ interface PartListProps {
   readonly passageOf: (id: string | undefined) => PassageToday | undefined;
   readonly said: TodayPageProps["said"];
   readonly asked: TodayPageProps["asked"];
+  readonly lessonToday: boolean;
   readonly pinned: readonly FittedBlock["kind"][];
   readonly onStretch: (id: string, minutes: number) => void;
   readonly onLeave: (id: string) => void;
@@ -33,7 +34,12 @@ export function PartList(props: PartListProps) {
         return (
           <li key={block.id} data-passage={block.passageId} data-kind={block.kind}>
             {passage ? (
-              <PassagePart block={block} passage={passage} asked={props.asked} />
+              <PassagePart
+                block={block}
+                passage={passage}
+                asked={props.asked}
+                lessonToday={props.lessonToday}
+              />
             ) : (
               <TaskPart
                 block={block}

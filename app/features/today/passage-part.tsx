@@ -17,15 +17,22 @@ interface PassagePartProps {
   readonly block: FittedBlock;
   readonly passage: PassageToday;
   readonly asked: readonly AskedItem[];
+  readonly lessonToday: boolean;
 }
 
 /** A passage in today's session: its bars, its way up today, and what the teacher said of it. */
-export function PassagePart({ block, passage, asked }: PassagePartProps) {
+export function PassagePart({ block, passage, asked, lessonToday }: PassagePartProps) {
   const { said, tempi } = passage;
   const items = asked.filter((each) => each.passageId === passage.id);
   const item = items.find((each) => !each.done);
-  const doneAlready = block.reason.why === "more" && !item && items.length > 0;
-  const why = doneAlready ? today.moreOfDone : planWords.reason(block.reason);
+  const more = block.reason.why === "more";
+  const doneAlready = more && !item && items.length > 0;
+  const beforeLesson = more && lessonToday && said !== undefined;
+  const why = doneAlready
+    ? today.moreOfDone
+    : beforeLesson
+      ? today.beforeLesson
+      : planWords.reason(block.reason);
   const goal = said?.goalTempo ?? null;
   return (
     <>

@@ -88,6 +88,7 @@ export function SessionForm(props: TodayPageProps) {
         passageOf={passageOf}
         said={props.said}
         asked={asked}
+        lessonToday={props.lessonToday}
         pinned={session.pinned}
         onStretch={session.stretch}
         onLeave={session.leave}

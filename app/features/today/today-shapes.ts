@@ -46,6 +46,8 @@ export interface TodayPageProps {
   readonly candidates: readonly Candidate[];
   readonly tasks: readonly AskedTask[];
   /** What the week says of the tasks. */
+  /** The lesson is today: what was asked until now is asked no more. */
+  readonly lessonToday: boolean;
   readonly said: readonly ({ readonly itemId: string } & Partial<WeekNote>)[];
   readonly asked: readonly AskedItem[];
   readonly mustDo: readonly MustDo[];

@@ -36,12 +36,21 @@ async function admitted(asked: Asked): Promise<Admitted> {
   return { services: servicesOf(asked.context), who, studioId };
 }
 
+const TEACHERS_PAGE: Record<Who["role"], string> = {
+  teacher: "",
+  student:
+    "This page is your teacher's. Yours are Today's practice, your week and your log; a question can be asked on Today's practice.",
+  parent: "This page is the teacher's. You may look on at the week, today's practice and the log.",
+};
+
 function insist(who: Who, right: Right, studioId: string, personId: string | undefined): void {
   if (may(who, right, studioId, personId)) return;
   // What one may look at one may be told that one may not change; all else isn't there.
-  if (personId && may(who, "see", studioId, personId)) {
-    throw data({ sentence: "You may look on here, and change nothing." }, { status: 403 });
+  const mine = personId === undefined || may(who, "see", studioId, personId);
+  if (mine && right === "teach") {
+    throw data({ sentence: TEACHERS_PAGE[who.role] }, { status: 403 });
   }
+  if (mine) throw data({ sentence: "You may look on here, and change nothing." }, { status: 403 });
   throw notFound("There is nothing at this address.");
 }
 

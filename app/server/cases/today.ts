@@ -100,6 +100,8 @@ export async function todayPage(services: Services, studioId: string, personId: 
     free:
       times.windows.length > 0 && !times.windows.some((each) => each.weekday === weekdayOf(today)),
     playedMinutes,
+    /** The lesson is today: what was asked until now is asked no more. */
+    lessonToday: week?.until_day === today,
     word: week?.text.word ?? "",
     weekShape: week?.text.shape ?? null,
     asked: asked?.items ?? [],
