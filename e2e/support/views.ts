@@ -146,7 +146,7 @@ export const views: readonly View[] = [
     name: "afterwards",
     open: student("Ines Calloway", async (page) => {
       await follow(page, "The whole log", /\/log$/);
-      await page.locator("main li a").nth(1).click();
+      await page.locator("main [role=gridcell] a").nth(1).click();
       await page.waitForURL(/\/sessions\//);
     }),
   },
