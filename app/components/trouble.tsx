@@ -1,5 +1,4 @@
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { isRouteErrorResponse } from "react-router";
 import { words } from "~/words/stand-words";
 import styles from "./trouble.module.css";
@@ -23,7 +22,7 @@ export function Trouble({ error }: { error: unknown }) {
   const { title, sentence } = told(error);
   return (
     <main className={styles.page}>
-      <Typography variant="h1">{title}</Typography>
+      <h1>{title}</h1>
       <p>{sentence}</p>
       <Button variant="contained" href="/">
         {words.trouble.home}

@@ -1,15 +1,11 @@
 import Button from "@mui/material/Button";
-import Dialog from "@mui/material/Dialog";
-import DialogActions from "@mui/material/DialogActions";
-import DialogContent from "@mui/material/DialogContent";
-import DialogTitle from "@mui/material/DialogTitle";
 import { useState } from "react";
 import { COUNT_IN_BARS, LONGEST_BREATHER_SECONDS, type Breather } from "~/core/click";
 import type { PlayersPace } from "~/core/session";
 import { words } from "~/words/stand-words";
+import { Sheet } from "./sheet";
 import styles from "./sheets.module.css";
 
-const TITLE = "between-title";
 const { between } = words;
 
 interface BetweenSheetProps {
@@ -21,21 +17,16 @@ interface BetweenSheetProps {
 
 /** Count-in and breather, in the player's hands; nothing is heard while it is open. */
 export function BetweenSheet({ open, pace, onClose, onSet }: BetweenSheetProps) {
-  return (
-    <Dialog open={open} onClose={onClose} aria-labelledby={TITLE} maxWidth="sm" fullWidth>
-      <DialogTitle id={TITLE}>{between.title}</DialogTitle>
-      {open && (
-        <BetweenForm
-          pace={pace}
-          onClose={onClose}
-          onSet={(set) => {
-            onSet(set);
-            onClose();
-          }}
-        />
-      )}
-    </Dialog>
-  );
+  return open ? (
+    <BetweenForm
+      pace={pace}
+      onClose={onClose}
+      onSet={(set) => {
+        onSet(set);
+        onClose();
+      }}
+    />
+  ) : null;
 }
 
 /** The choices of the breather: in time, or so many seconds. */
@@ -55,68 +46,72 @@ function BetweenForm({ pace, onClose, onSet }: Omit<BetweenSheetProps, "open">) 
     set({ breather, countIn: { ...countIn, ...change } });
   const inTime = breather.kind === "in-time";
   return (
-    <>
-      <DialogContent>
-        <form
-          id="between"
-          className={styles.between}
-          onSubmit={(event) => {
-            event.preventDefault();
-            onSet({ countIn, breather });
-          }}
-        >
-          <fieldset className={styles.choices}>
-            <legend>{between.countIn}</legend>
-            {COUNT_IN_BARS.map((bars) => (
-              <label key={bars}>
-                <input
-                  type="radio"
-                  name="count-in"
-                  checked={countIn.bars === bars}
-                  onChange={() => counted({ bars })}
-                />
-                {between.bars(bars)}
-              </label>
+    <Sheet
+      open
+      title={between.title}
+      onClose={onClose}
+      actions={
+        <>
+          <Button onClick={onClose} color="inherit">
+            {words.cancel}
+          </Button>
+          <Button type="submit" form="between" variant="contained">
+            {between.set}
+          </Button>
+        </>
+      }
+    >
+      <form
+        id="between"
+        className={styles.between}
+        onSubmit={(event) => {
+          event.preventDefault();
+          onSet({ countIn, breather });
+        }}
+      >
+        <fieldset className={styles.choices}>
+          <legend>{between.countIn}</legend>
+          {COUNT_IN_BARS.map((bars) => (
+            <label key={bars}>
+              <input
+                type="radio"
+                name="count-in"
+                checked={countIn.bars === bars}
+                onChange={() => counted({ bars })}
+              />
+              {between.bars(bars)}
+            </label>
+          ))}
+        </fieldset>
+        <Check
+          label={between.firstOnly}
+          checked={inTime || countIn.firstOnly}
+          disabled={inTime}
+          onChange={(firstOnly) => counted({ firstOnly })}
+        />
+        <Check
+          label={between.inner}
+          checked={countIn.inner}
+          onChange={(inner) => counted({ inner })}
+        />
+        <label className={styles.line}>
+          {between.breather}
+          <select
+            value={keyOf(breather)}
+            onChange={({ target }) =>
+              set({ countIn, breather: BREATHERS.find((each) => keyOf(each) === target.value)! })
+            }
+          >
+            {BREATHERS.map((each) => (
+              <option key={keyOf(each)} value={keyOf(each)}>
+                {between.breatherNamed(each)}
+              </option>
             ))}
-          </fieldset>
-          <Check
-            label={between.firstOnly}
-            checked={inTime || countIn.firstOnly}
-            disabled={inTime}
-            onChange={(firstOnly) => counted({ firstOnly })}
-          />
-          <Check
-            label={between.inner}
-            checked={countIn.inner}
-            onChange={(inner) => counted({ inner })}
-          />
-          <label className={styles.line}>
-            {between.breather}
-            <select
-              value={keyOf(breather)}
-              onChange={({ target }) =>
-                set({ countIn, breather: BREATHERS.find((each) => keyOf(each) === target.value)! })
-              }
-            >
-              {BREATHERS.map((each) => (
-                <option key={keyOf(each)} value={keyOf(each)}>
-                  {between.breatherNamed(each)}
-                </option>
-              ))}
-            </select>
-          </label>
-          <p>{inTime ? between.inTime : between.kept}</p>
-        </form>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={onClose} color="inherit">
-          {words.cancel}
-        </Button>
-        <Button type="submit" form="between" variant="contained">
-          {between.set}
-        </Button>
-      </DialogActions>
-    </>
+          </select>
+        </label>
+        <p>{inTime ? between.inTime : between.kept}</p>
+      </form>
+    </Sheet>
   );
 }
 

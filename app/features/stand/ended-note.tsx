@@ -1,5 +1,4 @@
 import Button from "@mui/material/Button";
-import Typography from "@mui/material/Typography";
 import { Link } from "react-router";
 import { Care } from "~/components/care";
 import type { Ending } from "~/core/session";
@@ -12,7 +11,7 @@ export function EndedNote({ how, kept, to }: { how: Ending; kept: boolean; to: s
   const pain = how === "pain";
   return (
     <main className={styles.ended}>
-      <Typography variant="h1">{pain ? stand.painTitle : words.afterwardsTitle}</Typography>
+      <h1>{pain ? stand.painTitle : words.afterwardsTitle}</h1>
       <p className={styles.lead}>{pain ? stand.painLead : stand.ended}</p>
       {kept && <p role="status">{stand.endedKept}</p>}
       {pain && <Care open />}

@@ -1,12 +1,9 @@
 import Button from "@mui/material/Button";
-import Dialog from "@mui/material/Dialog";
-import DialogActions from "@mui/material/DialogActions";
-import DialogContent from "@mui/material/DialogContent";
-import DialogTitle from "@mui/material/DialogTitle";
 import { useState, type KeyboardEvent } from "react";
 import { useFormats } from "~/components/locale";
 import { tappedTempo, type TappedTempo } from "~/core/listen";
 import { words } from "~/words/stand-words";
+import { Sheet } from "./sheet";
 import styles from "./sheets.module.css";
 
 interface TapSheetProps {
@@ -15,7 +12,6 @@ interface TapSheetProps {
   readonly onTempo: (bpm: number) => void;
 }
 
-const TITLE = "tap-title";
 const ENOUGH = 8;
 const MOST = 16;
 const STEADY = 0.03;
@@ -56,36 +52,39 @@ export function TapSheet({ open, onClose, onTempo }: TapSheetProps) {
   };
   const count = found?.taps ?? taps.length;
   return (
-    <Dialog open={open} onClose={close} aria-labelledby={TITLE} maxWidth="sm" fullWidth>
-      <DialogTitle id={TITLE}>{said.title}</DialogTitle>
-      <DialogContent>
-        <p>{said.how}</p>
-        <button
-          type="button"
-          className={styles.pad}
-          autoFocus
-          onPointerDown={(event) => tap(event.timeStamp)}
-          onKeyDown={onKeyDown}
-        >
-          {found ? (
-            <strong data-testid="tapped">{words.bpm(formats.whole(found.bpm))}</strong>
-          ) : (
-            <strong>{said.here}</strong>
-          )}
-          <span>{said.count(Math.min(count, MOST), ENOUGH)}</span>
-        </button>
-        <p role="status">
-          {found &&
-            `${steadiness(found)} ${said.spread(formats.whole(found.spread))} ${said.missed(found.missed)}`}
-        </p>
-      </DialogContent>
-      <DialogActions>
-        <Button onClick={close}>{words.cancel}</Button>
-        <Button onClick={() => setTaps([])}>{said.anew}</Button>
-        <Button variant="contained" disabled={!found || found.taps < ENOUGH} onClick={take}>
-          {said.take(found ? formats.whole(found.bpm) : undefined)}
-        </Button>
-      </DialogActions>
-    </Dialog>
+    <Sheet
+      open={open}
+      title={said.title}
+      onClose={close}
+      actions={
+        <>
+          <Button onClick={close}>{words.cancel}</Button>
+          <Button onClick={() => setTaps([])}>{said.anew}</Button>
+          <Button variant="contained" disabled={!found || found.taps < ENOUGH} onClick={take}>
+            {said.take(found ? formats.whole(found.bpm) : undefined)}
+          </Button>
+        </>
+      }
+    >
+      <p>{said.how}</p>
+      <button
+        type="button"
+        className={styles.pad}
+        data-first
+        onPointerDown={(event) => tap(event.timeStamp)}
+        onKeyDown={onKeyDown}
+      >
+        {found ? (
+          <strong data-testid="tapped">{words.bpm(formats.whole(found.bpm))}</strong>
+        ) : (
+          <strong>{said.here}</strong>
+        )}
+        <span>{said.count(Math.min(count, MOST), ENOUGH)}</span>
+      </button>
+      <p role="status">
+        {found &&
+          `${steadiness(found)} ${said.spread(formats.whole(found.spread))} ${said.missed(found.missed)}`}
+      </p>
+    </Sheet>
   );
 }
