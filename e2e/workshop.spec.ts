@@ -106,7 +106,8 @@ test("a ladder is kept in the library and fitted to the next passage", async ({
   await expect(page.getByRole("radio", { name: "Forward and back" })).toBeChecked();
   await expect(teacher.number("Start")).toHaveValue("100");
   await page.getByRole("link", { name: "Library" }).click();
-  await expect(page.getByRole("heading", { name: "Control" })).toBeVisible();
+  await expect(page.getByRole("row").filter({ hasText: "Control" })).toBeVisible();
   await page.getByRole("button", { name: "Take “Control” out" }).click();
+  await page.getByRole("button", { name: "Take out", exact: true }).click();
   await expect(page.getByText("Nothing kept yet.")).toBeVisible();
 });

@@ -9,6 +9,8 @@ import { SubmitButton } from "./submit-button";
 interface GiveFormProps {
   /** What they get, as a sentence. */
   readonly how: string;
+  /** What can be chosen of it; everything goes without these. */
+  readonly items?: readonly { readonly id: string; readonly title: string }[];
   readonly others: readonly { readonly id: string; readonly name: string }[];
   readonly refused: Refused | undefined;
   /** How many were given it just now. */
@@ -16,13 +18,24 @@ interface GiveFormProps {
 }
 
 /** Gives something to other students of the room. */
-export function GiveForm({ how, others, refused, given }: GiveFormProps) {
+export function GiveForm({ how, items = [], others, refused, given }: GiveFormProps) {
   const error = refused?.errors.to;
   return (
     <Form method="post" className={styles.give}>
       <input type="hidden" name="act" value="give" />
       <p className={styles.soft}>{how}</p>
-      <div>
+      {items.length > 0 && (
+        <div role="group" aria-label={words.piece.giveWhat}>
+          {items.map(({ id, title }) => (
+            <FormControlLabel
+              key={id}
+              control={<Checkbox name="item" value={id} defaultChecked />}
+              label={title}
+            />
+          ))}
+        </div>
+      )}
+      <div role="group" aria-label={words.piece.giveWhom}>
         {others.map(({ id, name }) => (
           <FormControlLabel key={id} control={<Checkbox name="to" value={id} />} label={name} />
         ))}

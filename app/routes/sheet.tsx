@@ -1,7 +1,7 @@
 import { SheetPage } from "~/features/plan/sheet-page";
 import { forStudent } from "~/server/access/guard";
 import { idsOf, refused } from "~/server/boundary";
-import { otherStudents, readGiven } from "~/server/cases/give";
+import { otherStudents, readGivenItems } from "~/server/cases/give";
 import { giveWeek } from "~/server/cases/give-week";
 import { sheetPage } from "~/server/cases/sheet";
 import { words } from "~/words";
@@ -21,13 +21,13 @@ export const loader = (asked: Route.LoaderArgs) =>
     return { studioId, sheet, others };
   });
 
-/** What this week asks is given to others. */
+/** Items of this week are given to others. */
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
-    const to = readGiven(await asked.request.formData());
-    if (!to.ok) return refused(to.error);
+    const given = readGivenItems(await asked.request.formData());
+    if (!given.ok) return refused(given.error);
     const { weekId } = idsOf(asked.params, "weekId");
-    return { given: await giveWeek(services, studioId, { personId, weekId }, to.value) };
+    return { given: await giveWeek(services, studioId, { personId, weekId }, given.value) };
   });
 
 export default function SheetRoute({ loaderData, actionData }: Route.ComponentProps) {

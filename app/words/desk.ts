@@ -177,6 +177,8 @@ export const desk = {
     exerciseName: "Name in the library",
     keepExercise: "Keep in the library",
     exerciseKept: (name: string) => `“${name}” lies in the library.`,
+    giveWhat: "What is given",
+    giveWhom: "To whom",
     giveHow:
       "They get the piece with its passages and ladders, each from where they are comfortable. What they have already stays.",
     givenFrom: (changed: boolean) => (changed ? "given, changed since" : "as it was given"),

@@ -325,7 +325,7 @@ export const planWords = {
     gate: "up when",
     tick: "tick when done",
     giveHow:
-      "They find what this week asks in the draft of their next week, with passages and ladders from where they are comfortable.",
+      "They find it in the draft of their next week beside what goes on for them, with passages and ladders from where they are comfortable.",
     minutesByDay: "Minutes by day",
     bring: "Bring",
     goal: (m: number, d: number) => `Goal: ${minutes(m)} on ${days(d)}`,

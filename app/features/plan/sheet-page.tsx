@@ -95,7 +95,13 @@ export function SheetPage({ sheet, studioId, back, others, refused, given }: She
       {others.length > 0 && (
         <div className={styles.give}>
           <Section title={words.piece.give}>
-            <GiveForm how={said.giveHow} others={others} refused={refused} given={given} />
+            <GiveForm
+              how={said.giveHow}
+              items={sheet.items}
+              others={others}
+              refused={refused}
+              given={given}
+            />
           </Section>
         </div>
       )}

@@ -3,7 +3,6 @@ import { lazy, Suspense, useSyncExternalStore } from "react";
 import { Link } from "react-router";
 import { BarRibbon } from "~/components/bar-ribbon";
 import { TempoText } from "~/components/beat-unit";
-import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
 import type { MetreRegion } from "~/core/score";
@@ -11,6 +10,7 @@ import type { BeatUnit, Day } from "~/core/units";
 import { PractiseNow } from "~/components/practise-now";
 import type { PassageDay, PassageLine } from "~/features/shapes";
 import { words } from "~/words";
+import { DayRows } from "./day-rows";
 import styles from "./progress.module.css";
 
 export interface ProgressPageProps {
@@ -44,7 +44,6 @@ const useInBrowser = () =>
 /** A passage over days: tempo reached, comfortable tempo with its uncertainty, ceiling. */
 export function ProgressPage(props: ProgressPageProps) {
   const { studioId, today, person, piece, passage, days, flaws } = props;
-  const formats = useFormats();
   const inBrowser = useInBrowser();
   const last = days.at(-1);
   const bars = words.bars(passage.fromBar, passage.toBar);
@@ -123,39 +122,7 @@ export function ProgressPage(props: ProgressPageProps) {
             />
           </Section>
           <Section title={words.progress.days}>
-            <div
-              className={styles.scroll}
-              tabIndex={0}
-              role="group"
-              aria-label={words.progress.days}
-            >
-              <table className={styles.days}>
-                <thead>
-                  <tr>
-                    <th scope="col">{words.progress.day}</th>
-                    <th scope="col">{words.progress.reached}</th>
-                    <th scope="col">{words.progress.comfortable}</th>
-                    <th scope="col">{words.progress.ceiling}</th>
-                    <th scope="col">{words.progress.plays}</th>
-                    <th scope="col">{words.progress.clean}</th>
-                    <th scope="col">{words.progress.minutes}</th>
-                  </tr>
-                </thead>
-                <tbody>
-                  {days.toReversed().map((day) => (
-                    <tr key={day.day}>
-                      <th scope="row">{formats.shortDay(day.day)}</th>
-                      <td>{day.reached_tempo ?? "–"}</td>
-                      <td>{formats.whole(day.comfortable)}</td>
-                      <td>{formats.whole(day.ceiling)}</td>
-                      <td>{day.plays}</td>
-                      <td>{day.plays > 0 ? formats.percent(day.clean / day.plays) : "–"}</td>
-                      <td>{formats.whole(day.minutes)}</td>
-                    </tr>
-                  ))}
-                </tbody>
-              </table>
-            </div>
+            <DayRows days={days} />
           </Section>
         </>
       )}

@@ -1,5 +1,4 @@
 import { MOST_ITEMS, type AssignmentItem } from "~/core/week";
-import { addDays } from "~/core/units";
 import {
   assignmentById,
   draftOf,
@@ -7,15 +6,14 @@ import {
   passagesOfPerson,
   putOnStand,
   saveDraft,
-  studentById,
   studioById,
 } from "~/db/queries";
 import { DatabaseError } from "~/db/client";
 import { todayIn, type Services } from "../services";
 import { givenFrom, givePassage, type Giving } from "./give";
+import { lessonPage } from "./lesson";
 
-const WEEK_DAYS = 7;
-
+type Suggested = Awaited<ReturnType<typeof lessonPage>>["draft"];
 type Passages = Awaited<ReturnType<typeof passagesOfPerson>>;
 
 /** An item for somebody else: its passage is theirs, given with its ladder where they have none. */
@@ -35,49 +33,47 @@ async function itemFor(
 }
 
 /**
- * Gives what a week asks to other students: it is put into the draft of each one's next week, where
- * their lesson finds it; what stands there already stays.
+ * Gives items of a week to other students: they are put into the draft of each one's next week,
+ * beside what goes on for them anyway, where their lesson finds them; what stands there already
+ * stays.
  */
 export async function giveWeek(
-  { db, now, newId }: Services,
+  services: Services,
   studioId: string,
   { personId, weekId }: { readonly personId: string; readonly weekId: string },
-  to: readonly string[],
+  { to, items: chosen }: { readonly to: readonly string[]; readonly items: readonly string[] },
 ): Promise<number> {
+  const { db, now, newId } = services;
+  const others = to.filter((id) => id !== personId);
+  const suggested = new Map<string, Suggested>();
+  for (const other of others) {
+    suggested.set(other, (await lessonPage(services, studioId, other)).draft);
+  }
   return db.transaction(async (tx) => {
     const today = todayIn({ now }, await studioById(tx, studioId));
     const week = await assignmentById(tx, studioId, weekId);
     if (week.person_id !== personId) throw new DatabaseError("not-found", "There is no such week.");
     const mine = await passagesOfPerson(tx, studioId, personId);
     const giving = { tx, studioId, newId, today };
-    const others = to.filter((id) => id !== personId);
     for (const other of others) {
-      await studentById(tx, studioId, other);
       const draft = await draftOf(tx, studioId, other);
-      const items = [...(draft?.text.items ?? [])];
+      const base = draft?.text ?? suggested.get(other)!.text;
+      const items = [...base.items];
       const known = new Set(items.map(({ given }) => given?.item));
       for (const item of week.text.items) {
-        if (known.has(item.id) || items.length >= MOST_ITEMS) continue;
+        if (!chosen.includes(item.id) || known.has(item.id) || items.length >= MOST_ITEMS) continue;
         const theirs = await passagesOfPerson(tx, studioId, other);
         const copy = await itemFor(giving, item, other, { mine, theirs });
         if (copy) items.push(copy);
       }
-      const at = new Date(now());
-      const text = { ...(draft?.text ?? { ...week.text }), items };
-      const until = addDays(today, WEEK_DAYS);
-      if (!draft) {
-        await insertDraft(tx, studioId, {
-          id: newId(),
-          personId: other,
-          from: today,
-          until,
-          text,
-          at,
-        });
-        continue;
+      const written = { text: { ...base, items }, at: new Date(now()) };
+      if (draft) {
+        const { id, version, from_day: from, until_day: until } = draft;
+        await saveDraft(tx, studioId, { id, version, from, until, ...written });
+      } else {
+        const { from, until } = suggested.get(other)!;
+        await insertDraft(tx, studioId, { id: newId(), personId: other, from, until, ...written });
       }
-      const { id, version, from_day: from } = draft;
-      await saveDraft(tx, studioId, { id, version, from, until: draft.until_day, text, at });
     }
     return others.length;
   });

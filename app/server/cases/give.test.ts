@@ -75,7 +75,8 @@ test("what a week asks is put into the drafts of others, once, with passages of 
   if (!set.ok) throw new Error(JSON.stringify(set.error));
   const [ada] = await addMany(services, studioId, [{ name: "Ada", instrument: "" }]);
   for (let twice = 0; twice < 2; twice++) {
-    await giveWeek(services, studioId, { personId, weekId: set.value.id }, [ada!.id]);
+    const given = { to: [ada!.id], items: [item.id, theory.id] };
+    await giveWeek(services, studioId, { personId, weekId: set.value.id }, given);
   }
   const { draft, passages } = await lessonPage(services, studioId, ada!.id);
   expect(draft.text.items).toMatchObject([
@@ -83,4 +84,14 @@ test("what a week asks is put into the drafts of others, once, with passages of 
     { title: "Sheet 3", passageId: null, given: { item: theory.id } },
   ]);
   expect(passages[0]!.id).not.toBe(passageId);
+
+  // Whoever has a week of their own keeps what goes on in it, and gets only what was chosen.
+  const [ben] = await addMany(services, studioId, [{ name: "Ben", instrument: "" }]);
+  const own = newItem(services.newId(), { kind: "theory", title: "A sheet of Ben's" });
+  const bens = { ...week, text: { ...week.text, items: [own] } };
+  expect((await setWeek(services, studioId, ben!.id, bens)).ok).toBe(true);
+  const chosen = { to: [ben!.id], items: [theory.id] };
+  await giveWeek(services, studioId, { personId, weekId: set.value.id }, chosen);
+  const next = await lessonPage(services, studioId, ben!.id);
+  expect(next.draft.text.items.map(({ title }) => title)).toEqual(["A sheet of Ben's", "Sheet 3"]);
 });

@@ -30,6 +30,22 @@ const toSchema = v.pipe(
   v.maxLength(MOST_STUDENTS, `At most ${MOST_STUDENTS} students at once.`),
 );
 
+const itemsSchema = v.pipe(
+  v.array(v.pipe(v.string(), v.uuid("An item can't be read."))),
+  v.minLength(1, "Choose at least one item."),
+);
+
+/** Which items of a week are given, and to whom. */
+export function readGivenItems(
+  form: FormData,
+): Result<{ readonly to: string[]; readonly items: string[] }, FormRefused> {
+  const to = readGiven(form);
+  if (!to.ok) return to;
+  const items = v.safeParse(itemsSchema, form.getAll("item"));
+  if (items.success) return ok({ to: to.value, items: items.output });
+  return err({ errors: { to: items.issues[0].message }, values: {} });
+}
+
 export function readGiven(form: FormData): Result<string[], FormRefused> {
   const read = v.safeParse(toSchema, form.getAll("to"));
   if (read.success) return ok(read.output);
