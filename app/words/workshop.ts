@@ -179,8 +179,13 @@ export const workshop = {
     kinds: { ladder: "ladder", plan: "plan of a session", exercise: "exercise" },
     kept: "Kept on",
     acts: "To do",
-    exercise: (it: { bars: number; passages: number; version: number; given: number }) =>
-      `${it.bars} ${plural(it.bars, "bar", "bars")}, ${it.passages} ${plural(it.passages, "passage", "passages")}, version ${it.version}; given to ${it.given} ${plural(it.given, "student", "students")}`,
+    exercise: (it: { bars: number; passages: number; version: number; given: number }) => {
+      const what = `${it.bars} ${plural(it.bars, "bar", "bars")}, ${it.passages} ${plural(it.passages, "passage", "passages")}`;
+      const again = it.version > 1 ? `; version ${it.version}` : "";
+      const given =
+        it.given > 0 ? `; given to ${it.given} ${plural(it.given, "student", "students")}` : "";
+      return what + again + given;
+    },
     give: "Give",
     giveOf: (name: string) => `Give “${name}” to students`,
     close: "Close",
