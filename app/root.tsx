@@ -3,10 +3,11 @@ import "~/theme/page.css";
 import CssBaseline from "@mui/material/CssBaseline";
 import InitColorSchemeScript from "@mui/material/InitColorSchemeScript";
 import { ThemeProvider } from "@mui/material/styles";
-import type { ReactNode } from "react";
+import { useEffect, type ReactNode } from "react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteLoaderData } from "react-router";
 import { Trouble } from "~/components/trouble";
 import { LocaleProvider } from "~/components/locale";
+import { tellWhatWasTyped } from "~/components/typed-before";
 import { nonceContext } from "~/server/context";
 import { preferredLocale } from "~/server/locale";
 import { theme } from "~/theme/theme";
@@ -47,6 +48,7 @@ export function Layout({ children }: { children: ReactNode }) {
 }
 
 export default function App() {
+  useEffect(() => tellWhatWasTyped(document), []);
   return <Outlet />;
 }
 

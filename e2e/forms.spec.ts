@@ -1,22 +1,31 @@
+import type { Page } from "@playwright/test";
 import { expect, test } from "./support/fixtures";
 import { ready } from "./support/ready";
+
+/** Opens a page whose scripts come only when `go` is called. */
+async function opensAsleep(page: Page, url: string): Promise<() => void> {
+  const held: (() => void)[] = [];
+  await page.route("**/assets/*.js", async (route) => {
+    await new Promise<void>((resolve) => held.push(resolve));
+    await route.continue();
+  });
+  await page.goto(url, { waitUntil: "commit" });
+  return () => {
+    held.forEach((go) => go());
+    held.push = (go) => (go(), 0);
+  };
+}
 
 test("what is typed before the page is alive is kept, and so is what comes after", async ({
   teacher,
   page,
 }) => {
   await teacher.opensARoom();
-  const held: (() => void)[] = [];
-  await page.route("**/assets/*.js", async (route) => {
-    await new Promise<void>((resolve) => held.push(resolve));
-    await route.continue();
-  });
-  await page.goto(page.url(), { waitUntil: "commit" });
+  const wakes = await opensAsleep(page, page.url());
   await page.getByLabel("Title").fill("The Lock-Keeper's Tune");
   await page.getByLabel("Metre", { exact: true }).fill("6/8");
   await page.getByLabel("Number of bars").fill("24");
-  held.forEach((go) => go());
-  held.push = (go) => (go(), 0);
+  wakes();
   await ready(page);
   await page.getByLabel("Pickup beats").fill("1");
   await expect(page.getByLabel("Title")).toHaveValue("The Lock-Keeper's Tune");
@@ -24,6 +33,23 @@ test("what is typed before the page is alive is kept, and so is what comes after
   await page.getByRole("button", { name: "Add and open its bars" }).click();
   await expect(page.getByRole("heading", { level: 1 })).toHaveText("The Lock-Keeper's Tune");
   await expect(page.getByText("24 bars")).toBeVisible();
+});
+
+test("so it is in a form of one line, and with a tick", async ({ teacher, page, server }) => {
+  await page.goto(`${server.address}/open`);
+  let wakes = await opensAsleep(page, `${server.address}/open`);
+  await page.getByRole("checkbox").check();
+  wakes();
+  await ready(page);
+  await expect(page.getByLabel("Name of the room")).toBeHidden();
+  const home = (await teacher.opensARoomAtOnce()).replace("/pieces/new", "");
+  await page.unroute("**/assets/*.js");
+  wakes = await opensAsleep(page, `${server.address}${home}/week`);
+  await page.getByLabel(/^A note, before/).fill("long notes");
+  wakes();
+  await ready(page);
+  await page.getByRole("button", { name: "yesterday" }).click();
+  await expect(page.getByLabel(/^A note, before/)).toHaveValue("long notes");
 });
 
 test("a form is refused at its field before it is sent, and by the server all the same", async ({

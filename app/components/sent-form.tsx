@@ -1,10 +1,9 @@
 import { valibotResolver } from "@hookform/resolvers/valibot";
-import { useEffect, useMemo, useRef, type ReactNode, type SubmitEvent } from "react";
+import { useEffect, useMemo, type ReactNode, type SubmitEvent } from "react";
 import { FormProvider, useForm, type FieldErrors } from "react-hook-form";
 import { Form, useSubmit } from "react-router";
 import type { GenericSchema } from "valibot";
 import type { Refused } from "./field";
-import { useTypedBefore } from "./typed-before";
 
 /** A form's fields as they are typed. */
 export type Typed = Record<string, string>;
@@ -31,7 +30,7 @@ const asErrors = (refused: Refused | undefined): FieldErrors<Typed> =>
 
 /**
  * A form that is checked as it is typed and once more by the server, whose sentences come to their
- * fields. It is a form of the page before any script runs, and what was typed until then is kept.
+ * fields. It is a form of the page before any script runs.
  */
 export function SentForm({ schema, values, refused, className, send, children }: SentFormProps) {
   const submit = useSubmit();
@@ -41,12 +40,7 @@ export function SentForm({ schema, values, refused, className, send, children }:
     defaultValues: { ...values, ...refused?.values },
     errors,
   });
-  const element = useRef<HTMLFormElement>(null);
-  const { setFocus, getValues, setValue } = form;
-  useTypedBefore(element, (name, typed) => {
-    const known = getValues();
-    if (name in known && known[name] !== typed) setValue(name, typed, { shouldDirty: true });
-  });
+  const { setFocus } = form;
   useEffect(() => {
     const [first] = Object.keys(errors);
     if (first) setFocus(first);
@@ -61,7 +55,7 @@ export function SentForm({ schema, values, refused, className, send, children }:
   };
   return (
     <FormProvider {...form}>
-      <Form method="post" noValidate ref={element} className={className} onSubmit={check}>
+      <Form method="post" noValidate className={className} onSubmit={check}>
         {children}
       </Form>
     </FormProvider>

@@ -1,29 +1,23 @@
-import { useLayoutEffect } from "react";
+type TextField = HTMLInputElement | HTMLTextAreaElement;
 
-type Taking = (name: string, typed: string) => void;
-
-/**
- * Takes over what was typed or ticked before the page came alive: `take` gets what stands in each
- * field then, by the field's name.
- */
-export function useTypedBefore(
-  around: { readonly current: HTMLElement | null },
-  take: Taking,
-): void {
-  useLayoutEffect(() => {
-    for (const field of around.current?.querySelectorAll("input, textarea") ?? []) {
-      const typed = typedIn(field);
-      if (typed) take(...typed);
-    }
-    // Once, when the page comes alive.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, []);
+/** Types once more what stands in a field: React takes over fields as it drew them, not as they are. */
+function retype(field: TextField): void {
+  const typed = field.value;
+  const prototype = Object.getPrototypeOf(field) as TextField;
+  // By the field's own property React notes what it drew; the prototype's goes past it.
+  field.value = field.defaultValue;
+  Object.getOwnPropertyDescriptor(prototype, "value")?.set?.call(field, typed);
+  field.dispatchEvent(new Event("input", { bubbles: true }));
 }
 
-/** What stands in a field that one can type into, or tick. */
-function typedIn(field: Element): Parameters<Taking> | undefined {
-  if (field instanceof HTMLTextAreaElement) return [field.name, field.value];
-  if (!(field instanceof HTMLInputElement) || field.type === "hidden") return undefined;
-  const ticked = field.checked ? "on" : "";
-  return [field.name, field.type === "checkbox" ? ticked : field.value];
+/** Tells every field of a page that has just come alive what was typed or ticked in it before. */
+export function tellWhatWasTyped(page: ParentNode): void {
+  for (const field of page.querySelectorAll<TextField>("input, textarea")) {
+    if (field.disabled || field.readOnly || field.closest("[aria-hidden=true]")) continue;
+    if (field instanceof HTMLInputElement && ["checkbox", "radio"].includes(field.type)) {
+      if (field.checked === field.defaultChecked) continue;
+      field.checked = field.defaultChecked;
+      field.click();
+    } else if (field.type !== "hidden" && field.value !== field.defaultValue) retype(field);
+  }
 }

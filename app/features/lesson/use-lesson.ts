@@ -43,9 +43,6 @@ const formOf = ({ from, until, text: { items, word, shape } }: LessonDraft): Les
   text: { items, word, shape },
 });
 
-/** Fields of the page that one types into; the rest is chosen. */
-const TYPED_INTO = /^text\.(?:items\.\d+\.)?(title|focus|note|minutes|goalTempo|word)$/;
-
 /** Minutes that are being typed may be none yet. */
 const emptyMinutes = (name: string, value: unknown): unknown =>
   name === "minutes" && value === null ? NaN : value;
@@ -56,15 +53,6 @@ export function useLesson({ home, draft, last, times, before }: LessonInputs) {
   const { control, getValues, setValue, setError, handleSubmit } = form;
   // Each item has an id of its own; the array's keys are for React only.
   const list = useFieldArray({ control, name: "text.items", keyName: "key" });
-  const takeTyped = (name: string, typed: string) => {
-    const [, field] = TYPED_INTO.exec(name) ?? [];
-    if (!field) return;
-    const number = typed === "" ? (field === "minutes" ? NaN : null) : Number(typed);
-    const value = field === "minutes" || field === "goalTempo" ? number : typed;
-    if (!Object.is(getValues(name as "text.word"), value)) {
-      setValue(name as "text.word", value as string, { shouldDirty: true });
-    }
-  };
   const values = useWatch({ control }) as LessonForm;
   const asText = JSON.stringify(values);
   const [keptText, setKeptText] = useState(draft.kept ? asText : "");
@@ -121,8 +109,6 @@ export function useLesson({ home, draft, last, times, before }: LessonInputs) {
       return write.submit({ act, week: JSON.stringify(whole) }, { method: "post" });
     })();
   return {
-    /** What was typed into a field before the page came alive. */
-    takeTyped,
     setValue,
     control,
     values,

@@ -1,10 +1,9 @@
-import { useRef, type SubmitEvent } from "react";
+import type { SubmitEvent } from "react";
 import { useForm, useWatch, type FieldErrors } from "react-hook-form";
 import { Form, useSubmit } from "react-router";
 import type { Refused } from "~/components/field";
 import { Page, Section } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
-import { useTypedBefore } from "~/components/typed-before";
 import { minutesInAWeek, type WeekTimes } from "~/core/week";
 import type { Day } from "~/core/units";
 import { planWords } from "~/words/plan";
@@ -29,14 +28,9 @@ const { times: said } = planWords;
 /** When there is time in a week, on which dates it is otherwise, and when the lesson is. */
 export function TimesPage({ studioId, person, times, refused, today, teaches }: TimesPageProps) {
   const submit = useSubmit();
-  const element = useRef<HTMLFormElement>(null);
-  const { control, handleSubmit, formState, setValue } = useForm<WeekTimes>({
+  const { control, handleSubmit, formState } = useForm<WeekTimes>({
     resolver: timesResolver,
     defaultValues: { ...times, dates: times.dates.filter(({ day }) => day >= today) },
-  });
-  useTypedBefore(element, (name, typed) => {
-    const minutes = /^(windows\.\d+|dates\.\d+)\.minutes$/.exec(name);
-    if (minutes) setValue(name as "windows.0.minutes", typed === "" ? NaN : Number(typed));
   });
   const send = (event: SubmitEvent<HTMLFormElement>) =>
     void handleSubmit((read) => submit({ times: JSON.stringify(read) }, { method: "post" }))(event);
@@ -47,7 +41,7 @@ export function TimesPage({ studioId, person, times, refused, today, teaches }: 
       lead={said.lead}
       back={{ to: `/studio/${studioId}/students/${person.id}/week`, label: planWords.week.title }}
     >
-      <Form method="post" noValidate ref={element} onSubmit={send}>
+      <Form method="post" noValidate onSubmit={send}>
         <div className={styles.columns}>
           <Section title={said.days}>
             <WeekdayFields control={control} />
