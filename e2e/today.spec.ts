@@ -122,7 +122,9 @@ test("after a stop for pain nothing is played until the player says that nothing
   await player.startsTheSession();
   await player.starts();
   await player.button("It hurts: stop").click();
+  // The stand shows the cautions too: only the summary has heard of the stop.
   await page.getByRole("link", { name: "To the summary" }).click();
+  await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
   await page.getByText("Stop at pain, numbness or tingling.").waitFor();
 
   // The day opens with the question; what is there needs no instrument, and can be done.
