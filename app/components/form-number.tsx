@@ -8,8 +8,6 @@ type FormNumberProps<T extends FieldValues, N extends FieldPath<T>> = Pick<
   readonly control: Control<T>;
   readonly name: N;
   readonly label: string;
-  /** The label is only for who can't see it; what stands around says it. */
-  readonly quiet?: boolean;
   readonly min: number;
   readonly max: number;
   readonly helper?: string | undefined;
@@ -24,7 +22,7 @@ const shown = (value: unknown): string =>
 export function FormNumber<T extends FieldValues, N extends FieldPath<T>>(
   props: FormNumberProps<T, N>,
 ) {
-  const { control, name, label, quiet = false, min, max, helper, empty = NaN, ...rest } = props;
+  const { control, name, label, min, max, helper, empty = NaN, ...rest } = props;
   const { field, fieldState } = useController<T, N>({ control, name });
   const sentence = fieldState.error?.message;
   return (
@@ -32,14 +30,14 @@ export function FormNumber<T extends FieldValues, N extends FieldPath<T>>(
       type="number"
       size="small"
       name={name}
-      label={quiet ? undefined : label}
+      label={label}
       value={shown(field.value)}
       error={sentence !== undefined}
       helperText={sentence ?? helper}
       inputRef={field.ref}
       onBlur={field.onBlur}
       onChange={({ target }) => field.onChange(target.value === "" ? empty : Number(target.value))}
-      slotProps={{ htmlInput: { min, max, ...(quiet && { "aria-label": label }) } }}
+      slotProps={{ htmlInput: { min, max } }}
       {...rest}
     />
   );

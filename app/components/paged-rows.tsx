@@ -17,9 +17,14 @@ export function PagedRows<Row extends { readonly id: string }>(props: PagedRowsP
   // The grid's columns know nothing of the row's kind; cells are drawn by ours.
   const any = props as unknown as PagedRowsProps<{ readonly id: string }>;
   return (
-    <Suspense fallback={plain}>
-      <DataRows {...any} />
-    </Suspense>
+    <>
+      <div className={styles.onScreen}>
+        <Suspense fallback={plain}>
+          <DataRows {...any} />
+        </Suspense>
+      </div>
+      <div className={styles.inPrint}>{plain}</div>
+    </>
   );
 }
 

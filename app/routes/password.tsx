@@ -1,8 +1,9 @@
 import { redirect } from "react-router";
 import { PasswordPage } from "~/features/access/password-page";
+import { credentialsFormSchema } from "~/forms/credentials";
 import { callerOf, goWith } from "~/server/access/door";
 import { answering, refused } from "~/server/boundary";
-import { choosePassword, passwordFormSchema } from "~/server/cases/passwords";
+import { choosePassword } from "~/server/cases/passwords";
 import { beginSignIn, signOut } from "~/server/cases/sign-in";
 import { servicesOf } from "~/server/context";
 import { readForm, withoutPassword } from "~/server/form";
@@ -29,7 +30,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 export const action = (asked: Route.ActionArgs) =>
   answering(async () => {
     const who = await teacher(asked);
-    const form = readForm(await asked.request.formData(), passwordFormSchema);
+    const form = readForm(await asked.request.formData(), credentialsFormSchema);
     if (!form.ok) {
       const { errors, values } = form.error;
       return refused({ errors, values: withoutPassword(values) });

@@ -1,25 +1,23 @@
-import { Field, type Refused } from "~/components/field";
+import { FormField } from "~/components/form-field";
 import { words } from "~/words";
 
 const { openRoom } = words;
 
-/** The name and the password that a teacher chooses to sign in with. */
-export function CredentialFields({ refused }: { refused: Refused | undefined }) {
+/** The name and the password that a teacher chooses to sign in with, in a `SentForm`. */
+export function CredentialFields() {
   return (
     <>
-      <Field
+      <FormField
         name="signIn"
         label={openRoom.signIn}
         helper={openRoom.signInHelp}
-        refused={refused}
         autoComplete="username"
       />
-      <Field
+      <FormField
         name="password"
         type="password"
         label={openRoom.password}
         helper={openRoom.passwordHelp}
-        refused={refused}
         autoComplete="new-password"
       />
     </>

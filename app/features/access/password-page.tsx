@@ -1,7 +1,9 @@
 import Typography from "@mui/material/Typography";
 import { Form, Link } from "react-router";
 import type { Refused } from "~/components/field";
+import { SentForm } from "~/components/sent-form";
 import { SubmitButton } from "~/components/submit-button";
+import { credentialsFormSchema } from "~/forms/credentials";
 import { words } from "~/words";
 import { accessWords } from "~/words/access";
 import { CredentialFields } from "./credential-fields";
@@ -14,10 +16,15 @@ export function PasswordPage({ refused }: { refused: Refused | undefined }) {
     <main className={`${styles.page} ${styles.narrow}`} id="main">
       <Typography variant="h1">{password.title}</Typography>
       <p className={styles.soft}>{password.lead}</p>
-      <Form method="post" className={styles.form} noValidate>
-        <CredentialFields refused={refused} />
+      <SentForm
+        schema={credentialsFormSchema}
+        values={{ signIn: "", password: "" }}
+        refused={refused}
+        className={styles.form}
+      >
+        <CredentialFields />
         <SubmitButton variant="contained">{password.submit}</SubmitButton>
-      </Form>
+      </SentForm>
       <Form method="post" action="/sign-out" className={styles.form}>
         <input type="hidden" name="everywhere" value="yes" />
         <SubmitButton variant="outlined">{accessWords.page.everywhere}</SubmitButton>

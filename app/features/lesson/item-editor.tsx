@@ -6,7 +6,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { X } from "lucide-react";
 import { useState } from "react";
-import type { Control } from "react-hook-form";
+import { useFormState, type Control } from "react-hook-form";
 import { FormField } from "~/components/form-field";
 import { FormNumber } from "~/components/form-number";
 import { BRINGS, FOCUSES, ITEM_KINDS, type AssignmentItem, type Often } from "~/core/week";
@@ -47,7 +47,10 @@ export function ItemEditor(props: ItemEditorProps) {
   const rare =
     item.focuses.length > 0 || item.note !== "" || item.keys.length > 0 || item.bring !== "nothing";
   const [open, setOpen] = useState(props.unfolded || rare);
-  const unfolded = open || !hasLadder;
+  const { errors } = useFormState({ control });
+  const refused = errors.text?.items?.[index];
+  // What is refused is never out of sight.
+  const unfolded = open || !hasLadder || refused?.note !== undefined || refused?.keys !== undefined;
   const name = `text.items.${index}` as const;
   return (
     <li className={styles.item}>

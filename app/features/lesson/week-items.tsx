@@ -1,7 +1,7 @@
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useEffect } from "react";
-import { useController } from "react-hook-form";
+import { useController, useFormState } from "react-hook-form";
 import { DayField } from "~/components/day-field";
 import { FormField } from "~/components/form-field";
 import { Section } from "~/components/page";
@@ -50,6 +50,8 @@ export function WeekItems(props: WeekItemsProps) {
   const asked = (id: string) => it.items.some(({ passageId }) => passageId === id);
   const free = passages.filter(({ id }) => !asked(id));
   const addPassage = (id: string) => it.add(itemFor(passages.find((each) => each.id === id)!));
+  const { errors } = useFormState({ control: it.control });
+  const itemsRefused = errors.text?.items?.message ?? errors.text?.items?.root?.message;
   const { brought } = given;
   useEffect(() => {
     for (const passage of brought ?? []) {
@@ -141,6 +143,7 @@ export function WeekItems(props: WeekItemsProps) {
           </TextField>
         )}
       </div>
+      {itemsRefused && <p role="alert">{itemsRefused}</p>}
       <div className={styles.word}>
         <FormField
           control={it.control}

@@ -1,6 +1,7 @@
 import Button from "@mui/material/Button";
-import { lazy, Suspense, useSyncExternalStore } from "react";
+import { lazy, Suspense } from "react";
 import { Link } from "react-router";
+import { useAlive } from "~/components/alive";
 import { BarRibbon } from "~/components/bar-ribbon";
 import { TempoText } from "~/components/beat-unit";
 import { Empty, Page, Section } from "~/components/page";
@@ -33,18 +34,10 @@ export interface ProgressPageProps {
 /** Drawn in the browser only: the chart library renders nothing on the server. */
 const TempoChart = lazy(() => import("./tempo-chart"));
 
-const never = () => () => undefined;
-const useInBrowser = () =>
-  useSyncExternalStore(
-    never,
-    () => true,
-    () => false,
-  );
-
 /** A passage over days: tempo reached, comfortable tempo with its uncertainty, ceiling. */
 export function ProgressPage(props: ProgressPageProps) {
   const { studioId, today, person, piece, passage, days, flaws } = props;
-  const inBrowser = useInBrowser();
+  const inBrowser = useAlive();
   const last = days.at(-1);
   const bars = words.bars(passage.fromBar, passage.toBar);
   return (

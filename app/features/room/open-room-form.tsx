@@ -9,6 +9,7 @@ import { SAMPLE_STAIRS } from "~/components/sample-stairs";
 import { SentForm, type Typed } from "~/components/sent-form";
 import { Staircase } from "~/components/staircase";
 import { SubmitButton } from "~/components/submit-button";
+import { CredentialFields } from "~/features/access/credential-fields";
 import { roomFormSchema } from "~/forms/room";
 import { words } from "~/words";
 import styles from "./room.module.css";
@@ -80,19 +81,7 @@ function RoomFields() {
       />
       {!alone && <FormField name="name" label={openRoom.student} />}
       <FormField name="instrument" label={openRoom.instrument} helper={openRoom.optional} />
-      <FormField
-        name="signIn"
-        label={openRoom.signIn}
-        helper={openRoom.signInHelp}
-        autoComplete="username"
-      />
-      <FormField
-        name="password"
-        type="password"
-        label={openRoom.password}
-        helper={openRoom.passwordHelp}
-        autoComplete="new-password"
-      />
+      <CredentialFields />
     </>
   );
 }

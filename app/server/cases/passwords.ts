@@ -1,22 +1,17 @@
 import { addHours } from "date-fns";
-import * as v from "valibot";
+import type * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import { bySignInName, insertAccess, setPassword, teachersWithoutPassword } from "~/db/queries";
-import { newPasswordSchema, signInNameSchema } from "~/forms/names";
+import type { credentialsFormSchema } from "~/forms/credentials";
 import { hashPassword } from "../access/passwords";
 import { hashOf, newLinkSecret } from "../access/secrets";
 import type { Services } from "../services";
-
-export const passwordFormSchema = v.object({
-  signIn: signInNameSchema,
-  password: newPasswordSchema,
-});
 
 /** A teacher's own sign-in name and password, new or changed. */
 export async function choosePassword(
   { db }: Services,
   who: { readonly studioId: string; readonly personId: string },
-  { signIn, password }: v.InferOutput<typeof passwordFormSchema>,
+  { signIn, password }: v.InferOutput<typeof credentialsFormSchema>,
 ): Promise<Result<undefined, { signIn: string }>> {
   const passwordHash = await hashPassword(password);
   return db.transaction(async (tx) => {
