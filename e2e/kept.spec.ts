@@ -36,6 +36,32 @@ test("what was played without a connection is sent from whatever page is opened 
   await expect(page.getByText(/4 of [45] clean/).first()).toBeVisible();
 });
 
+test("a stop for pain that arrives late closes the playing on the page that is open by then", async ({
+  teacher,
+  player,
+  page,
+  server,
+}) => {
+  await teacher.preparesToday({ clean: 9 });
+  await player.goesToTheStand();
+  const today = await todayOf(page);
+  await player.starts();
+  await player.playsClean();
+  await expect(page.getByText("All kept")).toBeVisible();
+  await cutOff(page);
+  await player.button("It hurts: stop").click();
+  await expect(page.getByRole("link", { name: "To the summary" })).toBeVisible();
+  await page.goto(server.address + today);
+  await ready(page);
+  await expect(page.getByText(/How is it now\?/)).toBeHidden();
+  await reconnect(page);
+  await page.evaluate(() => window.dispatchEvent(new Event("online")));
+  await expect(page.getByText(/How is it now\?/)).toBeVisible();
+  const ribbon = page.getByRole("list", { name: /^The session, / });
+  await expect(ribbon.getByRole("button", { name: /^The Ferry/ })).toHaveCount(0);
+  await expect(page.getByRole("button", { name: /^Start without playing/ })).toBeVisible();
+});
+
 /** Browsers that keep nothing: one that refuses at once, and one that never answers. */
 const STORES = {
   refuses: () => {

@@ -27,11 +27,21 @@ test("the log is found in, sorted with keys, and taken along as a table", async 
   await expect(minutes).toHaveText(["45", "20", "5"]);
   await page.keyboard.press("Enter");
   await expect(minutes).toHaveText(["5", "20", "45"]);
-  await page.getByLabel("Find in the log").fill("WEIR");
+  const find = page.getByLabel("Find in the log");
+  await find.fill("WEIR");
   await expect(minutes).toHaveText(["5"]);
   await expect(page.getByText("0 sessions on 1 day, 5 minutes")).toBeVisible();
   const link = page.getByRole("link", { name: "As a table (CSV)" });
   await expect(link).toHaveAttribute("href", /find=WEIR/);
+  // In print the same rows are a plain table.
+  await page.emulateMedia({ media: "print" });
+  await expect(page.getByRole("table")).toContainText("the weir song");
+  await expect(grid).toBeHidden();
+  await page.emulateMedia({ media: "screen" });
+  // Going back, the fields show what is asked for.
+  await page.goBack();
+  await expect(find).toHaveValue("");
+  await expect(minutes).toHaveText(["45", "20", "5"]);
   const table = await page.request.get(`${server.address}${home}/log.csv`);
   expect(await table.text()).toContain(",'=scales");
   expect((await page.request.get(`${server.address}${home}/log?page=x`)).status()).toBe(400);

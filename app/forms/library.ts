@@ -1,4 +1,5 @@
 import * as v from "valibot";
+import { LIBRARY_KINDS } from "~/core/week";
 import { pagingFields } from "./paging";
 
 const LONGEST_NAME = 80;
@@ -10,20 +11,13 @@ export const libraryName = v.pipe(
   v.maxLength(LONGEST_NAME, `Keep the name under ${LONGEST_NAME} characters.`),
 );
 
-export const LIBRARY_KINDS = ["ladder", "plan", "exercise"] as const;
-
 export const LIBRARY_SORTS = ["name", "kind", "kept"] as const;
 
 /** Which part of the library an address asks for. */
 export const libraryQuerySchema = v.object({
-  ...pagingFields(LIBRARY_SORTS, "name"),
-  down: v.optional(
-    v.pipe(
-      v.picklist(["0", "1"]),
-      v.transform((down) => down === "1"),
-    ),
-    "0",
-  ),
+  ...pagingFields(LIBRARY_SORTS, "name", "0"),
   kind: v.optional(v.picklist(["", ...LIBRARY_KINDS], "There is no such kind."), ""),
 });
 export type LibraryQuery = v.InferOutput<typeof libraryQuerySchema>;
+
+export const WHOLE_LIBRARY = v.parse(libraryQuerySchema, {});

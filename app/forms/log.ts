@@ -17,3 +17,5 @@ export const logQuerySchema = v.object({
   to: day,
 });
 export type LogQuery = v.InferOutput<typeof logQuerySchema>;
+
+export const WHOLE_LOG = v.parse(logQuerySchema, {});

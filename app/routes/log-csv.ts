@@ -10,6 +10,6 @@ import type { Route } from "./+types/log-csv";
 export const loader = (asked: Route.LoaderArgs) =>
   forStudent(asked, "see", async ({ services, studioId, personId }) => {
     const query = readQuery(asked.request, logQuerySchema);
-    const { lines } = await wholeLog(services, studioId, personId, query);
+    const lines = await wholeLog(services, studioId, personId, query);
     return csvOf("practice-log.csv", logRows(lines));
   });

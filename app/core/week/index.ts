@@ -1,3 +1,4 @@
+export { LIBRARY_KINDS, type LibraryKind } from "./library-kinds";
 export {
   CHILD_LIMITS,
   minutesInAWeek,

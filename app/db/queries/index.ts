@@ -12,7 +12,6 @@ export {
   nameTaken,
   renameInLibrary,
   takeOutOfLibrary,
-  type LibraryKind,
 } from "./library";
 export { logLines, logTotals, type LogLine } from "./log-lines";
 export {

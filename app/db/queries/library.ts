@@ -1,11 +1,9 @@
 import * as v from "valibot";
 import { ladderSchema } from "~/core/ladder";
 import { shapeSchema } from "~/core/session";
+import { LIBRARY_KINDS, type LibraryKind } from "~/core/week";
 import type { Queries } from "~/db/client";
 import { idRow } from "./rows";
-
-export const LIBRARY_KINDS = ["ladder", "plan", "exercise"] as const;
-export type LibraryKind = (typeof LIBRARY_KINDS)[number];
 
 const exerciseLine = v.object({
   bars: v.number(),

@@ -10,6 +10,8 @@ export interface Waiting {
   /** Sessions of others who have used this device, which wait for them. */
   readonly others: readonly string[];
   readonly sending: Sending;
+  /** So much of it has arrived just now: what a page shows may be older than that. */
+  readonly arrived: number;
 }
 
 const playsIn = (waiting: readonly WaitingSession[]): number =>
@@ -53,7 +55,7 @@ export async function sendWaiting(tell: (waiting: Waiting) => void): Promise<Wai
   const waiting = await waitingSessions();
   if (waiting.length > 0) {
     const [plays, events] = [playsIn(waiting), eventsIn(waiting)];
-    tell({ plays, events, others: [], sending: "sending" });
+    tell({ plays, events, others: [], sending: "sending", arrived: 0 });
   }
   const others = new Set<string>();
   let worst: Sending = "sent";
@@ -62,9 +64,11 @@ export async function sendWaiting(tell: (waiting: Waiting) => void): Promise<Wai
     if (went === "not-ours") others.add(session.session);
     else if (went !== "sent") worst = went === "signed-out" ? went : "kept";
   }
-  const left = (await waitingSessions()).filter(({ session }) => !others.has(session));
+  const still = await waitingSessions();
+  const left = still.filter(({ session }) => !others.has(session));
   const [plays, events] = [playsIn(left), eventsIn(left)];
-  const told = { plays, events, others: [...others], sending: worst };
+  const arrived = eventsIn(waiting) - eventsIn(still);
+  const told = { plays, events, others: [...others], sending: worst, arrived };
   tell(told);
   return told;
 }

@@ -1,4 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from "react";
+import { useRevalidator } from "react-router";
 import type { Waiting } from "./send-waiting";
 
 const AGAIN_MS = 15_000;
@@ -12,13 +13,19 @@ const sender = () => import("./send-waiting");
  */
 export function useWaiting() {
   const [waiting, setWaiting] = useState<Waiting | undefined>(undefined);
+  const { revalidate } = useRevalidator();
   const running = useRef<Promise<Waiting> | undefined>(undefined);
   const send = useCallback(() => {
     running.current ??= sender()
       .then(({ sendWaiting }) => sendWaiting(setWaiting))
+      .then((told) => {
+        // A stop for pain that has arrived only now changes what may be played.
+        if (told.arrived > 0) void revalidate();
+        return told;
+      })
       .finally(() => (running.current = undefined));
     return running.current;
-  }, []);
+  }, [revalidate]);
   const left = waiting?.events ?? 0;
   useEffect(() => {
     void send();

@@ -1,7 +1,8 @@
 import MenuItem from "@mui/material/MenuItem";
 import { FormField } from "~/components/form-field";
 import { useFilter } from "~/components/use-filter";
-import { LIBRARY_KINDS, type LibraryQuery } from "~/forms/library";
+import { LIBRARY_KINDS } from "~/core/week";
+import type { LibraryQuery } from "~/forms/library";
 import { words } from "~/words";
 import styles from "./library.module.css";
 

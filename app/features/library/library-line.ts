@@ -1,11 +1,12 @@
 import type { Ladder } from "~/core/ladder";
 import type { Shape } from "~/core/session";
+import type { LibraryKind } from "~/core/week";
 import { words } from "~/words";
 
 /** A thing of the library: a ladder, a plan of sessions, or an exercise. */
 export interface LibraryLine {
   readonly id: string;
-  readonly kind: "ladder" | "plan" | "exercise";
+  readonly kind: LibraryKind;
   readonly name: string;
   /** Milliseconds since 1970. */
   readonly keptAt: number;

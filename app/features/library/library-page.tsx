@@ -5,8 +5,8 @@ import { useFormats } from "~/components/locale";
 import { Empty, Page } from "~/components/page";
 import { PagedRows } from "~/components/paged-rows";
 import type { Column } from "~/components/rows-shown";
-import type { LibraryQuery } from "~/forms/library";
-import { PAGE_SIZES } from "~/forms/paging";
+import { WHOLE_LIBRARY, type LibraryQuery } from "~/forms/library";
+import { PAGE_SIZES, searchOf } from "~/forms/paging";
 import { words } from "~/words";
 import { ActDialog, type Acting } from "./act-dialog";
 import { LibraryFilter } from "./library-filter";
@@ -23,25 +23,15 @@ export interface LibraryPageProps {
 
 const { library } = words;
 
-function searchOf({ find, kind, sort, down, page, rows }: LibraryQuery): string {
-  const asked = {
-    find,
-    kind,
-    sort: sort === "name" ? "" : sort,
-    down: down ? "1" : "",
-    page: page === 0 ? "" : String(page),
-    rows: rows === 25 ? "" : String(rows),
-  };
-  return new URLSearchParams(Object.entries(asked).filter(([, value]) => value !== "")).toString();
-}
-
 /** What the room keeps to use again: ladders, plans of sessions, exercises. */
 export function LibraryPage({ query, total, lines, students }: LibraryPageProps) {
   const navigate = useNavigate();
   const [acting, setActing] = useState<Acting | undefined>(undefined);
   const columns = useColumns(setActing);
-  const show = (next: Partial<LibraryQuery>) =>
-    void navigate(`?${searchOf({ ...query, ...next })}`, { preventScrollReset: true });
+  const show = (next: Partial<LibraryQuery>, replace = false) => {
+    const search = searchOf({ ...query, ...next }, WHOLE_LIBRARY);
+    void navigate(`?${search}`, { preventScrollReset: true, replace });
+  };
   const empty = total === 0 && query.find === "" && query.kind === "";
   return (
     <Page title={library.title} lead={library.lead}>
@@ -49,7 +39,7 @@ export function LibraryPage({ query, total, lines, students }: LibraryPageProps)
         <Empty>{library.empty}</Empty>
       ) : (
         <>
-          <LibraryFilter query={query} onAsk={(asked) => show({ ...asked, page: 0 })} />
+          <LibraryFilter query={query} onAsk={(asked) => show({ ...asked, page: 0 }, true)} />
           <PagedRows
             label={library.title}
             columns={columns}

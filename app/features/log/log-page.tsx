@@ -4,12 +4,11 @@ import { useFormats } from "~/components/locale";
 import { Empty, Page } from "~/components/page";
 import { PagedRows } from "~/components/paged-rows";
 import type { Column } from "~/components/rows-shown";
-import type { LogQuery } from "~/forms/log";
-import { PAGE_SIZES } from "~/forms/paging";
+import { WHOLE_LOG, type LogQuery } from "~/forms/log";
+import { PAGE_SIZES, searchOf } from "~/forms/paging";
 import { words } from "~/words";
 import { LogFilter } from "./log-filter";
 import { whatOf, type LogLine } from "./log-rows";
-import { searchOf } from "./search";
 import styles from "./log.module.css";
 
 export interface LogPageProps {
@@ -31,8 +30,10 @@ const asks = ({ find, kind, from, to }: LogQuery) => [find, kind, from, to].some
 /** What was played, done and said, line by line; to be searched, sorted and taken along. */
 export function LogPage({ studioId, person, query, totals, lines }: LogPageProps) {
   const navigate = useNavigate();
-  const show = (next: Partial<LogQuery>) =>
-    void navigate(`?${searchOf({ ...query, ...next })}`, { preventScrollReset: true });
+  const show = (next: Partial<LogQuery>, replace = false) => {
+    const search = searchOf({ ...query, ...next }, WHOLE_LOG);
+    void navigate(`?${search}`, { preventScrollReset: true, replace });
+  };
   const columns = useColumns(studioId);
   const empty = totals.lines === 0 && !asks(query);
   const home = `/studio/${studioId}/students/${person.id}`;
@@ -45,7 +46,7 @@ export function LogPage({ studioId, person, query, totals, lines }: LogPageProps
         !empty && (
           <Button
             component="a"
-            href={`${home}/log.csv?${searchOf(query)}`}
+            href={`${home}/log.csv?${searchOf(query, WHOLE_LOG)}`}
             download
             variant="outlined"
           >
@@ -58,7 +59,7 @@ export function LogPage({ studioId, person, query, totals, lines }: LogPageProps
         <Empty>{log.empty}</Empty>
       ) : (
         <>
-          <LogFilter query={query} onAsk={(part) => show({ ...part, page: 0 })} />
+          <LogFilter query={query} onAsk={(part) => show({ ...part, page: 0 }, true)} />
           <PagedRows
             label={log.title}
             columns={columns}

@@ -74,7 +74,7 @@ export function TodayPage(props: TodayPageProps) {
           </Empty>
         </Section>
       ) : (
-        <SessionForm key={today} {...props} />
+        <SessionForm key={`${today} ${props.hurt ?? ""}`} {...props} />
       )}
       <Care open={props.hurtLately} />
     </Page>

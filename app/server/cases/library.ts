@@ -1,5 +1,6 @@
 import * as v from "valibot";
 import type { Ladder, SchoolName } from "~/core/ladder";
+import { LIBRARY_KINDS } from "~/core/week";
 import { sentences, err, ok, type Result } from "~/core/result";
 import { DatabaseError } from "~/db/client";
 import {
@@ -12,7 +13,8 @@ import {
   studentsOf,
   takeOutOfLibrary,
 } from "~/db/queries";
-import { LIBRARY_KINDS, libraryName, type LibraryQuery } from "~/forms/library";
+import { libraryName, type LibraryQuery } from "~/forms/library";
+import { partOf } from "~/forms/paging";
 import type { FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
 import type { Services } from "../services";
@@ -46,11 +48,9 @@ export async function libraryPage(
   schools: readonly SchoolName[],
 ) {
   const filter = { find: query.find, kind: query.kind, schools };
-  const { sort, down, rows: limit, page } = query;
-  const part = { sort, down, limit, offset: page * limit };
   const [total, lines, students] = await Promise.all([
     libraryTotal(db, studioId, filter),
-    libraryLines(db, studioId, filter, part),
+    libraryLines(db, studioId, filter, partOf(query)),
     studentsOf(db, studioId),
   ]);
   const kept = lines.map(({ keptAt, ...rest }) => ({ ...rest, keptAt: keptAt.getTime() }));
@@ -100,8 +100,10 @@ export async function actOnLibrary(
     const errors = { name: `Another one is called “${said.name}” already.` };
     return err({ errors, values: { name: said.name } });
   }
-  const act = said.intent === "rename" ? renameInLibrary : takeOutOfLibrary;
-  const rows = await act(db, studioId, said as Parameters<typeof renameInLibrary>[2]);
+  const rows =
+    said.intent === "rename"
+      ? await renameInLibrary(db, studioId, said)
+      : await takeOutOfLibrary(db, studioId, said);
   if (rows === 0) throw new DatabaseError("not-found", "There is nothing of that in the library.");
   return ok(undefined);
 }

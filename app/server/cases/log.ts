@@ -1,5 +1,6 @@
 import { logLines, logTotals, studentById } from "~/db/queries";
 import type { LogQuery } from "~/forms/log";
+import { partOf } from "~/forms/paging";
 import type { Services } from "../services";
 
 /** A page of a student's log, with what all of the lines asked for come to. */
@@ -9,16 +10,10 @@ export async function logPage(
   personId: string,
   query: LogQuery,
 ) {
-  const part = {
-    sort: query.sort,
-    down: query.down,
-    limit: query.rows,
-    offset: query.page * query.rows,
-  };
   const [person, totals, lines] = await Promise.all([
     studentById(db, studioId, personId),
     logTotals(db, studioId, personId, query),
-    logLines(db, studioId, personId, query, part),
+    logLines(db, studioId, personId, query, partOf(query)),
   ]);
   return { person: { id: person.id, name: person.name }, query, totals, lines };
 }
@@ -33,7 +28,6 @@ export async function wholeLog(
   personId: string,
   query: LogQuery,
 ) {
-  const { name } = await studentById(db, studioId, personId);
-  const part = { sort: query.sort, down: query.down, limit: WHOLE, offset: 0 };
-  return { name, lines: await logLines(db, studioId, personId, query, part) };
+  await studentById(db, studioId, personId);
+  return logLines(db, studioId, personId, query, partOf({ ...query, page: 0, rows: WHOLE }));
 }
