@@ -45,7 +45,6 @@ export function DataRows(props: PagedRowsProps<Row>) {
       sx={{
         "--DataGrid-rowBorderColor": "var(--line)",
         border: 0,
-        borderTop: "2px solid var(--ink)",
         borderRadius: 0,
         fontSize: "1rem",
         "& .MuiDataGrid-cell": {

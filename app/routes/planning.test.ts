@@ -5,10 +5,12 @@ import { newItem, type AssignmentItem } from "~/core/week";
 import { addDays } from "~/core/units";
 import { calendarWords } from "~/words/calendar";
 import { sheetPdf } from "~/features/plan/sheet-pdf.server";
-import { EventWriter, furnishedRoom, NOON } from "~/server/test/room";
+import { initialNumbers } from "~/core/ladder";
+import { EventWriter, furnishedRoom, ladder, NOON } from "~/server/test/room";
 import { appendEvents } from "~/server/cases/append-events";
 import { addByHand } from "~/server/cases/by-hand";
 import { weekCalendar } from "~/server/cases/calendar";
+import { setLadder } from "~/server/cases/passages";
 import { keepWeek, lessonPage, setWeek } from "~/server/cases/lesson";
 import { sayAfterwards } from "~/server/cases/say-afterwards";
 import { sheetPage } from "~/server/cases/sheet";
@@ -85,6 +87,20 @@ describe("from lesson to lesson", () => {
     // Next to nothing of it was played: the next one is smaller on purpose.
     expect(weak).toBe(true);
     expect(next!.minutes).toBe(8);
+  });
+
+  test("where the tempo of a ladder stays, no other is suggested", async () => {
+    const { services, studioId, personId, passageId, clock } = room;
+    const { phases } = ladder();
+    const numbers = { ...initialNumbers("rhythm") };
+    const school = { name: "rhythm", numbers } as (typeof phases)[number]["school"];
+    await setLadder(services, studioId, passageId, ladder({ phases: [{ ...phases[0], school }] }));
+    await setWeek(services, studioId, personId, sent([item({ goalTempo: 90 })]));
+    await practises("cc");
+    clock.now = NOON + 7 * DAY_MS;
+    const { last, draft } = await lessonPage(services, studioId, personId);
+    expect(draft.text.items[0]!.goalTempo).toBe(90);
+    expect(last!.items[0]!.lowered).toBeUndefined();
   });
 
   test("a draft is nobody's week yet; who writes over another version is told", async () => {

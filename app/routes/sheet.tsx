@@ -18,7 +18,7 @@ export const loader = (asked: Route.LoaderArgs) =>
     const sheet = await sheetPage(services, studioId, personId, weekId);
     const teaches = who.role === "teacher";
     const others = teaches ? await otherStudents(services, studioId, personId) : [];
-    return { studioId, sheet, others };
+    return { studioId, sheet, teaches, others };
   });
 
 /** Items of this week are given to others. */
@@ -31,18 +31,7 @@ export const action = (asked: Route.ActionArgs) =>
   });
 
 export default function SheetRoute({ loaderData, actionData }: Route.ComponentProps) {
-  const { studioId, sheet, others } = loaderData;
   const answer = { given: undefined, ...actionData };
   const refused = actionData && "errors" in actionData ? actionData : undefined;
-  const back = `/studio/${studioId}/students/${sheet.person.id}/week`;
-  return (
-    <SheetPage
-      sheet={sheet}
-      studioId={studioId}
-      back={back}
-      others={others}
-      refused={refused}
-      given={answer.given}
-    />
-  );
+  return <SheetPage {...loaderData} refused={refused} given={answer.given} />;
 }

@@ -20,7 +20,7 @@ const STAIRS = { width: 132, height: 34 };
 interface SheetPageProps {
   readonly sheet: Sheet;
   readonly studioId: string;
-  readonly back: string;
+  readonly teaches: boolean;
   /** Other students, to whom the teacher may give what this week asks. */
   readonly others: readonly { readonly id: string; readonly name: string }[];
   readonly refused: Refused | undefined;
@@ -28,16 +28,18 @@ interface SheetPageProps {
 }
 
 /** The printed page: items with bars, staircase, gate, boxes to tick, and the cautions. */
-export function SheetPage({ sheet, studioId, back, others, refused, given }: SheetPageProps) {
+export function SheetPage(props: SheetPageProps) {
+  const { sheet, studioId, teaches, others, refused, given } = props;
   const formats = useFormats();
   const { person, week } = sheet;
   const span = [formats.shortDay(week.from), formats.shortDay(addDays(week.until, -1))] as const;
-  const here = `/studio/${studioId}/students/${person.id}/weeks/${week.id}`;
+  const home = `/studio/${studioId}/students/${person.id}`;
+  const here = `${home}/weeks/${week.id}`;
   return (
     <Page
       title={said.title}
       lead={said.for(`${person.name}, ${person.instrument}`.replace(/, $/, ""), ...span)}
-      back={{ to: back, label: weekWords.title }}
+      back={{ to: `${home}/week`, label: teaches ? words.student.week : weekWords.title }}
       actions={
         <span className={styles.buttons}>
           <Button variant="contained" onClick={() => window.print()}>

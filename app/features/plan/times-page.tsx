@@ -6,6 +6,7 @@ import { Page, Section } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import { minutesInAWeek, type WeekTimes } from "~/core/week";
 import type { Day } from "~/core/units";
+import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { DateFields } from "./date-fields";
 import { LessonTime } from "./lesson-time";
@@ -39,7 +40,10 @@ export function TimesPage({ studioId, person, times, refused, today, teaches }: 
     <Page
       title={said.title(person.name)}
       lead={said.lead}
-      back={{ to: `/studio/${studioId}/students/${person.id}/week`, label: planWords.week.title }}
+      back={{
+        to: `/studio/${studioId}/students/${person.id}/week`,
+        label: teaches ? words.student.week : planWords.week.title,
+      }}
     >
       <Form method="post" noValidate onSubmit={send}>
         <div className={styles.columns}>

@@ -41,19 +41,19 @@ export function DayRows({ days }: { days: readonly PassageDay[] }) {
     {
       ...number,
       name: "reached",
-      label: progress.reached,
+      label: words.capital(progress.reached),
       cell: ({ reached_tempo: reached }) => reached ?? "–",
     },
     {
       ...number,
       name: "comfortable",
-      label: progress.comfortable,
+      label: words.capital(progress.comfortable),
       cell: ({ comfortable }) => formats.whole(comfortable),
     },
     {
       ...number,
       name: "ceiling",
-      label: progress.ceiling,
+      label: words.capital(progress.ceiling),
       cell: ({ ceiling }) => formats.whole(ceiling),
     },
     { ...number, name: "plays", label: progress.plays, cell: ({ plays }) => plays },

@@ -1,3 +1,4 @@
+import { natureOf } from "~/core/ladder";
 import { smaller, turned, type AssignmentItem, type ReviewedItem } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Assignment, Passage } from "~/db/queries";
@@ -87,9 +88,11 @@ export function reviewItems(inputs: Inputs) {
 
 /** The tempo to aim at next: as much again as the week gained, or a twentieth, up to the target. */
 function nextGoalTempo(passage: Passage, tempo: ReturnType<typeof tempoOf>): number | null {
-  const target = passage.ladder?.target;
-  if (target === undefined) return null;
-  const now = tempo?.to ?? passage.reachedTempo ?? passage.ladder?.start ?? target;
+  if (!passage.ladder) return null;
+  const { target, phases } = passage.ladder;
+  // Where the tempo stays there is no other to aim at.
+  if (phases.every(({ school }) => natureOf(school.name).tempo === "stays")) return target;
+  const now = tempo?.to ?? passage.reachedTempo ?? passage.ladder.start;
   const gained = tempo ? tempo.to - tempo.from : 0;
   return Math.min(target, Math.round(Math.max(now + gained, now * USUAL_GAIN)));
 }
