@@ -8,6 +8,7 @@ const below = {
   "core/session": ["core/ladder", "core/gate", "core/click", "core/units", "core/result"],
   "core/week": ["core/session", "core/units", "core/result"],
   "core/score": ["core/units", "core/result"],
+  "core/formats": ["core/score", "core/units", "core/result"],
   "core/record": ["core/gate", "core/units"],
   "core/judge": ["core/record", "core/ladder", "core/units"],
   "core/cost": [
@@ -63,12 +64,19 @@ module.exports = {
     {
       name: "core-needs-no-framework",
       severity: "error",
-      from: { path: "^app/core/", pathNot: "\\.test\\.ts$" },
+      from: { path: "^app/core/", pathNot: "\\.test\\.ts$|^app/core/formats/" },
       // They parse and compute; none knows of a page, a database or a browser.
       to: {
         dependencyTypesNot: ["local", "aliased-tsconfig", "aliased"],
         pathNot: "valibot|ts-fsrs|date-fns",
       },
+    },
+    {
+      name: "formats-are-thin-over-parsers",
+      comment: "Only the formats may use what parses them.",
+      severity: "error",
+      from: { path: "^app/", pathNot: "^app/(core/formats|server/score)/" },
+      to: { path: "node_modules/(saxes|yauzl|abcjs|midi-file)" },
     },
   ],
   options: {

@@ -14,7 +14,7 @@ const oneEmotion: Plugin = {
   },
 };
 
-const OWN_PROCESS = ["@electric-sql/pglite", "@node-rs/argon2", "pdfkit", "express", "compression"];
+const OWN_PROCESS = ["@electric-sql/pglite", "@node-rs/argon2", "pdfkit", "yauzl", "express", "compression"];
 
 export default defineConfig(({ command }) => ({
   plugins: [reactRouter(), oneEmotion],

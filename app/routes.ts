@@ -13,8 +13,11 @@ export default [
   route("calendar/:file", "routes/calendar.ts"),
   route("studio/:studioId/students/:personId/week.ics", "routes/calendar-file.ts"),
   route("studio/:studioId/students/:personId/weeks/:weekId/sheet.pdf", "routes/sheet-pdf.ts"),
+  route("studio/:studioId/students/:personId/pieces/:pieceId/notation", "routes/notation.ts"),
+  route("studio/:studioId/students/:personId/pieces/:pieceId/score-file", "routes/score-file.ts"),
   route("studio/:studioId/students/:personId/log.csv", "routes/log-csv.ts"),
   route("studio/:studioId/sessions/:sessionId/stand", "routes/stand.tsx"),
+  route("studio/:studioId/sessions/:sessionId/notes/:passageId", "routes/stand-notes.ts"),
   route("studio/:studioId/sessions/:sessionId/events", "routes/session-events.ts"),
   layout("routes/desk.tsx", [
     ...prefix("studio/:studioId", [

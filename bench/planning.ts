@@ -12,6 +12,7 @@ import { addStudent, openRoom } from "~/server/cases/open-room";
 import { cutPassage } from "~/server/cases/passages";
 import { weekOf } from "~/server/cases/week";
 import { todayPage } from "~/server/cases/today";
+import { workHere } from "~/server/score/work";
 import type { Services } from "~/server/services";
 import { pieceForm } from "../demo/seed";
 import { median, ms, type Figure } from "./core";
@@ -170,7 +171,7 @@ export async function planningFigures(): Promise<Figure[]> {
   ];
   const directory = await mkdtemp(path.join(tmpdir(), "fidus-bench-"));
   const db = await openDatabase(process.cwd(), directory);
-  const services = { db, now: Date.now, newId: randomUUID };
+  const services = { db, now: Date.now, newId: randomUUID, scores: workHere() };
   const { studioId, studentId } = await fullRoom(services);
   const board = await timed(15, () => weekOf(services, studioId));
   figures.push({

@@ -8,6 +8,7 @@ import { progressPage } from "~/server/cases/passage-pages";
 import { studentPage } from "~/server/cases/student-pages";
 import { todayPage } from "~/server/cases/today";
 import { weekOf } from "~/server/cases/week";
+import { workHere } from "~/server/score/work";
 import type { Services } from "~/server/services";
 import { ROOM } from "./scenario";
 import { seedDemo } from "./seed";
@@ -21,7 +22,7 @@ let studioId: string;
 let lines: Awaited<ReturnType<typeof weekOf>>["lines"];
 beforeAll(async () => {
   const db = await memoryDatabase();
-  services = { db, now: () => NOW, newId: randomUUID };
+  services = { db, now: () => NOW, newId: randomUUID, scores: workHere() };
   await seedDemo(services);
   studioId = (await allStudios(services.db))[0]!.id;
   lines = (await weekOf(services, studioId)).lines;

@@ -6,9 +6,13 @@ const STAND = /^\/studio\/[0-9a-f-]+\/sessions\/[0-9a-f-]+\/stand$/;
 self.addEventListener("install", () => self.skipWaiting());
 self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
 
+const NOTES = /^\/studio\/[0-9a-f-]+\/sessions\/[0-9a-f-]+\/notes\/[0-9a-f-]+$/;
+
+// Notes are kept for the widths they were drawn for; at another one those are better than none.
 async function kept(request) {
   const cache = await caches.open(CACHE);
-  return cache.match(request, { ignoreSearch: true, ignoreVary: true });
+  const exact = await cache.match(request, { ignoreVary: true });
+  return exact ?? cache.match(request, { ignoreSearch: true, ignoreVary: true });
 }
 
 const networkFirst = (request) =>
@@ -25,6 +29,8 @@ self.addEventListener("fetch", (event) => {
   const url = new URL(request.url);
   if (request.method !== "GET" || url.origin !== self.location.origin) return;
   if (request.mode === "navigate" && STAND.test(url.pathname)) {
+    event.respondWith(networkFirst(request));
+  } else if (NOTES.test(url.pathname)) {
     event.respondWith(networkFirst(request));
   } else if (url.pathname.startsWith("/assets/")) {
     event.respondWith(keptFirst(request));

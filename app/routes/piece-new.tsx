@@ -1,7 +1,8 @@
 import { redirect } from "react-router";
 import { PieceForm } from "~/features/piece/piece-form";
 import { refused } from "~/server/boundary";
-import { addPiece, readPieceForm } from "~/server/cases/add-piece";
+import { pieceByHand } from "~/server/cases/add-piece";
+import { pieceFromFile } from "~/server/cases/scores";
 import { studentPage } from "~/server/cases/student-pages";
 import { forStudent } from "~/server/access/guard";
 import { words } from "~/words";
@@ -17,10 +18,12 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
-    const form = readPieceForm(await asked.request.formData());
-    if (!form.ok) return refused(form.error);
-    const pieceId = await addPiece(services, studioId, personId, form.value);
-    throw redirect(`/studio/${studioId}/students/${personId}/pieces/${pieceId}`);
+    const form = await asked.request.formData();
+    const added = await (form.has("file")
+      ? pieceFromFile(services, studioId, personId, form)
+      : pieceByHand(services, studioId, personId, form));
+    if (!added.ok) return refused(added.error);
+    throw redirect(`/studio/${studioId}/students/${personId}/pieces/${added.value}`);
   });
 
 export default function NewPiece({ loaderData, actionData }: Route.ComponentProps) {

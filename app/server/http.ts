@@ -30,12 +30,16 @@ const sameOriginOnly: RequestHandler = (request, response, next) => {
 };
 
 const MOST_BYTES = 2_000_000;
+/** A file of music, and what its form puts round it. */
+const MOST_FILE_BYTES = 20_500_000;
+const TAKES_A_FILE = /\/pieces\/(new|[0-9a-f-]{36})(\.data)?$/;
 
 /** No form and no batch of events is larger; what claims to be is not read at all. */
 const smallEnough: RequestHandler = (request, response, next) => {
   const length = Number(request.headers["content-length"] ?? 0);
   const unknown = request.headers["transfer-encoding"] !== undefined;
-  if (!unknown && length <= MOST_BYTES) return next();
+  const most = TAKES_A_FILE.test(request.path) ? MOST_FILE_BYTES : MOST_BYTES;
+  if (!unknown && length <= most) return next();
   response.status(413).type("text").send("That is too much at once.");
 };
 

@@ -12,6 +12,7 @@ import { linksForTeachers } from "./cases/passwords";
 import { recount } from "./cases/rebuild";
 import { readEnvironment, type Environment } from "./environment";
 import { createHttp, type HttpOptions } from "./http";
+import { workInThread } from "./score/thread-work";
 import type { Services } from "./services";
 
 const DAY_MS = 86_400_000;
@@ -57,7 +58,8 @@ export async function start({ root, variables, development }: StartOptions): Pro
   const { dataDir, host, port, demo, secret, https, ...time } = readEnvironment(root, variables);
   const db = await openDatabase(root, dataDir, leave);
   const now = clockOf(time);
-  const services: Services = { db, now, newId: randomUUID };
+  const scores = workInThread(path.join(root, "build/threads/score.js"));
+  const services: Services = { db, now, newId: randomUUID, scores };
   try {
     if (demo && (await allStudios(db)).length === 0) await seedDemo(services);
     await recount(services);
@@ -88,7 +90,7 @@ export async function start({ root, variables, development }: StartOptions): Pro
       async close() {
         server.closeAllConnections();
         await new Promise((resolve) => server.close(resolve));
-        await db.close();
+        await Promise.all([db.close(), scores.close()]);
       },
     };
   } catch (error) {

@@ -1,6 +1,7 @@
 import { dayOf, type Day } from "~/core/units";
 import type { Database } from "~/db/client";
 import type { Studio } from "~/db/queries";
+import type { ScoreWork } from "./score/work";
 
 /** What every use case is given: nothing is reached for, everything can be replaced in a test. */
 export interface Services {
@@ -8,6 +9,8 @@ export interface Services {
   /** Milliseconds since 1970. */
   readonly now: () => number;
   readonly newId: () => string;
+  /** Reads files of music and engraves them. */
+  readonly scores: ScoreWork;
 }
 
 export const todayIn = ({ now }: Pick<Services, "now">, studio: Pick<Studio, "time_zone">): Day =>

@@ -4,3 +4,6 @@ export const plural = (count: number, one: string, many: string) => (count === 1
 export const days = (count: number) => `${count} ${plural(count, "day", "days")}`;
 
 export const minutes = (count: number) => `${count} min`;
+
+export const count = (number: number, one: string, many = `${one}s`) =>
+  `${number} ${plural(number, one, many)}`;

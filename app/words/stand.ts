@@ -15,6 +15,8 @@ export const stand = {
   } satisfies Record<Flaw, string>,
   stand: {
     title: "Stand",
+    hideNotes: "Fold the notes away",
+    showNotes: "Show the notes",
     start: "Start",
     goOn: "Go on",
     pause: "Pause",

@@ -13,3 +13,18 @@ export {
 export { barsOf, passageRangeOf, type PassageRange } from "./passage";
 export { PASSAGE_STATES, suggestedState, type PassageState } from "./state";
 export { renamed, stagesSchema, USUAL_STAGES, type Stages, type StageWork } from "./stages";
+export { pieceOfScore } from "./piece-of-score";
+export { orderPlayed } from "./order-played";
+export {
+  barAt,
+  firstPosition,
+  scoreNotesSchema,
+  scoreSchema,
+  type Score,
+  type ScoreBar,
+  type ScoreNote,
+  type ScoreNotes,
+  type ScorePart,
+  type TempoMark,
+} from "./score";
+export { engravedSchema, type BarBox, type Engraved, type EngravedSystem } from "./engraved";

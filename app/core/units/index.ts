@@ -16,3 +16,14 @@ export { markFrom, METRONOME_MARKS } from "./marks";
 export { barLength, formatMetre, metreSchema, parseMetre, type Metre } from "./metre";
 export { addDays, dayOf, daysBetween, isTimeZone, momentOf, weekdayOf, type Day } from "./day";
 export { formatKey, keySchema, LETTERS, MODES, parseKey, parseKeys, type Key } from "./key";
+export {
+  compare,
+  difference,
+  fraction,
+  larger,
+  NOTHING,
+  sum,
+  times,
+  valueOf,
+  type Fraction,
+} from "./fraction";

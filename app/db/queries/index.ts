@@ -141,3 +141,14 @@ export {
   type PlayedDay,
   type Whose,
 } from "./week";
+export {
+  engravingOf,
+  insertScore,
+  notesOf,
+  originalOf,
+  partOf,
+  scoreOf,
+  scoresOfPassages,
+  setPart,
+  type StoredScore,
+} from "./scores";

@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import Typography from "@mui/material/Typography";
 import { useEffect, useMemo } from "react";
 import { useFormContext } from "react-hook-form";
-import type { BarRange } from "~/components/bar-ribbon";
+import type { BarRange } from "~/components/use-bar-selection";
 import type { Refused } from "~/components/field";
 import { FormField } from "~/components/form-field";
 import { SentForm, type Typed } from "~/components/sent-form";

@@ -1,16 +1,19 @@
 import MenuItem from "@mui/material/MenuItem";
+import Typography from "@mui/material/Typography";
 import { useFormContext, useWatch } from "react-hook-form";
 import { BarRibbon } from "~/components/bar-ribbon";
 import { BeatUnitGlyph } from "~/components/beat-unit";
 import type { Refused } from "~/components/field";
 import { FormField } from "~/components/form-field";
-import { Page } from "~/components/page";
+import { Page, Section } from "~/components/page";
 import { SentForm, type Typed } from "~/components/sent-form";
 import { MOST_BARS, usualBeatUnit, type MetreRegion } from "~/core/score";
 import { BEAT_UNIT_NAMES, formatMetre, parseMetre, type BeatUnit } from "~/core/units";
 import { SubmitButton } from "~/components/submit-button";
 import { pieceFormSchema } from "~/forms/piece";
 import { words } from "~/words";
+import { notationWords } from "~/words/notation";
+import { FileForm } from "./file-form";
 import styles from "./piece.module.css";
 
 interface PieceFormProps {
@@ -64,13 +67,23 @@ export function PieceForm({ studioId, person, refused, piece }: PieceFormProps) 
       lead={pieceForm.lead(person.name)}
       back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
     >
+      {!piece && (
+        <>
+          <Section title={notationWords.fromFile}>
+            <FileForm refused={refused} />
+          </Section>
+          <Typography variant="h2" className={styles.byHand!}>
+            {notationWords.byHand}
+          </Typography>
+        </>
+      )}
       <SentForm
         schema={pieceFormSchema}
         values={valuesOf(piece)}
         refused={refused}
         className={styles.form}
       >
-        <FormField name="title" label={pieceForm.name} className={styles.wide!} autoFocus />
+        <FormField name="title" label={pieceForm.name} className={styles.wide!} />
         <FormField name="origin" label={pieceForm.origin} className={styles.half!} />
         <FormField name="kind" label={pieceForm.kind} select className={styles.half!}>
           {Object.entries(pieceForm.kinds).map(([value, label]) => (

@@ -1,55 +1,26 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
 import { Link, useFetcher } from "react-router";
-import { BarRibbon, type BarRange } from "~/components/bar-ribbon";
 import { TempoText } from "~/components/beat-unit";
 import { GiveForm } from "~/components/give-form";
-import type { Refused } from "~/components/field";
 import { Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
-import type { MetreRegion, Stages } from "~/core/score";
-import type { BeatUnit, Day } from "~/core/units";
-import type { MemoryLine } from "~/features/plan/memory-lines";
+import type { BarRange } from "~/components/use-bar-selection";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { CutForm } from "./cut-form";
 import { ExerciseForm } from "./exercise-form";
 import { MemoryForm } from "./memory-form";
+import { MusicSection } from "./music-section";
+import type { PiecePageProps } from "./piece-page-props";
 import { StagesForm } from "./stages-form";
 import { StateChoice } from "./state-choice";
 import styles from "./piece.module.css";
 
-export interface PiecePageProps {
-  readonly studioId: string;
-  readonly person: { readonly id: string; readonly name: string };
-  readonly piece: {
-    readonly id: string;
-    readonly title: string;
-    readonly origin: string;
-    readonly bars: number;
-    readonly pickupBeats: number;
-    readonly metres: readonly MetreRegion[];
-    readonly markBpm: number;
-    readonly markUnit: BeatUnit;
-  };
-  readonly passages: readonly PassageLine[];
-  readonly today: Day;
-  readonly concert: Day | null;
-  readonly stages: Stages;
-  readonly memory: MemoryLine | undefined;
-  readonly flaws: Readonly<Record<number, number>>;
-  /** Other students of the room. */
-  readonly others: readonly { readonly id: string; readonly name: string }[];
-  readonly given: number | undefined;
-  /** The name under which it was kept in the library just now. */
-  readonly kept: string | undefined;
-  readonly refused: Refused | undefined;
-}
-
 /** The piece as a ribbon of bars: drag over it to cut a passage. */
 export function PiecePage(props: PiecePageProps) {
-  const { studioId, person, piece, passages, flaws, refused } = props;
+  const { studioId, person, piece, passages, refused } = props;
   const typed = refused?.values.fromBar
     ? { fromBar: Number(refused.values.fromBar), toBar: Number(refused.values.toBar) }
     : undefined;
@@ -74,33 +45,14 @@ export function PiecePage(props: PiecePageProps) {
         </>
       }
     >
-      <Section
-        title={words.piece.bars}
-        aside={<span className={styles.soft}>{words.piece.how}</span>}
-      >
-        <BarRibbon
-          bars={piece.bars}
-          metres={piece.metres}
-          pickupBeats={piece.pickupBeats}
-          flaws={flaws}
-          selection={selection}
-          onSelect={setSelection}
-          passages={passages.map(({ id, name, fromBar, toBar, state }) => ({
-            id,
-            fromBar,
-            toBar,
-            state,
-            label: name || `${fromBar}–${toBar}`,
-          }))}
-        />
-        {selection ? (
-          <CutForm piece={piece} selection={selection} onChange={setSelection} refused={refused} />
-        ) : (
-          <p className={styles.hint}>
-            {passages.length === 0 ? words.piece.firstCut : words.piece.flawsExplained}
-          </p>
-        )}
-      </Section>
+      <MusicSection page={props} selection={selection} onSelect={setSelection} />
+      {selection ? (
+        <CutForm piece={piece} selection={selection} onChange={setSelection} refused={refused} />
+      ) : (
+        <p className={styles.hint}>
+          {passages.length === 0 ? words.piece.firstCut : words.piece.flawsExplained}
+        </p>
+      )}
       {passages.length > 0 && (
         <Section title={words.piece.passages}>
           <ul className={styles.passages}>

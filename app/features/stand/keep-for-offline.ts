@@ -11,10 +11,11 @@ function assetsOf(html: string): Set<string> {
 }
 
 /**
- * Keeps this stand's page and all that it loads in the browser, so that it opens again while the
- * server is away. Only the newest stand is kept. Without a service worker nothing changes.
+ * Keeps this stand's page and all that it loads in the browser, with the notes at `notes`, so that
+ * it opens again while the server is away. Only the newest stand is kept. Without a service worker
+ * nothing changes.
  */
-export async function keepForOffline(): Promise<void> {
+export async function keepForOffline(notes: readonly string[]): Promise<void> {
   if (!("serviceWorker" in navigator)) return;
   try {
     await navigator.serviceWorker.register("/sw.js");
@@ -22,13 +23,17 @@ export async function keepForOffline(): Promise<void> {
     if (!page.ok) return;
     const assets = assetsOf(await page.clone().text());
     const cache = await caches.open(CACHE);
-    const wanted = new Set([...assets, location.pathname]);
-    for (const { url } of await cache.keys()) {
-      if (!wanted.has(new URL(url).pathname)) await cache.delete(url);
+    const wanted = new Set([...assets, ...notes, location.pathname]);
+    const addressOf = ({ url }: Request) => {
+      const { pathname, search } = new URL(url);
+      return pathname + search;
+    };
+    for (const request of await cache.keys()) {
+      if (!wanted.has(addressOf(request))) await cache.delete(request);
     }
     await cache.put(location.pathname, page);
-    const known = new Set((await cache.keys()).map(({ url }) => new URL(url).pathname));
-    await cache.addAll([...assets].filter((asset) => !known.has(asset)));
+    const known = new Set((await cache.keys()).map(addressOf));
+    await cache.addAll([...assets, ...notes].filter((each) => !known.has(each)));
   } catch {
     // Private windows and full disks refuse; the stand then needs the server to open, as before.
   }

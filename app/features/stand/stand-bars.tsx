@@ -1,18 +1,29 @@
 import Button from "@mui/material/Button";
+import { lazy, Suspense } from "react";
 import type { Segment } from "~/core/ladder";
 import { barsWithAround, currentBlock, FLAWS } from "~/core/session";
 import { barLength, formatMetre } from "~/core/units";
 import { words } from "~/words/stand-words";
+import type { PassageMusic } from "./music";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
 import type { Position } from "./use-stand";
 import styles from "./stand-bars.module.css";
 
-interface StandBarsProps {
+export interface StandBarsProps {
   readonly view: StandView;
   readonly position: Position | undefined;
   readonly runner: StandRunner | undefined;
+  /** The notes of the passage, where it has any. */
+  readonly music: PassageMusic | undefined;
+  readonly notesShown: boolean;
+  readonly onNotesShown: (shown: boolean) => void;
 }
+
+// What draws notes is loaded where there are notes.
+const StandNotes = lazy(() =>
+  import("./stand-notes").then(({ StandNotes }) => ({ default: StandNotes })),
+);
 
 /** Where in a bar the part begins and ends, when it is not all of it. */
 function shareOfBar({ fromBar, toBar, startBeat, endBeats }: Segment, bar: number, beats: number) {
@@ -22,54 +33,23 @@ function shareOfBar({ fromBar, toBar, startBeat, endBeats }: Segment, bar: numbe
   return { left: `${from * 100}%`, right: `${(1 - to) * 100}%` };
 }
 
-/** The bars to play; the one that is heard is marked. After a flawed play, a tap says where. */
-export function StandBars({ view, position, runner }: StandBarsProps) {
+/** What is played, in notes or as a row of bars; below it, after a flawed play, what went wrong. */
+export function StandBars(props: StandBarsProps) {
+  const { view, position, runner, music, notesShown, onNotesShown } = props;
   const { state } = view;
-  const { plan, state: block } = currentBlock(state);
+  const { state: block } = currentBlock(state);
   const flawed = state.plays.find(({ id }) => id === state.detailable);
-  const here = position?.bar.part === "play" ? position.bar.number : undefined;
   const { segment, extent } = block;
-  const bars = extent === "context" ? barsWithAround(plan) : plan.bars;
+  const row = <BarRow view={view} position={position} runner={runner} />;
   return (
-    <section className={styles.bars}>
-      <ol className={styles.ribbon} aria-label={words.bars(segment.fromBar, segment.toBar)}>
-        {bars.map(({ number, metre }, i) => {
-          const inside = number >= segment.fromBar && number <= segment.toBar;
-          const before = bars[i - 1]?.metre;
-          const newMetre = !before || formatMetre(before) !== formatMetre(metre);
-          const classes = [
-            styles.bar,
-            inside ? "" : styles.outside,
-            here === number ? styles.here : "",
-            flawed?.bar === number ? styles.where : "",
-          ].join(" ");
-          const share = shareOfBar(segment, number, metre.beats);
-          const content = (
-            <>
-              {inside && share && <span className={styles.share} style={share} aria-hidden />}
-              <span className={styles.barNumber}>{number}</span>
-              {newMetre && <span className={styles.metre}>{formatMetre(metre)}</span>}
-            </>
-          );
-          return (
-            <li key={number} style={{ flexGrow: barLength(metre) }}>
-              {flawed && inside ? (
-                <button
-                  type="button"
-                  className={classes}
-                  aria-label={words.bars(number, number)}
-                  aria-pressed={flawed.bar === number}
-                  onClick={() => void runner?.detail({ bar: number })}
-                >
-                  {content}
-                </button>
-              ) : (
-                <span className={classes}>{content}</span>
-              )}
-            </li>
-          );
-        })}
-      </ol>
+    <section className={`${styles.bars} ${music && notesShown ? styles.withNotes : ""}`}>
+      {music && notesShown ? (
+        <Suspense fallback={<div />}>
+          <StandNotes view={view} position={position} runner={runner} music={music} />
+        </Suspense>
+      ) : (
+        row
+      )}
       <div className={styles.below}>
         {flawed ? (
           <>
@@ -91,7 +71,67 @@ export function StandBars({ view, position, runner }: StandBarsProps) {
             <span>{words.stand.narrowedTo(words.bars(segment.fromBar, segment.toBar))}</span>
           )
         )}
+        {music && (
+          <Button
+            size="small"
+            color="inherit"
+            className={styles.fold!}
+            onClick={() => onNotesShown(!notesShown)}
+          >
+            {notesShown ? words.stand.hideNotes : words.stand.showNotes}
+          </Button>
+        )}
       </div>
     </section>
+  );
+}
+
+/** The bars to play; the one that is heard is marked. After a flawed play, a tap says where. */
+function BarRow({ view, position, runner }: Pick<StandBarsProps, "view" | "position" | "runner">) {
+  const { state } = view;
+  const { plan, state: block } = currentBlock(state);
+  const flawed = state.plays.find(({ id }) => id === state.detailable);
+  const here = position?.bar.part === "play" ? position.bar.number : undefined;
+  const { segment, extent } = block;
+  const bars = extent === "context" ? barsWithAround(plan) : plan.bars;
+  return (
+    <ol className={styles.ribbon} aria-label={words.bars(segment.fromBar, segment.toBar)}>
+      {bars.map(({ number, metre }, i) => {
+        const inside = number >= segment.fromBar && number <= segment.toBar;
+        const before = bars[i - 1]?.metre;
+        const newMetre = !before || formatMetre(before) !== formatMetre(metre);
+        const classes = [
+          styles.bar,
+          inside ? "" : styles.outside,
+          here === number ? styles.here : "",
+          flawed?.bar === number ? styles.where : "",
+        ].join(" ");
+        const share = shareOfBar(segment, number, metre.beats);
+        const content = (
+          <>
+            {inside && share && <span className={styles.share} style={share} aria-hidden />}
+            <span className={styles.barNumber}>{number}</span>
+            {newMetre && <span className={styles.metre}>{formatMetre(metre)}</span>}
+          </>
+        );
+        return (
+          <li key={number} style={{ flexGrow: barLength(metre) }}>
+            {flawed && inside ? (
+              <button
+                type="button"
+                className={classes}
+                aria-label={words.bars(number, number)}
+                aria-pressed={flawed.bar === number}
+                onClick={() => void runner?.detail({ bar: number })}
+              >
+                {content}
+              </button>
+            ) : (
+              <span className={classes}>{content}</span>
+            )}
+          </li>
+        );
+      })}
+    </ol>
   );
 }

@@ -18,18 +18,9 @@ import {
   type StandState,
 } from "~/core/session";
 import { words } from "~/words/stand-words";
-import { StandBars } from "./stand-bars";
-import type { StandRunner } from "./runner";
-import type { StandView } from "./view";
-import type { Position } from "./use-stand";
+import { StandBars, type StandBarsProps } from "./stand-bars";
 import { useKeptChoice } from "./use-kept-choice";
 import styles from "./stand-figure.module.css";
-
-interface StandFigureProps {
-  readonly view: StandView;
-  readonly position: Position | undefined;
-  readonly runner: StandRunner | undefined;
-}
 
 const TALL = 360;
 const FLAT = 190;
@@ -67,7 +58,8 @@ function useSteps(plan: Block, { rungs, passed, rung: now, toppedOut }: BlockSta
 }
 
 /** The number, what is played, the count, the staircase, and the bars. */
-export function StandFigure({ view, position, runner }: StandFigureProps) {
+export function StandFigure(props: StandBarsProps) {
+  const { view, position, runner } = props;
   const { state } = view;
   const { plan, state: block } = currentBlock(state);
   const tempo = nextTempo(state);
@@ -138,7 +130,7 @@ export function StandFigure({ view, position, runner }: StandFigureProps) {
           </div>
         ))}
       </section>
-      <StandBars view={view} position={position} runner={runner} />
+      <StandBars {...props} />
     </>
   );
 }

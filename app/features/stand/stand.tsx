@@ -15,6 +15,8 @@ import { BottomFields } from "./bottom-fields";
 import { EndedNote } from "./ended-note";
 import { HelpSheet } from "./help-sheet";
 import { keepForOffline } from "./keep-for-offline";
+import { notesToKeep } from "./notes-to-keep";
+import type { StandMusic } from "./music";
 import { NoteSheet } from "./note-sheet";
 import { OpeningSheet } from "./opening-sheet";
 import { StandFigure } from "./stand-figure";
@@ -35,6 +37,7 @@ export interface StandProps {
   readonly personId: string;
   readonly plan: SessionPlan;
   readonly stored: readonly SessionEvent[];
+  readonly music: StandMusic;
 }
 
 /** The stand, in one window at a time. */
@@ -61,6 +64,7 @@ function OpenStand({
   personId,
   plan,
   stored,
+  music,
   held,
 }: StandProps & { held: boolean }) {
   const { volume, setVolume } = useVolume();
@@ -77,8 +81,8 @@ function OpenStand({
   // Once the sound is loaded too, all that the stand needs is there to be kept.
   const begun = view.ready && running;
   useEffect(() => {
-    if (begun) void keepForOffline();
-  }, [begun]);
+    if (begun) void keepForOffline(notesToKeep(plan, music));
+  }, [begun, plan, music]);
 
   // Where the ladder starts at what is tapped, that is asked before anything is played.
   const fresh = !state.plays.some(({ blockIndex }) => blockIndex === state.blockIndex);
@@ -113,6 +117,7 @@ function OpenStand({
     setSheet("between");
   };
   const usable = held && view.ready && !ended;
+  const [notesShown, setNotesShown] = useKeptChoice("fidus-notes", true);
   const [letters, setLetters] = useKeptChoice("fidus-letters", true);
   useStandKeys({
     view,
@@ -137,9 +142,12 @@ function OpenStand({
     );
   }
   const { plan: block, state: blockState } = currentBlock(state);
+  const notes = music[block.passageId];
+  const task = questionOf(state, transport) === "task";
   return (
     <main
       className={styles.stand}
+      data-notes={(notes && notesShown && !task) || undefined}
       data-transport={transport}
       data-plays={state.plays.length}
       data-passed={plays ? blockState.passed.length : 0}
@@ -157,11 +165,19 @@ function OpenStand({
           runner?.setVolume(next);
         }}
       />
-      {questionOf(state, transport) === "task" ? (
+      {task ? (
         <TaskView view={view} runner={runner} usable={usable} />
       ) : (
         <>
-          <StandFigure key={block.passageId} view={view} position={position} runner={runner} />
+          <StandFigure
+            key={block.passageId}
+            view={view}
+            position={position}
+            runner={runner}
+            music={notes}
+            notesShown={notesShown}
+            onNotesShown={setNotesShown}
+          />
           <BottomFields
             view={view}
             runner={runner}

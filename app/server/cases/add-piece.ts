@@ -24,6 +24,17 @@ export async function addPiece(
   return id;
 }
 
+/** Adds a piece as its form tells it; gives its id. */
+export async function pieceByHand(
+  services: Services,
+  studioId: string,
+  personId: string,
+  form: FormData,
+): Promise<Result<string, FormRefused>> {
+  const read = readPieceForm(form);
+  return read.ok ? ok(await addPiece(services, studioId, personId, read.value)) : read;
+}
+
 /** Changes a piece; it can't become shorter than the passages that are cut from it. */
 export async function changePiece(
   { db }: Services,

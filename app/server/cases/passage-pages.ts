@@ -14,6 +14,7 @@ import { todayIn, type Services } from "../services";
 import { otherStudents } from "./give";
 import { memoryOfPiece } from "./memory";
 import { passageLine } from "./passage-line";
+import { notationOf } from "./scores";
 
 const FLAW_DAYS = 28;
 
@@ -28,7 +29,7 @@ export async function piecePage(
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -FLAW_DAYS);
-  const [person, piece, passages, flaws, memory, stages, others] = await Promise.all([
+  const [person, piece, passages, flaws, memory, stages, others, notation] = await Promise.all([
     studentById(db, studioId, personId),
     pieceOfPerson(db, studioId, personId, pieceId),
     passagesOfPerson(db, studioId, personId),
@@ -36,9 +37,11 @@ export async function piecePage(
     memoryOfPiece(services, studioId, personId, pieceId, today),
     stagesOf(db, studioId, personId),
     otherStudents(services, studioId, personId),
+    notationOf(services, studioId, personId, pieceId),
   ]);
   return {
     today,
+    notation,
     concert: studio.concert_on,
     memory,
     stages: stages.find(({ piece_id }) => piece_id === pieceId)?.stages ?? USUAL_STAGES,

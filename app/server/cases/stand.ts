@@ -1,5 +1,8 @@
-import { eventsOf, sessionById } from "~/db/queries";
+import { firstPosition, type Score } from "~/core/score";
+import { eventsOf, passageById, scoresOfPassages, sessionById } from "~/db/queries";
+import type { EngravingAsked } from "../score/engraving";
 import type { Services } from "../services";
+import { engraved } from "./scores";
 
 /** What the stand needs: the plan as it was fixed, and the events that have arrived. */
 export async function standPage({ db }: Services, studioId: string, sessionId: string) {
@@ -7,7 +10,51 @@ export async function standPage({ db }: Services, studioId: string, sessionId: s
     sessionById(db, studioId, sessionId),
     eventsOf(db, studioId, sessionId),
   ]);
-  return { personId: session.person_id, plan: session.plan, stored };
+  const { person_id: personId, plan } = session;
+  const passages = [...new Set(plan.blocks.map(({ passageId }) => passageId))];
+  const music = passages.length > 0 ? await scoresOfPassages(db, studioId, passages) : [];
+  return {
+    personId,
+    plan,
+    stored,
+    music: Object.fromEntries(
+      music.map(({ passage_id: id, score }) => [
+        id,
+        {
+          address: `/studio/${studioId}/sessions/${sessionId}/notes/${id}`,
+          labels: labelsOf(score),
+          endings: endingsOf(score),
+        },
+      ]),
+    ),
+  };
+}
+
+/** The printed numbers that are others than the positions. */
+function labelsOf(score: Score): Record<number, string> {
+  const first = firstPosition(score);
+  const labels = score.bars.map(({ label }, index) => [index + first, label] as const);
+  return Object.fromEntries(labels.filter(([position, label]) => label !== String(position)));
+}
+
+function endingsOf(score: Score): number[] {
+  const first = firstPosition(score);
+  return score.bars.flatMap(({ endings }, index) => (endings.length > 0 ? [index + first] : []));
+}
+
+/** The notes of a passage that a session plays, for a width. */
+export async function standNotes(
+  services: Services,
+  studioId: string,
+  { sessionId, passageId }: { readonly sessionId: string; readonly passageId: string },
+  asked: Pick<EngravingAsked, "width" | "range">,
+) {
+  const [session, { personId, pieceId }] = await Promise.all([
+    sessionById(services.db, studioId, sessionId),
+    passageById(services.db, studioId, passageId),
+  ]);
+  if (session.person_id !== personId) return undefined;
+  return engraved(services, studioId, personId, pieceId, { ...asked, allParts: false });
 }
 
 export async function storedEvents({ db }: Services, studioId: string, sessionId: string) {

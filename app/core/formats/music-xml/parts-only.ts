@@ -1,0 +1,15 @@
+/**
+ * The music with some of its parts only, as {@link forEngraving} has written it; all of them where
+ * none is named or one isn't there.
+ */
+export function partsOnly(engraving: string, ids: readonly string[]): string {
+  const wanted = new Set(ids);
+  const all = [...engraving.matchAll(/<part id="([^"]*)">/g)].map((match) => match[1]!);
+  if (wanted.size === 0 || !ids.every((id) => all.includes(id))) return engraving;
+  return engraving
+    .replace(/<part id="([^"]*)">.*?<\/part>/gs, (part, id: string) => (wanted.has(id) ? part : ""))
+    .replace(/<score-part id="([^"]*)">.*?<\/score-part>/gs, (part, id: string) =>
+      wanted.has(id) ? part : "",
+    )
+    .replace(/<part-group .*?<\/part-group>|<part-group [^>]*\/>/gs, "");
+}

@@ -1,0 +1,32 @@
+import { formatMetre, valueOf, type Fraction } from "~/core/units";
+import { usualBeatUnit, type MetreRegion, type PieceShape } from "./piece";
+import { firstPosition, type Score } from "./score";
+
+/** Where a score says nothing of it. */
+const USUAL_MARK = 90;
+
+/** Beats that a pickup takes up, begun ones counted whole. */
+const beatsIn = (length: Fraction, unit: number): number => Math.ceil(valueOf(length) * unit);
+
+/** The shape that a score gives its piece: bars, pickup, metres, and the first tempo marked. */
+export function pieceOfScore(score: Score): PieceShape {
+  const [opening] = score.bars;
+  const first = firstPosition(score);
+  const metres: MetreRegion[] = [];
+  score.bars.forEach(({ metre }, index) => {
+    const fromBar = index + first;
+    const before = metres.at(-1);
+    if (fromBar === 0 || (before && formatMetre(before.metre) === formatMetre(metre))) return;
+    metres.push({ fromBar, metre });
+  });
+  const marked = score.tempi.find(({ bpm }) => bpm !== null);
+  const { metre } = metres[0]!;
+  const pickup = score.pickup ? beatsIn(opening!.length, metre.unit) : 0;
+  return {
+    bars: score.bars.length - (score.pickup ? 1 : 0),
+    pickupBeats: Math.min(metre.beats - 1, pickup),
+    metres,
+    markBpm: marked?.bpm ?? USUAL_MARK,
+    markUnit: marked?.unit ?? usualBeatUnit(metre),
+  };
+}

@@ -1,0 +1,116 @@
+import { useMemo, useRef } from "react";
+import { lanesOf } from "~/components/bar-lanes";
+import type { RibbonPassage } from "~/components/bar-ribbon";
+import { useBarSelection, type BarRange } from "~/components/use-bar-selection";
+import { barAt, firstPosition, type BarBox, type Score } from "~/core/score";
+import { formatMetre } from "~/core/units";
+import { notationWords } from "~/words/notation";
+import { Bands } from "./bands";
+import { overStaves } from "./places";
+import { Signs, System } from "./system";
+import { systemWidth, useEngraving } from "./use-engraving";
+import { useSize } from "./use-size";
+import styles from "./notation.module.css";
+
+interface NotationProps {
+  /** Where the engraved music is had; the width is put behind it. */
+  readonly address: string;
+  readonly score: Score;
+  /** The student's part, for what is told of a bar. */
+  readonly partId: string;
+  readonly passages: readonly RibbonPassage[];
+  /** Flawed plays by bar. */
+  readonly flaws: Readonly<Record<number, number>>;
+  readonly selection: BarRange | undefined;
+  readonly onSelect: (range: BarRange) => void;
+}
+
+/** Staves are so high, in CSS px, on a desk and on a phone. */
+const STAFF = { desk: 32, phone: 27 };
+const PHONE_WIDTH = 600;
+
+/** The score of a piece: drag over its bars to choose them; passages hang below as bands. */
+export function Notation(props: NotationProps) {
+  const { address, score, partId, passages, flaws, selection, onSelect } = props;
+  const ref = useRef<HTMLDivElement>(null);
+  const width = useSize(ref)?.width;
+  const staff = width !== undefined && width < PHONE_WIDTH ? STAFF.phone : STAFF.desk;
+  const asked = width && `${address}&width=${systemWidth(width, staff)}`;
+  const { state, shown } = useEngraving(asked || undefined);
+  const first = firstPosition(score);
+  const last = first + score.bars.length - 1;
+  const selecting = useBarSelection(Math.max(1, first), last, selection, onSelect);
+  const lanes = useMemo(() => lanesOf(passages), [passages]);
+  const part = Math.max(
+    0,
+    score.parts.findIndex(({ id }) => id === partId),
+  );
+  const most = Math.max(1, ...Object.values(flaws));
+
+  const overBar = (box: BarBox) => {
+    const bar = barAt(score, box.bar);
+    if (!bar) return null;
+    const { bar: position } = box;
+    const flawed = flaws[position] ?? 0;
+    const chosen = selection && position >= selection.fromBar && position <= selection.toBar;
+    const label = position === 0 ? notationWords.pickup : bar.label;
+    return (
+      <span
+        key={position}
+        role="option"
+        aria-selected={Boolean(chosen)}
+        aria-label={notationWords.bar(
+          label,
+          formatMetre(bar.metre),
+          bar.fifths,
+          bar.notes[part] ?? 0,
+          flawed,
+        )}
+        className={`${styles.bar} ${chosen ? styles.chosen : ""}`}
+        style={overStaves(box)}
+        {...(position > 0 ? { "data-bar": position, ...selecting.bar(position) } : {})}
+      >
+        <span className={`${styles.label} ${bar.endings.length > 0 ? styles.aside : ""}`}>
+          {position > 0 && label}
+        </span>
+        {flawed > 0 && (
+          <>
+            <span className={styles.flaws} style={{ opacity: 0.35 + (0.65 * flawed) / most }} />
+            <span className={styles.tally}>×{flawed}</span>
+          </>
+        )}
+      </span>
+    );
+  };
+
+  return (
+    <div
+      ref={ref}
+      className={styles.score}
+      role="listbox"
+      aria-label={notationWords.choose}
+      aria-multiselectable
+      aria-busy={state === "coming"}
+      {...selecting.container}
+    >
+      {shown ? (
+        <>
+          <Signs signs={shown.signs} />
+          {shown.systems.map((system, index) => (
+            <div key={index} role="presentation">
+              <System system={system}>{system.bars.map(overBar)}</System>
+              <Bands lanes={lanes} bars={system.bars} />
+            </div>
+          ))}
+        </>
+      ) : (
+        <div className={styles.empty} role="presentation" />
+      )}
+      {state !== "there" && (
+        <p className={styles.note} role="status">
+          {state === "away" ? notationWords.away : shown ? null : notationWords.coming}
+        </p>
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,32 @@
+import type { BarBox } from "~/core/score";
+
+/** How far a bar's field reaches above and below its staves, in shares of their height. */
+const REACH = 0.22;
+
+export const percent = (share: number): string => `${share * 100}%`;
+
+type Box = Pick<BarBox, "left" | "width" | "top" | "height">;
+
+/** Where something lies that covers a bar. */
+export const overStaves = ({ left, width, top, height }: Box) => ({
+  left: percent(left),
+  width: percent(width),
+  top: percent(top - REACH * height),
+  height: percent(height * (1 + 2 * REACH)),
+});
+
+/**
+ * The stretch of a bar between two of its moments, in whole notes from its start: from the note
+ * that begins there (or next) to the one that begins at the end, or the bar line.
+ */
+export function stretchOf(box: BarBox, from: number, to: number): Box {
+  const { left, width, onsets } = box;
+  const begins = onsets.find(([onset]) => onset >= from)?.[1];
+  const ends = onsets.find(([onset]) => onset >= to)?.[1];
+  const start = from > 0 && begins !== undefined ? begins - BEFORE_HEAD : left;
+  const end = ends === undefined ? left + width : ends - BEFORE_HEAD;
+  return { ...box, left: start, width: Math.max(0, end - start) };
+}
+
+/** A little before the notehead, in shares of the system's width. */
+const BEFORE_HEAD = 0.006;

@@ -1,0 +1,107 @@
+import Button from "@mui/material/Button";
+import { lazy, Suspense, useState } from "react";
+import { BarRibbon, type RibbonPassage } from "~/components/bar-ribbon";
+import { Section } from "~/components/page";
+import type { BarRange } from "~/components/use-bar-selection";
+import { words } from "~/words";
+import { notationWords } from "~/words/notation";
+import type { PiecePageProps, PieceScore } from "./piece-page-props";
+import styles from "./piece.module.css";
+
+// What draws notes is loaded where there are notes, and nowhere else.
+const Notation = lazy(() =>
+  import("~/features/notation/notation").then(({ Notation }) => ({ default: Notation })),
+);
+
+interface MusicSectionProps {
+  readonly page: PiecePageProps;
+  readonly selection: BarRange | undefined;
+  readonly onSelect: (range: BarRange) => void;
+}
+
+/** The bars of a piece: its notes where it has any, its ribbon of bars otherwise. */
+export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
+  const { piece, flaws, notation } = page;
+  const passages = page.passages.map(({ id, name, fromBar, toBar, state }): RibbonPassage => ({
+    id,
+    fromBar,
+    toBar,
+    state,
+    label: name || `${fromBar}–${toBar}`,
+  }));
+  const chosen = { selection, onSelect };
+  return (
+    <Section
+      title={words.piece.bars}
+      aside={<span className={styles.soft}>{words.piece.how}</span>}
+    >
+      {notation ? (
+        <ScoreShown page={page} notation={notation} passages={passages} {...chosen} />
+      ) : (
+        <BarRibbon
+          bars={piece.bars}
+          metres={piece.metres}
+          pickupBeats={piece.pickupBeats}
+          flaws={flaws}
+          passages={passages}
+          {...chosen}
+        />
+      )}
+    </Section>
+  );
+}
+
+interface ScoreShownProps {
+  readonly page: PiecePageProps;
+  readonly notation: PieceScore;
+  readonly passages: readonly RibbonPassage[];
+  readonly selection: BarRange | undefined;
+  readonly onSelect: (range: BarRange) => void;
+}
+
+function ScoreShown({ page, notation, passages, selection, onSelect }: ScoreShownProps) {
+  const { studioId, person, piece, flaws } = page;
+  const { score, partId, fileName } = notation;
+  const [allParts, setAllParts] = useState(false);
+  const here = `/studio/${studioId}/students/${person.id}/pieces/${piece.id}`;
+  return (
+    <>
+      <Suspense fallback={<p className={styles.hint}>{notationWords.coming}</p>}>
+        <Notation
+          address={`${here}/notation?${allParts ? "all=1" : ""}`}
+          score={score}
+          partId={partId}
+          passages={passages}
+          flaws={flaws}
+          selection={selection}
+          onSelect={onSelect}
+        />
+      </Suspense>
+      <p className={styles.source}>
+        <span>
+          {notationWords.from(fileName)} ·{" "}
+          <a href={`${here}/score-file`}>{notationWords.original}</a>
+        </span>
+        {score.parts.length > 1 && (
+          <Button size="small" aria-pressed={allParts} onClick={() => setAllParts(!allParts)}>
+            {allParts ? notationWords.onePart(partName(notation)) : notationWords.allParts}
+          </Button>
+        )}
+      </p>
+      {score.unread.length > 0 && (
+        <details className={styles.unread}>
+          <summary>{notationWords.unreadTitle}</summary>
+          <p>{notationWords.unreadLead}</p>
+          <ul>
+            {score.unread.map(({ bar, what }) => (
+              <li key={`${bar} ${what}`}>{notationWords.unread(bar, what)}</li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  );
+}
+
+const partName = ({ score, partId }: PieceScore): string =>
+  score.parts.find(({ id }) => id === partId)?.name ?? "";

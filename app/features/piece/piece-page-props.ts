@@ -1,0 +1,42 @@
+import type { Refused } from "~/components/field";
+import type { MetreRegion, Score, Stages } from "~/core/score";
+import type { BeatUnit, Day } from "~/core/units";
+import type { MemoryLine } from "~/features/plan/memory-lines";
+import type { PassageLine } from "~/features/shapes";
+
+/** The notes of a piece, without the notes themselves. */
+export interface PieceScore {
+  readonly score: Score;
+  readonly partId: string;
+  readonly fileName: string;
+}
+
+/** A piece on a student's stand, with what was practised of it. */
+export interface PiecePageProps {
+  readonly studioId: string;
+  readonly person: { readonly id: string; readonly name: string };
+  readonly piece: {
+    readonly id: string;
+    readonly title: string;
+    readonly origin: string;
+    readonly bars: number;
+    readonly pickupBeats: number;
+    readonly metres: readonly MetreRegion[];
+    readonly markBpm: number;
+    readonly markUnit: BeatUnit;
+  };
+  /** The notes, where it has any. */
+  readonly notation: PieceScore | undefined;
+  readonly passages: readonly PassageLine[];
+  readonly today: Day;
+  readonly concert: Day | null;
+  readonly stages: Stages;
+  readonly memory: MemoryLine | undefined;
+  readonly flaws: Readonly<Record<number, number>>;
+  /** Other students of the room. */
+  readonly others: readonly { readonly id: string; readonly name: string }[];
+  readonly given: number | undefined;
+  /** The name under which it was kept in the library just now. */
+  readonly kept: string | undefined;
+  readonly refused: Refused | undefined;
+}

@@ -1,0 +1,12 @@
+/** The notes of a passage at the stand. */
+export interface PassageMusic {
+  /** Where its engraved notes are had. */
+  readonly address: string;
+  /** The printed number of each bar, by position. */
+  readonly labels: Readonly<Record<number, string>>;
+  /** The bars that lie under the bracket of an ending. */
+  readonly endings: readonly number[];
+}
+
+/** By passage; those without notes are not in it. */
+export type StandMusic = Readonly<Record<string, PassageMusic>>;

@@ -1,0 +1,24 @@
+import { systemWidth } from "~/features/notation/use-engraving";
+import { barsWithAround, type Block } from "~/core/session";
+import type { PassageMusic } from "./music";
+
+/** How high a staff is drawn, in CSS px, from the narrowest window on. */
+const STAFF_BY_WIDTH = [
+  { below: 600, staff: 28 },
+  { below: 1200, staff: 40 },
+  { below: Infinity, staff: 46 },
+];
+
+/** Where the notes of a block are had for so many CSS px, alone or with the bars around it. */
+export function notesAddress(
+  { address }: PassageMusic,
+  block: Block,
+  width: number,
+  inContext: boolean,
+): string {
+  const bars = inContext ? barsWithAround(block) : block.bars;
+  const from = bars[0]!.number - (block.pickupBeats > 0 && !inContext ? 1 : 0);
+  const { staff } = STAFF_BY_WIDTH.find(({ below }) => width < below)!;
+  const asked = { width: systemWidth(width, staff), from, to: bars.at(-1)!.number };
+  return `${address}?${new URLSearchParams(Object.entries(asked).map(([k, n]) => [k, `${n}`]))}`;
+}

@@ -1,0 +1,137 @@
+import { useRef } from "react";
+import { percent, overStaves, stretchOf } from "~/features/notation/places";
+import { Signs, System } from "~/features/notation/system";
+import { useEngraving } from "~/features/notation/use-engraving";
+import { useSize } from "~/features/notation/use-size";
+import type { Segment } from "~/core/ladder";
+import type { BarBox, EngravedSystem } from "~/core/score";
+import { barsWithAround, currentBlock } from "~/core/session";
+import { words } from "~/words/stand-words";
+import { notationWords } from "~/words/notation";
+import { notesAddress } from "./notes-address";
+import { pageShown, pagesOf } from "./pages";
+import type { PassageMusic } from "./music";
+import type { StandRunner } from "./runner";
+import type { Position } from "./use-stand";
+import type { StandView } from "./view";
+import styles from "./stand-notes.module.css";
+
+interface StandNotesProps {
+  readonly view: StandView;
+  readonly position: Position | undefined;
+  readonly runner: StandRunner | undefined;
+  readonly music: PassageMusic;
+}
+
+/** The music to play; the bar that is heard is marked. After a flawed play, a tap says where. */
+export function StandNotes({ view, position, runner, music }: StandNotesProps) {
+  const { state } = view;
+  const { plan, state: block } = currentBlock(state);
+  const ref = useRef<HTMLDivElement>(null);
+  const size = useSize(ref);
+  const inContext = block.extent === "context";
+  const bars = inContext ? barsWithAround(plan) : plan.bars;
+  const asked = size && notesAddress(music, plan, size.width, inContext);
+  const { shown, state: having } = useEngraving(asked);
+  const here = position?.bar.part === "play" ? position.bar.number : undefined;
+  const systems = shown?.systems ?? [];
+  const pages = size ? pagesOf(systems, size) : [systems];
+  const page = pages[pageShown(pages, here ?? block.segment.fromBar)] ?? [];
+
+  const metreOf = (bar: number) => bars.find(({ number }) => number === bar)?.metre;
+  const flawed = state.plays.find(({ id }) => id === state.detailable);
+  const overBar = (box: BarBox) => (
+    <OverBar
+      key={box.bar}
+      box={box}
+      unit={metreOf(box.bar)?.unit ?? 4}
+      label={music.labels[box.bar] ?? String(box.bar)}
+      underEnding={music.endings.includes(box.bar)}
+      segment={block.segment}
+      pickupBeats={plan.pickupBeats}
+      here={here === box.bar}
+      flawed={flawed ? flawed.bar === box.bar : undefined}
+      onWhere={() => void runner?.detail({ bar: box.bar })}
+    />
+  );
+  return (
+    <div
+      ref={ref}
+      className={styles.notes}
+      role="group"
+      aria-label={words.bars(block.segment.fromBar, block.segment.toBar)}
+    >
+      {shown && <Signs signs={shown.signs} />}
+      {page.map((system: EngravedSystem) => (
+        <System key={system.bars[0]?.bar ?? 0} system={system}>
+          {system.bars.map(overBar)}
+        </System>
+      ))}
+      {!shown && having === "away" && <p className={styles.away}>{notationWords.away}</p>}
+      {pages.length > 1 && (
+        <p className={styles.more}>{notationWords.page(pages.indexOf(page) + 1, pages.length)}</p>
+      )}
+    </div>
+  );
+}
+
+interface OverBarProps {
+  readonly box: BarBox;
+  /** The lower number of its metre. */
+  readonly unit: number;
+  readonly label: string;
+  readonly underEnding: boolean;
+  readonly segment: Segment;
+  readonly pickupBeats: number;
+  readonly here: boolean;
+  /** Whether the flawed play failed here; undefined when nothing is asked. */
+  readonly flawed: boolean | undefined;
+  readonly onWhere: () => void;
+}
+
+function OverBar(props: OverBarProps) {
+  const { box, unit, label, underEnding, segment, pickupBeats, here, flawed, onWhere } = props;
+  const { fromBar, toBar, startBeat, endBeats } = segment;
+  const inside = box.bar >= fromBar && box.bar <= toBar;
+  const leadsIn = box.bar === fromBar - 1 && pickupBeats > 0;
+  const from = box.bar === fromBar ? startBeat / unit : 0;
+  const to = box.bar === toBar && endBeats > 0 ? endBeats / unit : Infinity;
+  const part = from > 0 || to < Infinity ? stretchOf(box, from, to) : box;
+  const place = overStaves(box);
+  const classes = [
+    styles.bar,
+    inside || leadsIn ? "" : styles.outside,
+    here ? styles.here : "",
+    flawed ? styles.where : "",
+  ].join(" ");
+  const content = (
+    <>
+      <span className={`${styles.label} ${underEnding ? styles.aside : ""}`}>{label}</span>
+      {inside && part !== box && (
+        <span
+          className={styles.share}
+          style={{
+            left: percent((part.left - box.left) / box.width),
+            width: percent(part.width / box.width),
+          }}
+        />
+      )}
+    </>
+  );
+  return flawed !== undefined && inside ? (
+    <button
+      type="button"
+      className={classes}
+      style={place}
+      aria-label={words.bars(box.bar, box.bar)}
+      aria-pressed={flawed}
+      onClick={onWhere}
+    >
+      {content}
+    </button>
+  ) : (
+    <span className={classes} style={place} data-here={here || undefined}>
+      {content}
+    </span>
+  );
+}

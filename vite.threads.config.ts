@@ -1,0 +1,17 @@
+import { defineConfig } from "vite";
+
+/** The server's own worker threads, which the build of its pages does not emit. */
+export default defineConfig({
+  resolve: { tsconfigPaths: true },
+  publicDir: false,
+  build: {
+    ssr: true,
+    target: "node20",
+    outDir: "build/threads",
+    rollupOptions: {
+      input: { score: "./app/server/score/thread.ts" },
+      output: { entryFileNames: "[name].js" },
+    },
+  },
+  ssr: { noExternal: true, external: ["verovio", "verovio/wasm", "verovio/esm", "yauzl"] },
+});
