@@ -1,6 +1,9 @@
 import { err, ok, type Result } from "~/core/result";
 import type { Score, ScoreNotes } from "~/core/score";
+import { looksLikeAbc, readAbc } from "./abc";
+import { writeMusicXml, type Draft } from "./draft";
 import { textOfFile } from "./encoding";
+import { readMidi } from "./midi";
 import { forEngraving, readMusicXml } from "./music-xml";
 import { unpackScore } from "./packed";
 import { readXml } from "./xml";
@@ -40,21 +43,41 @@ export async function readScoreFile(bytes: Uint8Array): Promise<Result<ScoreFile
   }
   if (startsWith(bytes, "PK")) {
     const unpacked = await unpackScore(bytes);
-    return unpacked.ok ? fromMusicXml(unpacked.value, "mxl") : unpacked;
+    return unpacked.ok ? fromText(unpacked.value, "mxl") : unpacked;
   }
-  return fromMusicXml(bytes, "musicxml");
+  if (startsWith(bytes, "MThd")) {
+    const draft = readMidi(bytes);
+    return draft.ok ? fromDraft(draft.value, "midi") : draft;
+  }
+  return fromText(bytes, "musicxml");
 }
 
-function fromMusicXml(bytes: Uint8Array, format: ScoreFormat): Result<ScoreFile, string> {
+function fromText(bytes: Uint8Array, format: ScoreFormat): Result<ScoreFile, string> {
   const text = textOfFile(bytes);
   if (!text.ok) return text;
+  if (looksLikeAbc(text.value)) {
+    const tune = readAbc(text.value);
+    return tune.ok ? fromDraft(tune.value, "abc") : tune;
+  }
   if (!text.value.trimStart().startsWith("<")) {
     return err("Fidus doesn't know this kind of file; it reads MusicXML, ABC and MIDI.");
   }
-  const document = readXml(text.value);
+  return fromXml(text.value, format);
+}
+
+function fromXml(text: string, format: ScoreFormat): Result<ScoreFile, string> {
+  const document = readXml(text);
   if (!document.ok) return document;
   const read = readMusicXml(document.value);
   if (!read.ok) return read;
   const { score, notes } = read.value;
   return ok({ format, score, notes, engraving: forEngraving(read.value) });
+}
+
+/** What was drafted goes the way of all notation: written out, then read. */
+function fromDraft(draft: Draft, format: ScoreFormat): Result<ScoreFile, string> {
+  const file = fromXml(writeMusicXml(draft), format);
+  if (!file.ok) return file;
+  const { score } = file.value;
+  return ok({ ...file.value, score: { ...score, unread: [...draft.unread, ...score.unread] } });
 }

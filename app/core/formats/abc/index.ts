@@ -1,0 +1,1 @@
+export { looksLikeAbc, readAbc } from "./abc";

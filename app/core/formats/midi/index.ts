@@ -1,0 +1,1 @@
+export { readMidi } from "./midi";
