@@ -76,6 +76,8 @@ export interface DemoPassage {
 
 export interface DemoPiece {
   readonly title: string;
+  /** Its notes, a file in `tunes`. */
+  readonly notes: string;
   readonly origin: string;
   readonly kind: "piece" | "etude" | "scale" | "drill";
   readonly bars: number;

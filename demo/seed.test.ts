@@ -23,7 +23,7 @@ let lines: Awaited<ReturnType<typeof weekOf>>["lines"];
 beforeAll(async () => {
   const db = await memoryDatabase();
   services = { db, now: () => NOW, newId: randomUUID, scores: workHere() };
-  await seedDemo(services);
+  await seedDemo(services, process.cwd());
   studioId = (await allStudios(services.db))[0]!.id;
   lines = (await weekOf(services, studioId)).lines;
 }, 120_000);

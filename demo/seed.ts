@@ -1,3 +1,5 @@
+import { readFile } from "node:fs/promises";
+import path from "node:path";
 import { initialNumbers, LADDER_DEFAULTS, ladderSchema, type StartRule } from "~/core/ladder";
 import { simulateSitting, Learner, seeded, seededUuid, type Random } from "~/core/simulate";
 import { addDays, dayOf } from "~/core/units";
@@ -8,6 +10,7 @@ import { keepAsExercise } from "~/server/cases/exercises";
 import { keepInLibrary } from "~/server/cases/library";
 import { cutPassage, setLadder } from "~/server/cases/passages";
 import { setConcert } from "~/server/cases/rooms";
+import { layOutNotes } from "~/server/cases/scores";
 import { actOnShapes } from "~/server/cases/shapes";
 import { passagePart, startSession } from "~/server/cases/start-session";
 import type { Services } from "~/server/services";
@@ -84,6 +87,8 @@ class DemoPerson {
   private pieceIds = new Map<DemoPiece, string>();
   private lastDaysAgo: number | undefined;
   readonly lessons: DemoLessons;
+  /** With ids of their own, so that lessons and notes don't change how the practice goes. */
+  private readonly aside: Services;
 
   constructor(
     private readonly services: Services,
@@ -91,16 +96,13 @@ class DemoPerson {
     private readonly personId: string,
     private readonly student: DemoStudent,
     private readonly random: Random,
+    /** The folder with the tunes. */
+    private readonly tunes: string,
   ) {
-    // Ids of their own, so that lessons don't change how the practice goes.
     const ownRandom = seeded(SEED + student.name.length * 31 + student.lessonIn);
     const newId = () => seededUuid(ownRandom);
-    this.lessons = new DemoLessons(
-      { ...services, now: services.now, newId },
-      studioId,
-      personId,
-      student,
-    );
+    this.aside = { ...services, now: services.now, newId };
+    this.lessons = new DemoLessons(this.aside, studioId, personId, student);
   }
 
   /** The last lessons were held with Fidus; today's, if there is one, is still to come. */
@@ -126,6 +128,7 @@ class DemoPerson {
       if (!form.ok) throw new Error(`${piece.title}: ${JSON.stringify(form.error.errors)}`);
       pieceId = await addPiece(services, studioId, personId, form.value);
       this.pieceIds.set(piece, pieceId);
+      await this.layOutNotes(pieceId, piece.notes);
     }
     const { fromBar, toBar, pickupBeats = 0, name = "", focus = "" } = passage;
     const range = { fromBar, toBar, pickupBeats, endBeats: 0, name, focus };
@@ -133,6 +136,14 @@ class DemoPerson {
     await setLadder(services, studioId, passageId, ladderOf(passage));
     const learner = new Learner({ ...ORDINARY, ...passage.learner }, this.random);
     this.practising.push({ passageId, passage, learner });
+  }
+
+  private async layOutNotes(pieceId: string, name: string): Promise<void> {
+    const { studioId, personId } = this;
+    const bytes = await readFile(path.join(this.tunes, name));
+    const sent = { name, bytes: new Uint8Array(bytes) };
+    const laid = await layOutNotes(this.aside, { studioId, personId, pieceId }, sent);
+    if (!laid.ok) throw new Error(`${name}: ${JSON.stringify(laid.error.errors)}`);
   }
 
   /** Exercises lie in the library, to be given to whoever needs them next. */
@@ -195,7 +206,8 @@ class DemoPerson {
 }
 
 /** Fills an empty database with the invented music room: ten weeks that end today. */
-export async function seedDemo(services: Services): Promise<void> {
+export async function seedDemo(services: Services, root: string): Promise<void> {
+  const tunes = path.join(root, "demo/tunes");
   const random = seeded(SEED);
   let now = services.now();
   const past: Services = { ...services, now: () => now, newId: () => seededUuid(random) };
@@ -219,10 +231,10 @@ export async function seedDemo(services: Services): Promise<void> {
     const drawn = ladderOf({ ladder: { ...ladder, rule: "ended-less", minutes: 10 } });
     await keepInLibrary(past, studioId, { name: kept, ladder: drawn });
   }
-  const people = [new DemoPerson(past, studioId, studentId, first!, random)];
+  const people = [new DemoPerson(past, studioId, studentId, first!, random, tunes)];
   for (const student of others) {
     const personId = await addStudent(past, studioId, student);
-    people.push(new DemoPerson(past, studioId, personId, student, random));
+    people.push(new DemoPerson(past, studioId, personId, student, random, tunes));
   }
 
   for (const { lessons } of people) await lessons.sayTimes(today);

@@ -5,6 +5,7 @@ import { actOnPiece } from "~/server/cases/act-on-piece";
 import { keepAsExercise } from "~/server/cases/exercises";
 import { givePiece, readGiven } from "~/server/cases/give";
 import { piecePage } from "~/server/cases/passage-pages";
+import { choosePart, notesFromForm } from "~/server/cases/scores";
 import { forStudent } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/piece";
@@ -32,6 +33,14 @@ export const action = (asked: Route.ActionArgs) =>
       const kept = await keepAsExercise(services, ids, form);
       return kept.ok ? { kept: kept.value } : refused(kept.error);
     }
+    if (form.get("act") === "notes") {
+      const laid = await notesFromForm(services, ids, form);
+      return laid.ok ? { renumbered: laid.value.renumbered } : refused(laid.error);
+    }
+    if (form.get("act") === "part") {
+      const chosen = await choosePart(services, ids, form);
+      return chosen.ok ? undefined : refused(chosen.error);
+    }
     const done = await actOnPiece(services, ids, form);
     if (!done.ok) return refused(done.error);
     if (done.value) throw redirect(`/studio/${ids.studioId}/passages/${done.value}/ladder`);
@@ -42,5 +51,7 @@ export default function Piece({ loaderData, actionData }: Route.ComponentProps) 
   const given = actionData && "given" in actionData ? actionData.given : undefined;
   const kept = actionData && "kept" in actionData ? actionData.kept : undefined;
   const refused = actionData && "errors" in actionData ? actionData : undefined;
-  return <PiecePage {...loaderData} refused={refused} given={given} kept={kept} />;
+  const renumbered = (actionData && "renumbered" in actionData && actionData.renumbered) || [];
+  const told = { refused, given, kept, renumbered };
+  return <PiecePage {...loaderData} {...told} />;
 }

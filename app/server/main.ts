@@ -61,7 +61,7 @@ export async function start({ root, variables, development }: StartOptions): Pro
   const scores = workInThread(path.join(root, "build/threads/score.js"));
   const services: Services = { db, now, newId: randomUUID, scores };
   try {
-    if (demo && (await allStudios(db)).length === 0) await seedDemo(services);
+    if (demo && (await allStudios(db)).length === 0) await seedDemo(services, root);
     await recount(services);
     await refreshStatistics(db);
     const cookie = signInCookie(await cookieSecret(dataDir, secret), https);

@@ -37,5 +37,13 @@ export const notationWords = {
   fromFileLead:
     "Title, bars, metre and tempo are read from it, and passages are cut on the notes themselves.",
   open: "Read it and open its bars",
+  layOut: "Lay the notes under these bars",
+  newEdition: "Another edition",
+  replace: "Put this edition in its place",
+  takeOver: "Take over bars, metre and tempo from the file",
+  renumbered: "Numbered otherwise than before; passages stay where they were:",
+  renumberedBar: (bar: number, was: string, is: string) =>
+    `bar ${bar} was printed as ${was || "no number"}, now as ${is || "no number"}`,
+  chooseParts: "Part that is played",
   byHand: "Or by its bars alone",
 } as const;

@@ -13,6 +13,7 @@ export const bram: DemoStudent = {
   pieces: [
     {
       title: "Sluice Gate March",
+      notes: "sluice-gate-march.abc",
       origin: TUNE,
       kind: "piece",
       bars: 32,
@@ -56,6 +57,7 @@ export const bram: DemoStudent = {
     },
     {
       title: "Lip Slurs in Seven Positions",
+      notes: "lip-slurs.abc",
       origin: "étude",
       kind: "etude",
       bars: 14,

@@ -20,6 +20,7 @@ export const ines: DemoStudent = {
   pieces: [
     {
       title: "The Ferry at Low Water",
+      notes: "ferry-at-low-water.musicxml",
       origin: TUNE,
       kind: "piece",
       bars: 24,
@@ -85,6 +86,7 @@ export const ines: DemoStudent = {
     },
     {
       title: "Rolled Tenths",
+      notes: "rolled-tenths.musicxml",
       origin: "exercise",
       kind: "drill",
       bars: 8,

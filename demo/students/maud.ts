@@ -13,6 +13,7 @@ export const maud: DemoStudent = {
   pieces: [
     {
       title: "Lamplighter's Air",
+      notes: "lamplighters-air.musicxml",
       origin: TUNE,
       kind: "piece",
       bars: 40,
@@ -59,6 +60,7 @@ export const maud: DemoStudent = {
     },
     {
       title: "Scale of the Week: A flat",
+      notes: "scale-of-a-flat.mid",
       origin: "scale",
       kind: "scale",
       bars: 4,

@@ -13,6 +13,7 @@ export const petra: DemoStudent = {
   pieces: [
     {
       title: "Barge Waltz",
+      notes: "barge-waltz.musicxml",
       origin: TUNE,
       kind: "piece",
       bars: 32,
@@ -41,6 +42,7 @@ export const petra: DemoStudent = {
     },
     {
       title: "Limping Heron",
+      notes: "limping-heron.musicxml",
       origin: TUNE,
       kind: "piece",
       bars: 20,

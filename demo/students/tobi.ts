@@ -13,6 +13,7 @@ export const tobi: DemoStudent = {
   pieces: [
     {
       title: "Two Ducks",
+      notes: "two-ducks.abc",
       origin: TUNE,
       kind: "piece",
       bars: 8,

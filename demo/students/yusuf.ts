@@ -17,6 +17,7 @@ export const yusuf: DemoStudent = {
   pieces: [
     {
       title: "Chandlery Reel",
+      notes: "chandlery-reel.abc",
       origin: TUNE,
       kind: "piece",
       bars: 16,

@@ -13,7 +13,7 @@ export {
 export { barsOf, passageRangeOf, type PassageRange } from "./passage";
 export { PASSAGE_STATES, suggestedState, type PassageState } from "./state";
 export { renamed, stagesSchema, USUAL_STAGES, type Stages, type StageWork } from "./stages";
-export { pieceOfScore } from "./piece-of-score";
+export { pieceOfScore, shapeDifferences } from "./piece-of-score";
 export { orderPlayed } from "./order-played";
 export {
   barAt,

@@ -30,3 +30,27 @@ export function pieceOfScore(score: Score): PieceShape {
     markUnit: marked?.unit ?? usualBeatUnit(metre),
   };
 }
+
+const metresText = (metres: readonly MetreRegion[]): string =>
+  metres
+    .map(({ fromBar, metre }, i) => `${i > 0 ? `${fromBar} ` : ""}${formatMetre(metre)}`)
+    .join(", ");
+
+/** Where a score says something else than its piece, in sentences; its tempo only if it marks one. */
+export function shapeDifferences(
+  piece: PieceShape,
+  score: PieceShape,
+  marksTempo: boolean,
+): string[] {
+  const told: string[] = [];
+  const tell = (what: string, file: string | number, here: string | number) => {
+    if (file !== here) told.push(`The file says ${what} ${file}, the piece ${here}.`);
+  };
+  tell("bars:", score.bars, piece.bars);
+  tell("pickup beats:", score.pickupBeats, piece.pickupBeats);
+  tell("metre:", metresText(score.metres), metresText(piece.metres));
+  if (marksTempo) {
+    tell("tempo:", `${score.markUnit} = ${score.markBpm}`, `${piece.markUnit} = ${piece.markBpm}`);
+  }
+  return told;
+}

@@ -37,6 +37,7 @@ export {
   setPassageState,
 } from "./passages";
 export {
+  barsCut,
   insertPiece,
   lastBarCut,
   pieceById,

@@ -106,6 +106,21 @@ export const updatePiece = (db: Queries, studioId: string, piece: Piece) =>
     [studioId, ...valuesOf(piece)],
   );
 
+/** The bars at which passages in use begin and end, in reading order. */
+export const barsCut = async (
+  db: Queries,
+  studioId: string,
+  pieceId: string,
+): Promise<number[]> => {
+  const rows = await db.many(
+    v.object({ bar: v.number() }),
+    `select distinct bar from passage, unnest(array[from_bar, to_bar]) as bar
+     where studio_id = $1 and piece_id = $2 and retired_at is null order by bar`,
+    [studioId, pieceId],
+  );
+  return rows.map(({ bar }) => bar);
+};
+
 /** The last bar that a passage in use reaches; 0 without passages. */
 export const lastBarCut = (db: Queries, studioId: string, pieceId: string) =>
   db.one(

@@ -6,7 +6,7 @@ import { barAt, firstPosition, type BarBox, type Score } from "~/core/score";
 import { formatMetre } from "~/core/units";
 import { notationWords } from "~/words/notation";
 import { Bands } from "./bands";
-import { overStaves } from "./places";
+import { fieldOf } from "./places";
 import { Signs, System } from "./system";
 import { systemWidth, useEngraving } from "./use-engraving";
 import { useSize } from "./use-size";
@@ -66,19 +66,18 @@ export function Notation(props: NotationProps) {
           bar.notes[part] ?? 0,
           flawed,
         )}
-        className={`${styles.bar} ${chosen ? styles.chosen : ""}`}
-        style={overStaves(box)}
+        className={styles.bar}
+        style={fieldOf(box)}
         {...(position > 0 ? { "data-bar": position, ...selecting.bar(position) } : {})}
       >
-        <span className={`${styles.label} ${bar.endings.length > 0 ? styles.aside : ""}`}>
-          {position > 0 && label}
-        </span>
+        <span className={styles.label}>{position > 0 && label}</span>
         {flawed > 0 && (
           <>
             <span className={styles.flaws} style={{ opacity: 0.35 + (0.65 * flawed) / most }} />
             <span className={styles.tally}>×{flawed}</span>
           </>
         )}
+        {chosen && <span className={styles.chosen} />}
       </span>
     );
   };

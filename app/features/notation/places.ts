@@ -1,3 +1,4 @@
+import type { CSSProperties } from "react";
 import type { BarBox } from "~/core/score";
 
 /** How far a bar's field reaches above and below its staves, in shares of their height. */
@@ -7,13 +8,20 @@ export const percent = (share: number): string => `${share * 100}%`;
 
 type Box = Pick<BarBox, "left" | "width" | "top" | "height">;
 
-/** Where something lies that covers a bar. */
-export const overStaves = ({ left, width, top, height }: Box) => ({
-  left: percent(left),
-  width: percent(width),
-  top: percent(top - REACH * height),
-  height: percent(height * (1 + 2 * REACH)),
-});
+/**
+ * Where a bar's field lies: from the ruler of numbers at the system's upper edge to below its
+ * staves; `--staves` is how far down in it the staves begin.
+ */
+export function fieldOf({ left, width, top, height }: Box): CSSProperties {
+  const bottom = Math.min(1, top + height * (1 + REACH));
+  const staves = Math.max(0, top - REACH * height) / bottom;
+  return {
+    left: percent(left),
+    width: percent(width),
+    height: percent(bottom),
+    ["--staves" as never]: percent(staves),
+  };
+}
 
 /**
  * The stretch of a bar between two of its moments, in whole notes from its start: from the note

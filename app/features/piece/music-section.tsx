@@ -6,6 +6,8 @@ import type { BarRange } from "~/components/use-bar-selection";
 import { words } from "~/words";
 import { notationWords } from "~/words/notation";
 import type { PiecePageProps, PieceScore } from "./piece-page-props";
+import { FileForm } from "./file-form";
+import { PartChoice } from "./part-choice";
 import styles from "./piece.module.css";
 
 // What draws notes is loaded where there are notes, and nowhere else.
@@ -47,6 +49,27 @@ export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
           {...chosen}
         />
       )}
+      {page.renumbered.length > 0 && (
+        <div role="status" className={styles.hint}>
+          {notationWords.renumbered}
+          <ul>
+            {page.renumbered.map(({ bar, was, is }) => (
+              <li key={bar}>{notationWords.renumberedBar(bar, was, is)}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <details
+        className={styles.unread}
+        open={page.refused?.errors.file !== undefined || undefined}
+      >
+        <summary>{notation ? notationWords.newEdition : notationWords.fromFile}</summary>
+        <FileForm
+          refused={page.refused}
+          submit={notation ? notationWords.replace : notationWords.layOut}
+          forPiece
+        />
+      </details>
     </Section>
   );
 }
@@ -68,7 +91,7 @@ function ScoreShown({ page, notation, passages, selection, onSelect }: ScoreShow
     <>
       <Suspense fallback={<p className={styles.hint}>{notationWords.coming}</p>}>
         <Notation
-          address={`${here}/notation?${allParts ? "all=1" : ""}`}
+          address={`${here}/notation?${allParts ? "all=1" : `part=${encodeURIComponent(partId)}`}`}
           score={score}
           partId={partId}
           passages={passages}
@@ -83,9 +106,12 @@ function ScoreShown({ page, notation, passages, selection, onSelect }: ScoreShow
           <a href={`${here}/score-file`}>{notationWords.original}</a>
         </span>
         {score.parts.length > 1 && (
-          <Button size="small" aria-pressed={allParts} onClick={() => setAllParts(!allParts)}>
-            {allParts ? notationWords.onePart(partName(notation)) : notationWords.allParts}
-          </Button>
+          <span className={styles.parts}>
+            <PartChoice parts={score.parts} partId={partId} />
+            <Button size="small" aria-pressed={allParts} onClick={() => setAllParts(!allParts)}>
+              {allParts ? notationWords.onePart(partName(notation)) : notationWords.allParts}
+            </Button>
+          </span>
         )}
       </p>
       {score.unread.length > 0 && (

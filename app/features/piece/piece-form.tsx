@@ -70,7 +70,7 @@ export function PieceForm({ studioId, person, refused, piece }: PieceFormProps) 
       {!piece && (
         <>
           <Section title={notationWords.fromFile}>
-            <FileForm refused={refused} />
+            <FileForm refused={refused} submit={notationWords.open} />
           </Section>
           <Typography variant="h2" className={styles.byHand!}>
             {notationWords.byHand}

@@ -33,6 +33,12 @@ export interface PiecePageProps {
   readonly stages: Stages;
   readonly memory: MemoryLine | undefined;
   readonly flaws: Readonly<Record<number, number>>;
+  /** Bars that the edition just laid out numbers otherwise. */
+  readonly renumbered: readonly {
+    readonly bar: number;
+    readonly was: string;
+    readonly is: string;
+  }[];
   /** Other students of the room. */
   readonly others: readonly { readonly id: string; readonly name: string }[];
   readonly given: number | undefined;

@@ -4,8 +4,6 @@ export interface PassageMusic {
   readonly address: string;
   /** The printed number of each bar, by position. */
   readonly labels: Readonly<Record<number, string>>;
-  /** The bars that lie under the bracket of an ending. */
-  readonly endings: readonly number[];
 }
 
 /** By passage; those without notes are not in it. */

@@ -4,10 +4,13 @@ import type { PassageMusic } from "./music";
 
 /** How high a staff is drawn, in CSS px, from the narrowest window on. */
 const STAFF_BY_WIDTH = [
-  { below: 600, staff: 28 },
-  { below: 1200, staff: 40 },
-  { below: Infinity, staff: 46 },
+  { below: 600, roomy: 30, tight: 25 },
+  { below: 1200, roomy: 42, tight: 36 },
+  { below: Infinity, roomy: 48, tight: 38 },
 ];
+
+/** How the notes are drawn: as large as is good to read, or smaller so that more fits on a page. */
+export type NoteSize = "roomy" | "tight";
 
 /** Where the notes of a block are had for so many CSS px, alone or with the bars around it. */
 export function notesAddress(
@@ -15,10 +18,11 @@ export function notesAddress(
   block: Block,
   width: number,
   inContext: boolean,
+  size: NoteSize,
 ): string {
   const bars = inContext ? barsWithAround(block) : block.bars;
   const from = bars[0]!.number - (block.pickupBeats > 0 && !inContext ? 1 : 0);
-  const { staff } = STAFF_BY_WIDTH.find(({ below }) => width < below)!;
+  const staff = STAFF_BY_WIDTH.find(({ below }) => width < below)![size];
   const asked = { width: systemWidth(width, staff), from, to: bars.at(-1)!.number };
   return `${address}?${new URLSearchParams(Object.entries(asked).map(([k, n]) => [k, `${n}`]))}`;
 }

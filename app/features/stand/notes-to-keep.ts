@@ -18,7 +18,11 @@ export function notesToKeep({ blocks }: SessionPlan, music: StandMusic): string[
         const notes = music[block.passageId];
         if (!notes) return [];
         return widths.flatMap((width) =>
-          [false, true].map((inContext) => notesAddress(notes, block, width, inContext)),
+          [false, true].flatMap((inContext) =>
+            (["roomy", "tight"] as const).map((size) =>
+              notesAddress(notes, block, width, inContext, size),
+            ),
+          ),
         );
       }),
     ),

@@ -1,17 +1,16 @@
 import { useRef } from "react";
-import { percent, overStaves, stretchOf } from "~/features/notation/places";
+import { fieldOf, percent, stretchOf } from "~/features/notation/places";
 import { Signs, System } from "~/features/notation/system";
-import { useEngraving } from "~/features/notation/use-engraving";
 import { useSize } from "~/features/notation/use-size";
 import type { Segment } from "~/core/ladder";
 import type { BarBox, EngravedSystem } from "~/core/score";
 import { barsWithAround, currentBlock } from "~/core/session";
 import { words } from "~/words/stand-words";
 import { notationWords } from "~/words/notation";
-import { notesAddress } from "./notes-address";
-import { pageShown, pagesOf } from "./pages";
+import { pageShown } from "./pages";
 import type { PassageMusic } from "./music";
 import type { StandRunner } from "./runner";
+import { usePassageNotes } from "./use-passage-notes";
 import type { Position } from "./use-stand";
 import type { StandView } from "./view";
 import styles from "./stand-notes.module.css";
@@ -31,11 +30,8 @@ export function StandNotes({ view, position, runner, music }: StandNotesProps) {
   const size = useSize(ref);
   const inContext = block.extent === "context";
   const bars = inContext ? barsWithAround(plan) : plan.bars;
-  const asked = size && notesAddress(music, plan, size.width, inContext);
-  const { shown, state: having } = useEngraving(asked);
+  const { away, signs, pages } = usePassageNotes(music, plan, size, inContext);
   const here = position?.bar.part === "play" ? position.bar.number : undefined;
-  const systems = shown?.systems ?? [];
-  const pages = size ? pagesOf(systems, size) : [systems];
   const page = pages[pageShown(pages, here ?? block.segment.fromBar)] ?? [];
 
   const metreOf = (bar: number) => bars.find(({ number }) => number === bar)?.metre;
@@ -46,7 +42,6 @@ export function StandNotes({ view, position, runner, music }: StandNotesProps) {
       box={box}
       unit={metreOf(box.bar)?.unit ?? 4}
       label={music.labels[box.bar] ?? String(box.bar)}
-      underEnding={music.endings.includes(box.bar)}
       segment={block.segment}
       pickupBeats={plan.pickupBeats}
       here={here === box.bar}
@@ -61,13 +56,13 @@ export function StandNotes({ view, position, runner, music }: StandNotesProps) {
       role="group"
       aria-label={words.bars(block.segment.fromBar, block.segment.toBar)}
     >
-      {shown && <Signs signs={shown.signs} />}
+      {signs && <Signs signs={signs} />}
       {page.map((system: EngravedSystem) => (
         <System key={system.bars[0]?.bar ?? 0} system={system}>
           {system.bars.map(overBar)}
         </System>
       ))}
-      {!shown && having === "away" && <p className={styles.away}>{notationWords.away}</p>}
+      {!signs && away && <p className={styles.away}>{notationWords.away}</p>}
       {pages.length > 1 && (
         <p className={styles.more}>{notationWords.page(pages.indexOf(page) + 1, pages.length)}</p>
       )}
@@ -80,7 +75,6 @@ interface OverBarProps {
   /** The lower number of its metre. */
   readonly unit: number;
   readonly label: string;
-  readonly underEnding: boolean;
   readonly segment: Segment;
   readonly pickupBeats: number;
   readonly here: boolean;
@@ -90,14 +84,14 @@ interface OverBarProps {
 }
 
 function OverBar(props: OverBarProps) {
-  const { box, unit, label, underEnding, segment, pickupBeats, here, flawed, onWhere } = props;
+  const { box, unit, label, segment, pickupBeats, here, flawed, onWhere } = props;
   const { fromBar, toBar, startBeat, endBeats } = segment;
   const inside = box.bar >= fromBar && box.bar <= toBar;
   const leadsIn = box.bar === fromBar - 1 && pickupBeats > 0;
   const from = box.bar === fromBar ? startBeat / unit : 0;
   const to = box.bar === toBar && endBeats > 0 ? endBeats / unit : Infinity;
   const part = from > 0 || to < Infinity ? stretchOf(box, from, to) : box;
-  const place = overStaves(box);
+  const place = fieldOf(box);
   const classes = [
     styles.bar,
     inside || leadsIn ? "" : styles.outside,
@@ -106,7 +100,8 @@ function OverBar(props: OverBarProps) {
   ].join(" ");
   const content = (
     <>
-      <span className={`${styles.label} ${underEnding ? styles.aside : ""}`}>{label}</span>
+      <span className={styles.label}>{label}</span>
+      <span className={styles.field} />
       {inside && part !== box && (
         <span
           className={styles.share}

@@ -1,16 +1,20 @@
 import { MOST_FILE_BYTES, type ScoreFile } from "~/core/formats";
 import { err, ok, type Result } from "~/core/result";
-import { pieceOfScore, type Engraved, type Score } from "~/core/score";
+import { barAt, pieceOfScore, shapeDifferences, type Engraved, type Score } from "~/core/score";
 import { bpm } from "~/core/units";
 import {
+  barsCut,
   engravingOf,
   insertPiece,
   insertScore,
+  lastBarCut,
   originalOf,
   partOf,
+  pieceOfPerson,
   scoreOf,
   setPart,
   studentById,
+  updatePiece,
 } from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
 import { nameOf, type EngravingAsked } from "../score/engraving";
@@ -19,7 +23,7 @@ import type { Services } from "../services";
 
 const LONGEST_NAME = 200;
 
-interface SentFile {
+export interface SentFile {
   readonly name: string;
   readonly bytes: Uint8Array;
 }
@@ -89,6 +93,100 @@ export async function pieceFromFile(
     await setPart(tx, studioId, personId, id, likelyPart(score, instrument));
   });
   return ok(id);
+}
+
+interface OfPiece {
+  readonly studioId: string;
+  readonly personId: string;
+  readonly pieceId: string;
+}
+
+/** What came of laying notes under a piece. */
+export interface LaidOut {
+  readonly edition: number;
+  /** Bars of passages that are numbered otherwise than in the edition before. */
+  readonly renumbered: readonly {
+    readonly bar: number;
+    readonly was: string;
+    readonly is: string;
+  }[];
+}
+
+/**
+ * Lays the notes of a file under a piece that is there: its first, or a new edition. Passages, flaws
+ * and marks stay where they are. What was typed by hand stays too, unless `takeOver` says otherwise;
+ * where the file says something else, that is asked.
+ */
+export async function layOutNotes(
+  { db, newId, now, scores }: Services,
+  { studioId, personId, pieceId }: OfPiece,
+  sent: SentFile,
+  takeOver = false,
+): Promise<Result<LaidOut, FormRefused>> {
+  const read = await scores.read(sent.bytes);
+  if (!read.ok) return refusal(read.error);
+  const file = read.value;
+  const shape = pieceOfScore(file.score);
+  return db.transaction(async (tx) => {
+    const piece = await pieceOfPerson(tx, studioId, personId, pieceId);
+    const { last } = await lastBarCut(tx, studioId, pieceId);
+    if (last > shape.bars) {
+      return refusal(`The file has ${shape.bars} bars, and a passage goes to bar ${last}.`);
+    }
+    const others = shapeDifferences(piece, shape, file.score.tempi.length > 0);
+    if (others.length > 0 && !takeOver) {
+      return refusal(`${others.join(" ")} Tick the box to take over what the file says.`);
+    }
+    if (others.length > 0) {
+      await updatePiece(tx, studioId, { ...piece, ...shape, markBpm: bpm(shape.markBpm) });
+    }
+    const before = await scoreOf(tx, studioId, pieceId);
+    const cut = await barsCut(tx, studioId, pieceId);
+    const { name: fileName, bytes: original } = sent;
+    const at = new Date(now());
+    await insertScore(tx, studioId, { id: newId(), pieceId, fileName, original, file, at });
+    const { instrument } = await studentById(tx, studioId, personId);
+    const { part_id } = await partOf(tx, studioId, personId, pieceId);
+    if (!file.score.parts.some(({ id }) => id === part_id)) {
+      await setPart(tx, studioId, personId, pieceId, likelyPart(file.score, instrument));
+    }
+    return ok({
+      edition: (before?.edition ?? 0) + 1,
+      renumbered: before ? renumbered(before.score, file.score, cut) : [],
+    });
+  });
+}
+
+function renumbered(before: Score, after: Score, bars: readonly number[]) {
+  return bars.flatMap((bar) => {
+    const was = barAt(before, bar)?.label ?? "";
+    const is = barAt(after, bar)?.label ?? "";
+    return was === is ? [] : [{ bar, was, is }];
+  });
+}
+
+/** Chooses the part that a student plays of a piece. */
+export async function choosePart(
+  { db }: Services,
+  { studioId, personId, pieceId }: OfPiece,
+  form: FormData,
+): Promise<Result<undefined, FormRefused>> {
+  const stored = await scoreOf(db, studioId, pieceId);
+  const part = stored?.score.parts.find(({ id }) => id === form.get("part"));
+  if (!part) return err({ errors: { part: "Choose one of the parts." }, values: {} });
+  await setPart(db, studioId, personId, pieceId, part.id);
+  return ok(undefined);
+}
+
+/** Notes for a piece as its form sends them. */
+export async function notesFromForm(
+  services: Services,
+  of: OfPiece,
+  form: FormData,
+): Promise<Result<LaidOut, FormRefused>> {
+  const sent = await sentFile(form);
+  if (!sent.ok) return sent;
+  return layOutNotes(services, of, sent.value, form.get("over") === "on");
 }
 
 /** What a page is told of a piece's notes: everything but the notes. */

@@ -23,7 +23,6 @@ export async function standPage({ db }: Services, studioId: string, sessionId: s
         {
           address: `/studio/${studioId}/sessions/${sessionId}/notes/${id}`,
           labels: labelsOf(score),
-          endings: endingsOf(score),
         },
       ]),
     ),
@@ -35,11 +34,6 @@ function labelsOf(score: Score): Record<number, string> {
   const first = firstPosition(score);
   const labels = score.bars.map(({ label }, index) => [index + first, label] as const);
   return Object.fromEntries(labels.filter(([position, label]) => label !== String(position)));
-}
-
-function endingsOf(score: Score): number[] {
-  const first = firstPosition(score);
-  return score.bars.flatMap(({ endings }, index) => (endings.length > 0 ? [index + first] : []));
 }
 
 /** The notes of a passage that a session plays, for a width. */

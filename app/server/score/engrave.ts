@@ -11,7 +11,8 @@ const OPTIONS = {
   // So low that each page holds one system, as high as that is.
   pageHeight: 100,
   adjustPageHeight: true,
-  pageMarginTop: 30,
+  // Above it the numbers of the bars stand.
+  pageMarginTop: 60,
   pageMarginBottom: 30,
   pageMarginLeft: 20,
   pageMarginRight: 20,
