@@ -138,9 +138,16 @@ export const Staircase = memo(function Staircase(props: StaircaseProps) {
       {!hidden && !small && goal !== undefined && inside(goal) && (
         <g className={styles.goal}>
           <path d={`M${left} ${y(goal)}H${right}`} />
-          <text x={left + 8} y={y(goal) - 8}>
-            {words.staircase.goal(Math.round(goal))}
-          </text>
+          {/* Where the steps leave room: over the line at the left, or under it at the right. */}
+          {goal < (lowest + highest) / 2 ? (
+            <text x={right} y={y(goal) + (large ? 22 : 18)} textAnchor="end">
+              {words.staircase.goal(Math.round(goal))}
+            </text>
+          ) : (
+            <text x={left + 8} y={y(goal) - 8}>
+              {words.staircase.goal(Math.round(goal))}
+            </text>
+          )}
         </g>
       )}
       {picked && (

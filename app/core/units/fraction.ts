@@ -16,7 +16,6 @@ export const NOTHING: Fraction = [0, 1];
 
 export const sum = ([a, b]: Fraction, [c, d]: Fraction): Fraction => fraction(a * d + c * b, b * d);
 export const difference = (a: Fraction, [c, d]: Fraction): Fraction => sum(a, [-c, d]);
-export const times = ([a, b]: Fraction, factor: number): Fraction => fraction(a * factor, b);
 
 /** Below 0 when the first is smaller, 0 when they are the same. */
 export const compare = ([a, b]: Fraction, [c, d]: Fraction): number => a * d - c * b;

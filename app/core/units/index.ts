@@ -23,7 +23,6 @@ export {
   larger,
   NOTHING,
   sum,
-  times,
   valueOf,
   type Fraction,
 } from "./fraction";

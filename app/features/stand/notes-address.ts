@@ -4,13 +4,14 @@ import type { PassageMusic } from "./music";
 
 /** How high a staff is drawn, in CSS px, from the narrowest window on. */
 const STAFF_BY_WIDTH = [
-  { below: 600, roomy: 30, tight: 25 },
-  { below: 1200, roomy: 42, tight: 36 },
-  { below: Infinity, roomy: 48, tight: 38 },
+  { below: 600, large: 38, roomy: 30, tight: 25 },
+  { below: 1200, large: 58, roomy: 42, tight: 36 },
+  { below: Infinity, large: 68, roomy: 48, tight: 38 },
 ];
 
-/** How the notes are drawn: as large as is good to read, or smaller so that more fits on a page. */
-export type NoteSize = "roomy" | "tight";
+/** How the notes are drawn: good to read; larger where there is room, smaller where there is none. */
+export const NOTE_SIZES = ["large", "roomy", "tight"] as const;
+export type NoteSize = (typeof NOTE_SIZES)[number];
 
 /** Where the notes of a block are had for so many CSS px, alone or with the bars around it. */
 export function notesAddress(

@@ -1,6 +1,6 @@
 import type { SessionPlan } from "~/core/session";
 import type { StandMusic } from "./music";
-import { notesAddress } from "./notes-address";
+import { NOTE_SIZES, notesAddress } from "./notes-address";
 
 /** What lies left and right of the notes, in CSS px. */
 const EDGES = 48;
@@ -19,9 +19,7 @@ export function notesToKeep({ blocks }: SessionPlan, music: StandMusic): string[
         if (!notes) return [];
         return widths.flatMap((width) =>
           [false, true].flatMap((inContext) =>
-            (["roomy", "tight"] as const).map((size) =>
-              notesAddress(notes, block, width, inContext, size),
-            ),
+            NOTE_SIZES.map((size) => notesAddress(notes, block, width, inContext, size)),
           ),
         );
       }),

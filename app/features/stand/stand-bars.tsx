@@ -72,14 +72,11 @@ export function StandBars(props: StandBarsProps) {
           )
         )}
         {music && (
-          <Button
-            size="small"
-            color="inherit"
-            className={styles.fold!}
-            onClick={() => onNotesShown(!notesShown)}
-          >
-            {notesShown ? words.stand.hideNotes : words.stand.showNotes}
-          </Button>
+          <span className={styles.fold}>
+            <Button size="small" color="inherit" onClick={() => onNotesShown(!notesShown)}>
+              {notesShown ? words.stand.hideNotes : words.stand.showNotes}
+            </Button>
+          </span>
         )}
       </div>
     </section>

@@ -2,11 +2,11 @@ import { useEngraving } from "~/features/notation/use-engraving";
 import type { Size } from "~/features/notation/use-size";
 import type { Block } from "~/core/session";
 import type { PassageMusic } from "./music";
-import { notesAddress } from "./notes-address";
+import { notesAddress, type NoteSize } from "./notes-address";
 import { pagesOf } from "./pages";
 
 /**
- * The notes of a block for the room there is, in pages: large where that needs one page, smaller
+ * The notes of a block for the room there is, in pages: larger where a few bars leave room, smaller
  * where that saves turning.
  */
 export function usePassageNotes(
@@ -15,18 +15,33 @@ export function usePassageNotes(
   room: Size | undefined,
   inContext: boolean,
 ) {
-  const address = (size: "roomy" | "tight") =>
+  const address = (size: NoteSize) =>
     room && notesAddress(music, block, room.width, inContext, size);
   const pages = (systems: Parameters<typeof pagesOf>[0] = []) =>
     room ? pagesOf(systems, room) : [];
-  const roomy = useEngraving(address("roomy"));
-  const large = pages(roomy.shown?.systems);
-  const tight = useEngraving(large.length > 1 ? address("tight") : undefined);
-  const small = pages(tight.shown?.systems);
-  const saves = large.length > 1 && small.length > 0 && small.length < large.length;
+  const usual = useEngraving(address("roomy"));
+  const usualPages = pages(usual.shown?.systems);
+  const turns = usualPages.length > 1;
+  const other = useEngraving(
+    turns ? address("tight") : isShort(usualPages) ? address("large") : undefined,
+  );
+  const otherPages = pages(other.shown?.systems);
+  const better =
+    otherPages.length > 0 && (turns ? otherPages.length < usualPages.length : fits(otherPages));
   return {
-    away: roomy.state === "away",
-    signs: (saves ? tight : roomy).shown?.signs,
-    pages: saves ? small : large,
+    away: usual.state === "away",
+    signs: (better ? other : usual).shown?.signs,
+    pages: better ? otherPages : usualPages,
   };
 }
+
+type Pages = ReturnType<typeof pagesOf>;
+
+/** Of one system that leaves so much of its width free. */
+const SHORT = 0.65;
+const isShort = (pages: Pages): boolean => {
+  const [page, ...others] = pages;
+  const last = page?.length === 1 && others.length === 0 ? page[0]!.bars.at(-1) : undefined;
+  return last !== undefined && last.left + last.width < SHORT;
+};
+const fits = (pages: Pages): boolean => pages.length === 1 && pages[0]!.length === 1;
