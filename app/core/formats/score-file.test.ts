@@ -1,3 +1,4 @@
+import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { compare, difference, fraction, sum, valueOf } from "~/core/units";
 import { readScoreFile, type ScoreFile } from ".";

@@ -1,3 +1,4 @@
+import { expect, test } from "@jest/globals";
 import { orderPlayed, type Score, type ScoreBar } from ".";
 
 const bar = (change: Partial<ScoreBar> = {}): ScoreBar => ({

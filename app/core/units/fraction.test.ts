@@ -1,3 +1,4 @@
+import { expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { compare, difference, fraction, sum, valueOf } from ".";
 
