@@ -55,6 +55,7 @@ export class Teacher {
     const { page } = this;
     await expect(page).toHaveURL(/pieces\/[0-9a-f-]{36}/);
     await ready(page);
+    await page.locator("[role=listbox]:not([aria-busy=true])").waitFor();
     const middle = async (bar: number) => {
       const drawn = page.locator(`[data-bar="${bar}"]`);
       await drawn.waitFor();

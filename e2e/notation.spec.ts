@@ -1,0 +1,86 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "./support/fixtures";
+import { ready } from "./support/ready";
+
+const FERRY = "demo/tunes/ferry-at-low-water.musicxml";
+
+test("from a file to a passage played from its notes, where a flaw is told on its bar", async ({
+  teacher,
+  player,
+  page,
+  server,
+}) => {
+  const first = await teacher.opensARoomAtOnce();
+  await page.goto(`${server.address}${first}`);
+  await ready(page);
+  await page.setInputFiles("input[type=file]", {
+    name: "notes.pdf",
+    mimeType: "application/pdf",
+    buffer: Buffer.from("%PDF-1.4"),
+  });
+  await page.getByRole("button", { name: "Read it and open its bars" }).click();
+  await expect(page.getByText("This is a PDF")).toBeVisible();
+  await page.setInputFiles("input[type=file]", FERRY);
+  await page.getByRole("button", { name: "Read it and open its bars" }).click();
+  await expect(page.getByRole("heading", { name: "The Ferry at Low Water" })).toBeVisible();
+
+  const bar = (label: string) => page.getByRole("option", { name: new RegExp(`^bar ${label},`) });
+  await expect(bar("17")).toHaveAccessibleName(/^bar 17, 2\/4, no sharps or flats, 6 notes$/);
+  await expect(page.locator("svg .measure").first()).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations).toEqual([]);
+
+  // With keys, as on the ribbon: arrows go, Shift extends.
+  await bar("1").focus();
+  await page.keyboard.press("ArrowRight");
+  await page.keyboard.press("Shift+ArrowRight");
+  await expect(bar("3")).toHaveAttribute("aria-selected", "true");
+  await teacher.dragsOverBars(17, 18);
+  await teacher.cuts();
+  await teacher.drawsTheLadder({ start: 20, target: 30, clean: 2 });
+  await teacher.setsIt();
+  await player.goesToTheStand();
+  await expect(page.locator("main svg .measure")).toHaveCount(2);
+  await player.starts();
+  await expect(page.locator("[data-here]")).toBeVisible();
+  await player.playsFlawed();
+  const where = page.getByRole("button", { name: "bar 18", exact: true });
+  // The next play is near on the fast clock: no waiting until nothing moves.
+  await where.dispatchEvent("click");
+  await expect(where).toHaveAttribute("aria-pressed", "true");
+
+  // The notes can be folded away, and that stays so.
+  await player.button("Pause").click();
+  await player.button("Fold the notes away").click();
+  await expect(page.locator("main svg .measure")).toHaveCount(0);
+  await page.reload();
+  await expect(player.button("Show the notes")).toBeVisible();
+  await expect(page.locator("main svg .measure")).toHaveCount(0);
+});
+
+test("the stand opens with its notes again while the server is away", async ({
+  teacher,
+  player,
+  page,
+  context,
+  server,
+}) => {
+  const first = await teacher.opensARoomAtOnce();
+  await page.goto(`${server.address}${first}`);
+  await ready(page);
+  await page.setInputFiles("input[type=file]", FERRY);
+  await page.getByRole("button", { name: "Read it and open its bars" }).click();
+  await teacher.dragsOverBars(1, 4);
+  await teacher.cuts();
+  await teacher.setsIt();
+  await player.goesToTheStand();
+  await player.starts();
+  await page.waitForFunction(async () => {
+    const cache = await caches.open("fidus-stand");
+    const kept = (await cache.keys()).some(({ url }) => url.includes("/notes/"));
+    return kept && navigator.serviceWorker.controller !== null;
+  });
+  await context.setOffline(true);
+  await page.reload();
+  await expect(page.locator("main svg .measure")).toHaveCount(4);
+});
