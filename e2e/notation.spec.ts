@@ -75,11 +75,13 @@ test("the stand opens with its notes again while the server is away", async ({
   await teacher.setsIt();
   await player.goesToTheStand();
   await player.starts();
-  await page.waitForFunction(async () => {
-    const cache = await caches.open("fidus-stand");
-    const kept = (await cache.keys()).some(({ url }) => url.includes("/notes/"));
-    return kept && navigator.serviceWorker.controller !== null;
-  });
+  const kept = () =>
+    page.evaluate(async () => {
+      const all = await (await caches.open("fidus-stand")).keys();
+      const notes = all.some(({ url }) => url.includes("/notes/"));
+      return notes && navigator.serviceWorker.controller !== null;
+    });
+  await expect.poll(kept).toBe(true);
   await context.setOffline(true);
   await page.reload();
   await expect(page.locator("main svg .measure")).toHaveCount(4);
