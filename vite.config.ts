@@ -14,7 +14,14 @@ const oneEmotion: Plugin = {
   },
 };
 
-const OWN_PROCESS = ["@electric-sql/pglite", "@node-rs/argon2", "pdfkit", "yauzl", "express", "compression"];
+const OWN_PROCESS = [
+  "@electric-sql/pglite",
+  "@node-rs/argon2",
+  "pdfkit",
+  "yauzl",
+  "express",
+  "compression",
+];
 
 export default defineConfig(({ command }) => ({
   plugins: [reactRouter(), oneEmotion],

@@ -87,7 +87,7 @@ async function playAYear(db: Database, studioId: string, personId: string, passa
 
 const PIECE = {
   title: "The Ferry at Low Water",
-      notes: "",
+  notes: "",
   origin: "",
   kind: "piece",
   bars: 16,
