@@ -1,7 +1,8 @@
-import { metreAt, type MetreRegion, type PassageState } from "~/core/score";
+import { metreAt, type BarMarks, type MetreRegion, type PassageState } from "~/core/score";
 import { barLength, formatMetre } from "~/core/units";
 import { words } from "~/words/stand-words";
 import { lanesOf } from "./bar-lanes";
+import { StateMark } from "./state-mark";
 import { useBarSelection, type BarRange } from "./use-bar-selection";
 import styles from "./bar-ribbon.module.css";
 
@@ -19,6 +20,8 @@ export interface BarRibbonProps {
   readonly passages?: readonly RibbonPassage[];
   /** Flawed plays by bar. */
   readonly flaws?: Readonly<Record<number, number>>;
+  /** How well bars go, as they were touched. */
+  readonly marks?: BarMarks;
   readonly selection?: BarRange | undefined;
   /** When given, bars can be chosen: by dragging, or with the arrow keys (Shift extends). */
   readonly onSelect?: (range: BarRange) => void;
@@ -30,7 +33,15 @@ const widthOf = (wholes: number) => Math.max(NARROWEST, wholes * WIDTH_PER_WHOLE
 
 /** The bars of a piece as a ribbon of staff lines; passages hang below it as brackets. */
 export function BarRibbon(props: BarRibbonProps) {
-  const { bars, firstBar = 1, metres, pickupBeats = 0, passages = [], flaws = {} } = props;
+  const {
+    bars,
+    firstBar = 1,
+    metres,
+    pickupBeats = 0,
+    passages = [],
+    flaws = {},
+    marks = {},
+  } = props;
   const { selection, onSelect } = props;
   const lanes = lanesOf(passages);
   const selecting = useBarSelection(firstBar, firstBar + bars - 1, selection, onSelect);
@@ -71,7 +82,9 @@ export function BarRibbon(props: BarRibbonProps) {
             style={{ width: widthOf(barLength(metre)) }}
             {...(onSelect ? selecting.bar(number) : {})}
           >
-            <span className={styles.number}>{number}</span>
+            <span className={styles.number}>
+              {number} {marks[number] && <StateMark state={marks[number]} bare />}
+            </span>
             <span className={styles.staff}>
               {flawed > 0 && (
                 <span className={styles.flaws} style={{ opacity: 0.35 + (0.65 * flawed) / most }} />

@@ -1,4 +1,14 @@
+import type { BarDifficulty, PassageState } from "~/core/score";
 import { count } from "./counts";
+
+interface BarTold {
+  readonly label: string;
+  readonly metre: string;
+  readonly fifths: number;
+  readonly notes: number;
+  readonly flawed: number;
+  readonly mark: PassageState | undefined;
+}
 
 const KEYS = ["none", "one", "two", "three", "four", "five", "six", "seven"];
 
@@ -10,14 +20,38 @@ export const notationWords = {
     fifths === 0
       ? "no sharps or flats"
       : `${KEYS[Math.abs(fifths)]} ${fifths > 0 ? "sharp" : "flat"}${Math.abs(fifths) > 1 ? "s" : ""}`,
-  bar: (label: string, metre: string, fifths: number, notes: number, flawed: number) =>
+  bar: (told: BarTold) =>
     [
-      label ? `bar ${label}` : "a bar without a number",
-      metre,
-      notationWords.signs(fifths),
-      count(notes, "note"),
-      ...(flawed > 0 ? [`flawed ${count(flawed, "time")}`] : []),
+      told.label ? `bar ${told.label}` : "a bar without a number",
+      told.metre,
+      notationWords.signs(told.fifths),
+      count(told.notes, "note"),
+      ...(told.mark ? [notationWords.marks[told.mark]] : []),
+      ...(told.flawed > 0 ? [`flawed ${count(told.flawed, "time")}`] : []),
     ].join(", "),
+  marks: { raw: "not yet", forming: "nearly", safe: "safe" } satisfies Record<PassageState, string>,
+  readOnce: "Read it once, mark the trouble",
+  readOnceHow:
+    "Play or read the piece through once, slowly, and touch the bars as they come: a touch for one, a drag for several.",
+  noMark: "no mark",
+  brush: "What the next bars get",
+  readDone: "Done",
+  proposals: "Passages from your marks",
+  proposalsHow: "Neighbouring bars that don't go yet, or nearly, at most eight together.",
+  hardest: (bar: number) => `hardest: bar ${bar}`,
+  take: "Take it",
+  change: "Change it",
+  leave: "Leave it",
+  profile: "How hard the notes of each bar are",
+  profileHow: "Taller: more in it. Press a bar to see why.",
+  why: (bar: string, hard: BarDifficulty) =>
+    `Bar ${bar}: ${[
+      `${hard.perSecond.toFixed(1)} notes a second at the tempo of performance`,
+      ...(hard.widestLeap > 5 ? [`a leap of ${count(hard.widestLeap, "semitone")}`] : []),
+      ...(hard.outsideKey > 0 ? [`${count(hard.outsideKey, "note")} outside the key`] : []),
+      ...(hard.lengths > 2 ? [`${hard.lengths} different lengths`] : []),
+      ...(hard.handsApart ? ["hands that cross or move against each other"] : []),
+    ].join(", ")}.`,
   pickup: "pickup",
   page: (page: number, of: number) => `Page ${page} of ${of}`,
   coming: "The notes are being engraved …",

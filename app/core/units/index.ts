@@ -15,7 +15,16 @@ export { BEAT_UNIT_NAMES, beatUnitValue, convertTempo, type BeatUnit } from "./b
 export { markFrom, METRONOME_MARKS } from "./marks";
 export { barLength, formatMetre, metreSchema, parseMetre, type Metre } from "./metre";
 export { addDays, dayOf, daysBetween, isTimeZone, momentOf, weekdayOf, type Day } from "./day";
-export { formatKey, keySchema, LETTERS, MODES, parseKey, parseKeys, type Key } from "./key";
+export {
+  alterInKey,
+  formatKey,
+  keySchema,
+  LETTERS,
+  MODES,
+  parseKey,
+  parseKeys,
+  type Key,
+} from "./key";
 export {
   compare,
   difference,

@@ -65,3 +65,12 @@ export function parseKeys(text: string): { readonly keys: Key[]; readonly unread
   }
   return { keys, unread };
 }
+
+const SHARP_ORDER = ["F", "C", "G", "D", "A", "E", "B"] as const;
+
+/** Semitones by which a key with so many sharps (flats below 0) moves a letter. */
+export function alterInKey(letter: Key["letter"], fifths: number): number {
+  const place = SHARP_ORDER.indexOf(letter);
+  if (fifths > 0) return place < fifths ? 1 : 0;
+  return 6 - place < -fifths ? -1 : 0;
+}

@@ -1,3 +1,4 @@
+export { barMarksOf, markBars } from "./bar-marks";
 export type { GivenFrom } from "./passages";
 export {
   exerciseById,

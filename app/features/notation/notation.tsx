@@ -1,8 +1,9 @@
 import { useMemo, useRef } from "react";
 import { lanesOf } from "~/components/bar-lanes";
 import type { RibbonPassage } from "~/components/bar-ribbon";
+import { StateMark } from "~/components/state-mark";
 import { useBarSelection, type BarRange } from "~/components/use-bar-selection";
-import { barAt, firstPosition, type BarBox, type Score } from "~/core/score";
+import { barAt, firstPosition, type BarBox, type BarMarks, type Score } from "~/core/score";
 import { formatMetre } from "~/core/units";
 import { notationWords } from "~/words/notation";
 import { Bands } from "./bands";
@@ -21,6 +22,8 @@ interface NotationProps {
   readonly passages: readonly RibbonPassage[];
   /** Flawed plays by bar. */
   readonly flaws: Readonly<Record<number, number>>;
+  /** How well bars go, as they were touched. */
+  readonly marks: BarMarks;
   readonly selection: BarRange | undefined;
   readonly onSelect: (range: BarRange) => void;
 }
@@ -31,7 +34,7 @@ const PHONE_WIDTH = 600;
 
 /** The score of a piece: drag over its bars to choose them; passages hang below as bands. */
 export function Notation(props: NotationProps) {
-  const { address, score, partId, passages, flaws, selection, onSelect } = props;
+  const { address, score, partId, passages, flaws, marks, selection, onSelect } = props;
   const ref = useRef<HTMLDivElement>(null);
   const width = useSize(ref)?.width;
   const staff = width !== undefined && width < PHONE_WIDTH ? STAFF.phone : STAFF.desk;
@@ -52,6 +55,7 @@ export function Notation(props: NotationProps) {
     if (!bar) return null;
     const { bar: position } = box;
     const flawed = flaws[position] ?? 0;
+    const mark = marks[position];
     const chosen = selection && position >= selection.fromBar && position <= selection.toBar;
     const label = position === 0 ? notationWords.pickup : bar.label;
     return (
@@ -59,18 +63,21 @@ export function Notation(props: NotationProps) {
         key={position}
         role="option"
         aria-selected={Boolean(chosen)}
-        aria-label={notationWords.bar(
+        aria-label={notationWords.bar({
           label,
-          formatMetre(bar.metre),
-          bar.fifths,
-          bar.notes[part] ?? 0,
+          metre: formatMetre(bar.metre),
+          fifths: bar.fifths,
+          notes: bar.notes[part] ?? 0,
           flawed,
-        )}
+          mark,
+        })}
         className={styles.bar}
         style={fieldOf(box)}
         {...(position > 0 ? { "data-bar": position, ...selecting.bar(position) } : {})}
       >
-        <span className={styles.label}>{position > 0 && label}</span>
+        <span className={styles.label}>
+          {position > 0 && label} {mark && <StateMark state={mark} bare />}
+        </span>
         {flawed > 0 && (
           <>
             <span className={styles.flaws} style={{ opacity: 0.35 + (0.65 * flawed) / most }} />

@@ -3,11 +3,16 @@ import { lazy, Suspense, useState } from "react";
 import { BarRibbon, type RibbonPassage } from "~/components/bar-ribbon";
 import { Section } from "~/components/page";
 import type { BarRange } from "~/components/use-bar-selection";
+import type { BarMarks } from "~/core/score";
 import { words } from "~/words";
 import { notationWords } from "~/words/notation";
 import type { PiecePageProps, PieceScore } from "./piece-page-props";
 import { FileForm } from "./file-form";
 import { PartChoice } from "./part-choice";
+import { Proposals } from "./proposals";
+import { ScoreMap } from "./score-map";
+import { TroubleBar } from "./trouble-bar";
+import { useTrouble } from "./use-trouble";
 import styles from "./piece.module.css";
 
 // What draws notes is loaded where there are notes, and nowhere else.
@@ -31,24 +36,43 @@ export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
     state,
     label: name || `${fromBar}–${toBar}`,
   }));
-  const chosen = { selection, onSelect };
+  const trouble = useTrouble(page.marks);
+  const { marking, pending, setPending, touch, marks } = trouble;
+  const chosen = marking
+    ? { selection: pending, onSelect: setPending, marks }
+    : { selection, onSelect, marks };
+  const touched = ({ key }: { readonly key: string }) => {
+    if (marking && (key === "Enter" || key === " ")) touch();
+  };
   return (
     <Section
       title={words.piece.bars}
       aside={<span className={styles.soft}>{words.piece.how}</span>}
     >
-      {notation ? (
-        <ScoreShown page={page} notation={notation} passages={passages} {...chosen} />
-      ) : (
-        <BarRibbon
-          bars={piece.bars}
-          metres={piece.metres}
-          pickupBeats={piece.pickupBeats}
-          flaws={flaws}
-          passages={passages}
-          {...chosen}
-        />
+      <TroubleBar trouble={trouble} />
+      {notation && page.profile.length > 0 && (
+        <ScoreMap score={notation.score} profile={page.profile} />
       )}
+      <div onPointerUp={marking ? touch : undefined} onKeyUp={touched}>
+        {notation ? (
+          <ScoreShown page={page} notation={notation} passages={passages} {...chosen} />
+        ) : (
+          <BarRibbon
+            bars={piece.bars}
+            metres={piece.metres}
+            pickupBeats={piece.pickupBeats}
+            flaws={flaws}
+            passages={passages}
+            {...chosen}
+          />
+        )}
+      </div>
+      <Proposals
+        marks={marks}
+        profile={page.profile}
+        passages={page.passages}
+        onChange={onSelect}
+      />
       {page.renumbered.length > 0 && (
         <div role="status" className={styles.hint}>
           {notationWords.renumbered}
@@ -78,11 +102,13 @@ interface ScoreShownProps {
   readonly page: PiecePageProps;
   readonly notation: PieceScore;
   readonly passages: readonly RibbonPassage[];
+  readonly marks: BarMarks;
   readonly selection: BarRange | undefined;
   readonly onSelect: (range: BarRange) => void;
 }
 
-function ScoreShown({ page, notation, passages, selection, onSelect }: ScoreShownProps) {
+function ScoreShown(props: ScoreShownProps) {
+  const { page, notation, passages, marks, selection, onSelect } = props;
   const { studioId, person, piece, flaws } = page;
   const { score, partId, fileName } = notation;
   const [allParts, setAllParts] = useState(false);
@@ -96,6 +122,7 @@ function ScoreShown({ page, notation, passages, selection, onSelect }: ScoreShow
           partId={partId}
           passages={passages}
           flaws={flaws}
+          marks={marks}
           selection={selection}
           onSelect={onSelect}
         />

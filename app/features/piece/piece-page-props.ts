@@ -1,5 +1,5 @@
 import type { Refused } from "~/components/field";
-import type { MetreRegion, Score, Stages } from "~/core/score";
+import type { BarDifficulty, BarMarks, MetreRegion, Score, Stages } from "~/core/score";
 import type { BeatUnit, Day } from "~/core/units";
 import type { MemoryLine } from "~/features/plan/memory-lines";
 import type { PassageLine } from "~/features/shapes";
@@ -28,6 +28,10 @@ export interface PiecePageProps {
   /** The notes, where it has any. */
   readonly notation: PieceScore | undefined;
   readonly passages: readonly PassageLine[];
+  /** How well bars go, as they were touched. */
+  readonly marks: BarMarks;
+  /** How hard each bar's notes are; empty without notes. */
+  readonly profile: readonly BarDifficulty[];
   readonly today: Day;
   readonly concert: Day | null;
   readonly stages: Stages;

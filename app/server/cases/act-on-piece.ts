@@ -7,6 +7,7 @@ import type { FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
 import type { Services } from "../services";
 import { planMemory } from "./memory";
+import { markTrouble } from "./trouble";
 import { cutPassage, putAway, setState } from "./passages";
 
 const id = v.pipe(v.string(), v.uuid());
@@ -14,6 +15,8 @@ const id = v.pipe(v.string(), v.uuid());
 /** What the piece page can ask for besides a cut. */
 const actSchema = v.variant("act", [
   v.object({ act: v.literal("cut") }),
+  v.object({ act: v.literal("take") }),
+  v.object({ act: v.literal("mark") }),
   v.object({
     act: v.literal("state"),
     passage: id,
@@ -42,12 +45,17 @@ export async function actOnPiece(
   const act = v.safeParse(actSchema, Object.fromEntries(form));
   if (!act.success) return err({ errors: sentences(act.issues), values: {} });
   switch (act.output.act) {
-    case "cut": {
+    case "cut":
+    case "take": {
       const piece = await pieceOfPerson(services.db, studioId, personId, pieceId);
       const cut = readForm(form, cutFormSchema(piece));
       if (!cut.ok) return cut;
-      return ok(await cutPassage(services, studioId, { personId, pieceId }, cut.value));
+      const passageId = await cutPassage(services, studioId, { personId, pieceId }, cut.value);
+      // What is taken from a proposal leaves one where the others are.
+      return ok(act.output.act === "take" ? undefined : passageId);
     }
+    case "mark":
+      return markTrouble(services, { studioId, personId, pieceId }, form);
     case "state": {
       const { passage, state } = act.output;
       await setState(services, studioId, passage, state === "record" ? null : state);

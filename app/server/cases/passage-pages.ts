@@ -1,6 +1,7 @@
 import { USUAL_STAGES } from "~/core/score";
 import { addDays } from "~/core/units";
 import {
+  barMarksOf,
   flawsByBar,
   passageById,
   passageDays,
@@ -15,6 +16,7 @@ import { otherStudents } from "./give";
 import { memoryOfPiece } from "./memory";
 import { passageLine } from "./passage-line";
 import { notationOf } from "./scores";
+import { profileOf } from "./trouble";
 
 const FLAW_DAYS = 28;
 
@@ -29,17 +31,21 @@ export async function piecePage(
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -FLAW_DAYS);
-  const [person, piece, passages, flaws, memory, stages, others, notation] = await Promise.all([
-    studentById(db, studioId, personId),
-    pieceOfPerson(db, studioId, personId, pieceId),
-    passagesOfPerson(db, studioId, personId),
-    flawsByBar(db, studioId, personId, pieceId, since),
-    memoryOfPiece(services, studioId, personId, pieceId, today),
-    stagesOf(db, studioId, personId),
-    otherStudents(services, studioId, personId),
-    notationOf(services, studioId, personId, pieceId),
-  ]);
+  const [person, piece, passages, flaws, memory, stages, others, notation, marks] =
+    await Promise.all([
+      studentById(db, studioId, personId),
+      pieceOfPerson(db, studioId, personId, pieceId),
+      passagesOfPerson(db, studioId, personId),
+      flawsByBar(db, studioId, personId, pieceId, since),
+      memoryOfPiece(services, studioId, personId, pieceId, today),
+      stagesOf(db, studioId, personId),
+      otherStudents(services, studioId, personId),
+      notationOf(services, studioId, personId, pieceId),
+      barMarksOf(db, studioId, personId, pieceId),
+    ]);
   return {
+    marks: Object.fromEntries(marks.map(({ bar, mark }) => [bar, mark])),
+    profile: await profileOf(services, studioId, pieceId, notation),
     today,
     notation,
     concert: studio.concert_on,

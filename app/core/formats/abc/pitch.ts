@@ -1,5 +1,5 @@
-import { LETTERS } from "~/core/units";
-import { alterInKey, type DraftKey, type DraftPitch } from "../draft";
+import { alterInKey, LETTERS } from "~/core/units";
+import type { DraftKey, DraftPitch } from "../draft";
 import type { AbcKey } from "./parsed";
 
 const ALTERS: Readonly<Record<string, number>> = {

@@ -1,14 +1,5 @@
-import { LETTERS } from "~/core/units";
+import { alterInKey, LETTERS } from "~/core/units";
 import type { DraftPitch } from "./draft";
-
-const SHARP_ORDER = ["F", "C", "G", "D", "A", "E", "B"] as const;
-
-/** Semitones by which a key moves a letter. */
-export function alterInKey(letter: DraftPitch["letter"], fifths: number): number {
-  const place = SHARP_ORDER.indexOf(letter);
-  if (fifths > 0) return place < fifths ? 1 : 0;
-  return 6 - place < -fifths ? -1 : 0;
-}
 
 const SIGNS: Readonly<Record<number, string>> = {
   [-2]: "flat-flat",

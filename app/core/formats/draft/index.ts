@@ -1,4 +1,4 @@
-export { alterInKey, spelled } from "./accidentals";
+export { spelled } from "./accidentals";
 export {
   CLEFS,
   type Draft,

@@ -1,0 +1,55 @@
+import * as v from "valibot";
+import { err, ok, sentences, type Result } from "~/core/result";
+import { difficultyOf, PASSAGE_STATES, type BarDifficulty } from "~/core/score";
+import { markBars, notesOf, pieceById, pieceOfPerson } from "~/db/queries";
+import type { FormRefused } from "~/forms/typed";
+import type { Services } from "../services";
+import type { Notation } from "./scores";
+
+const bar = v.pipe(
+  v.string(),
+  v.regex(/^\d{1,4}$/, "Choose bars of the piece."),
+  v.transform(Number),
+);
+const markSchema = v.object({
+  fromBar: bar,
+  toBar: bar,
+  mark: v.picklist([...PASSAGE_STATES, "none"], "Choose a mark."),
+});
+
+/** Marks how well bars go, as they were touched. */
+export async function markTrouble(
+  { db, now }: Services,
+  of: { readonly studioId: string; readonly personId: string; readonly pieceId: string },
+  form: FormData,
+): Promise<Result<undefined, FormRefused>> {
+  const read = v.safeParse(markSchema, Object.fromEntries(form));
+  if (!read.success) return err({ errors: sentences(read.issues), values: {} });
+  const { mark, ...range } = read.output;
+  const { bars } = await pieceOfPerson(db, of.studioId, of.personId, of.pieceId);
+  if (range.toBar > bars || range.toBar < range.fromBar) {
+    return err({ errors: { form: `The piece has ${bars} bars.` }, values: {} });
+  }
+  const { studioId, personId, pieceId } = of;
+  const marked = { personId, pieceId, ...range };
+  await markBars(db, studioId, marked, mark === "none" ? undefined : mark, new Date(now()));
+  return ok(undefined);
+}
+
+/** How hard each bar of the student's part is; nothing without notes. */
+export async function profileOf(
+  { db }: Pick<Services, "db">,
+  studioId: string,
+  pieceId: string,
+  notation: Notation | undefined,
+): Promise<BarDifficulty[]> {
+  if (!notation) return [];
+  const [stored, piece] = await Promise.all([
+    notesOf(db, studioId, pieceId),
+    pieceById(db, studioId, pieceId),
+  ]);
+  if (!stored) return [];
+  const { score, partId } = notation;
+  const part = score.parts.findIndex(({ id }) => id === partId);
+  return difficultyOf(score, stored.notes, part, { bpm: piece.markBpm, unit: piece.markUnit });
+}
