@@ -4,6 +4,7 @@ import { FidusServer, throwAwayDirectory } from "../e2e/support/server";
 import { Teacher } from "../e2e/support/teacher";
 import { views } from "../e2e/support/views";
 import type { Figure } from "./core";
+import { notationPageFigures } from "./notation";
 import { standFigures } from "./stand";
 
 const SERVER_RUNS = 15;
@@ -100,6 +101,7 @@ export async function browserFigures(): Promise<Figure[]> {
     ...(await standFigures(page, server.address)),
     // A page of its own: the one before has its processor slowed.
     ...(await redrawFigures(await newPage(), server.address)),
+    ...(await notationPageFigures(await newPage(), server.address)),
   ];
   await browser.close();
   await server.stop();

@@ -86,3 +86,30 @@ test("the stand opens with its notes again while the server is away", async ({
   await page.reload();
   await expect(page.locator("main svg .measure")).toHaveCount(4);
 });
+
+test("read once and marked: touched bars become passages, one press each", async ({
+  teacher,
+  page,
+  server,
+}) => {
+  const piece = await teacher.addsABriskPiece(await teacher.opensARoomAtOnce(), 24);
+  await page.goto(`${server.address}${piece}`);
+  await ready(page);
+  await page.getByRole("button", { name: "Read it once, mark the trouble" }).click();
+  await teacher.dragsOverBars(3, 4);
+  await page.getByRole("button", { name: "nearly" }).click();
+  await teacher.dragsOverBars(5, 5);
+  await page.getByRole("button", { name: "safe" }).click();
+  await page.getByRole("option", { name: /^bar 9/ }).focus();
+  await page.keyboard.press("Shift+ArrowRight");
+  await page.keyboard.press("Enter");
+  await expect(page.locator("[data-bar] [role=img]")).toHaveCount(4);
+  await page.getByRole("button", { name: "Done" }).click();
+  await page.reload();
+  await ready(page);
+  await expect(page.locator("[data-bar] [role=img]")).toHaveCount(4);
+  await expect(page.getByText("Bars 3–5", { exact: true })).toBeVisible();
+  await page.getByRole("button", { name: "Take it" }).click();
+  await expect(page.getByRole("link", { name: "Bars 3–5" })).toBeVisible();
+  await expect(page.getByRole("button", { name: "Take it" })).toBeHidden();
+});

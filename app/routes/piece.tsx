@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { PiecePage } from "~/features/piece/piece-page";
+import { flawDaysOf } from "~/forms/flaw-days";
 import { idsOf, refused } from "~/server/boundary";
 import { actOnPiece } from "~/server/cases/act-on-piece";
 import { keepAsExercise } from "~/server/cases/exercises";
@@ -17,7 +18,9 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 export const loader = (asked: Route.LoaderArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
     const { pieceId } = idsOf(asked.params, "pieceId");
-    return { studioId, ...(await piecePage(services, studioId, personId, pieceId)) };
+    const flawDays = flawDaysOf(asked.request.url);
+    const page = await piecePage(services, studioId, personId, pieceId, flawDays);
+    return { studioId, flawDays, ...page };
   });
 
 export const action = (asked: Route.ActionArgs) =>

@@ -166,7 +166,6 @@ export const desk = {
     bars: "Bars",
     how: "Drag over bars to cut a passage; with the keyboard, arrows and Shift.",
     firstCut: "Choose the bars that need work: press on the first and drag to the last.",
-    flawsExplained: "Tinted bars are where flawed plays fell in the last four weeks.",
     passages: "Passages",
     state: "State",
     byRecord: "by the record",

@@ -42,6 +42,14 @@ export const notationWords = {
   take: "Take it",
   change: "Change it",
   leave: "Leave it",
+  failed: (there: number, all: number, bars: string) =>
+    `Tinted by flaws: ${there} of ${count(all, "flaw")} told with their bar fell in ${bars}.`,
+  noneFailed: "No flaw was told with its bar in these days.",
+  cutThere: "Choose these bars",
+  flawsOf: "Flaws of",
+  flawDays: { 7: "the last week", 28: "the last four weeks", 365: "the last year" } as Readonly<
+    Record<number, string>
+  >,
   profile: "How hard the notes of each bar are",
   profileHow: "Taller: more in it. Press a bar to see why.",
   why: (bar: string, hard: BarDifficulty) =>

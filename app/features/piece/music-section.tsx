@@ -8,6 +8,7 @@ import { words } from "~/words";
 import { notationWords } from "~/words/notation";
 import type { PiecePageProps, PieceScore } from "./piece-page-props";
 import { FileForm } from "./file-form";
+import { FlawsLine } from "./flaws-line";
 import { PartChoice } from "./part-choice";
 import { Proposals } from "./proposals";
 import { ScoreMap } from "./score-map";
@@ -67,6 +68,9 @@ export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
           />
         )}
       </div>
+      {page.passages.length > 0 && (
+        <FlawsLine flaws={flaws} days={page.flawDays} bars={piece.bars} onChoose={onSelect} />
+      )}
       <Proposals
         marks={marks}
         profile={page.profile}

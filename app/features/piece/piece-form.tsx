@@ -72,9 +72,9 @@ export function PieceForm({ studioId, person, refused, piece }: PieceFormProps) 
           <Section title={notationWords.fromFile}>
             <FileForm refused={refused} submit={notationWords.open} />
           </Section>
-          <Typography variant="h2" className={styles.byHand!}>
-            {notationWords.byHand}
-          </Typography>
+          <div className={styles.byHand}>
+            <Typography variant="h2">{notationWords.byHand}</Typography>
+          </div>
         </>
       )}
       <SentForm

@@ -2,6 +2,7 @@ import type { Refused } from "~/components/field";
 import type { BarDifficulty, BarMarks, MetreRegion, Score, Stages } from "~/core/score";
 import type { BeatUnit, Day } from "~/core/units";
 import type { MemoryLine } from "~/features/plan/memory-lines";
+import type { FlawDays } from "~/forms/flaw-days";
 import type { PassageLine } from "~/features/shapes";
 
 /** The notes of a piece, without the notes themselves. */
@@ -37,6 +38,8 @@ export interface PiecePageProps {
   readonly stages: Stages;
   readonly memory: MemoryLine | undefined;
   readonly flaws: Readonly<Record<number, number>>;
+  /** Over how many days they are counted. */
+  readonly flawDays: FlawDays;
   /** Bars that the edition just laid out numbers otherwise. */
   readonly renumbered: readonly {
     readonly bar: number;

@@ -49,9 +49,7 @@ export function PiecePage(props: PiecePageProps) {
       {selection ? (
         <CutForm piece={piece} selection={selection} onChange={setSelection} refused={refused} />
       ) : (
-        <p className={styles.hint}>
-          {passages.length === 0 ? words.piece.firstCut : words.piece.flawsExplained}
-        </p>
+        passages.length === 0 && <p className={styles.hint}>{words.piece.firstCut}</p>
       )}
       {passages.length > 0 && (
         <Section title={words.piece.passages}>

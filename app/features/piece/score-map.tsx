@@ -4,7 +4,8 @@ import { notationWords } from "~/words/notation";
 import styles from "./trouble.module.css";
 
 const TALLEST = 30;
-const percent = (share: number) => Math.max(2, Math.round(share * TALLEST));
+/** An easy piece does not look as hard as another: bars are drawn against at least so much. */
+const LEAST_FULL = 0.35;
 
 /**
  * The whole piece as a row of bars, each as tall as its notes are hard. A press goes to the bar and
@@ -12,6 +13,7 @@ const percent = (share: number) => Math.max(2, Math.round(share * TALLEST));
  */
 export function ScoreMap({ score, profile }: { score: Score; profile: readonly BarDifficulty[] }) {
   const [looked, setLooked] = useState<number | undefined>(undefined);
+  const full = Math.max(LEAST_FULL, ...profile.map(({ total }) => total));
   const hard = profile.find(({ bar }) => bar === looked);
   const look = (event: PointerEvent<HTMLElement>) => {
     const { map } = (event.target as HTMLElement).closest<HTMLElement>("[data-map]")?.dataset ?? {};
@@ -36,7 +38,7 @@ export function ScoreMap({ score, profile }: { score: Score; profile: readonly B
             data-map={bar}
             className={`${styles.cell} ${bar === looked ? styles.looked : ""}`}
           >
-            <span style={{ height: percent(total) }} />
+            <span style={{ height: Math.max(2, (total / full) * TALLEST) }} />
           </span>
         ))}
       </div>

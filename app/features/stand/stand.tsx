@@ -142,7 +142,7 @@ function OpenStand({
     );
   }
   const { plan: block, state: blockState } = currentBlock(state);
-  const notes = music[block.passageId];
+  const notes = plays ? music[block.passageId] : undefined;
   const task = questionOf(state, transport) === "task";
   return (
     <main

@@ -26,11 +26,12 @@ export async function piecePage(
   studioId: string,
   personId: string,
   pieceId: string,
+  flawDays: number = FLAW_DAYS,
 ) {
   const { db } = services;
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
-  const since = addDays(today, -FLAW_DAYS);
+  const since = addDays(today, -flawDays);
   const [person, piece, passages, flaws, memory, stages, others, notation, marks] =
     await Promise.all([
       studentById(db, studioId, personId),

@@ -3,6 +3,7 @@ import { err, ok, sentences, type Result } from "~/core/result";
 import { difficultyOf, PASSAGE_STATES, type BarDifficulty } from "~/core/score";
 import { markBars, notesOf, pieceById, pieceOfPerson } from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
+import { Kept } from "../score/kept";
 import type { Services } from "../services";
 import type { Notation } from "./scores";
 
@@ -36,6 +37,9 @@ export async function markTrouble(
   return ok(undefined);
 }
 
+/** The notes of an edition never change, so neither does how hard they are. */
+const kept = new Kept<BarDifficulty[]>();
+
 /** How hard each bar of the student's part is; nothing without notes. */
 export async function profileOf(
   { db }: Pick<Services, "db">,
@@ -44,12 +48,12 @@ export async function profileOf(
   notation: Notation | undefined,
 ): Promise<BarDifficulty[]> {
   if (!notation) return [];
-  const [stored, piece] = await Promise.all([
-    notesOf(db, studioId, pieceId),
-    pieceById(db, studioId, pieceId),
-  ]);
-  if (!stored) return [];
-  const { score, partId } = notation;
-  const part = score.parts.findIndex(({ id }) => id === partId);
-  return difficultyOf(score, stored.notes, part, { bpm: piece.markBpm, unit: piece.markUnit });
+  const { markBpm, markUnit } = await pieceById(db, studioId, pieceId);
+  const { score, edition, partId } = notation;
+  const name = [studioId, pieceId, edition, partId, markBpm, markUnit].join(" ");
+  return kept.of(name, async () => {
+    const stored = await notesOf(db, studioId, pieceId);
+    const part = score.parts.findIndex(({ id }) => id === partId);
+    return difficultyOf(score, stored?.notes ?? [], part, { bpm: markBpm, unit: markUnit });
+  });
 }
