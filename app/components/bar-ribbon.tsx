@@ -76,7 +76,11 @@ export function BarRibbon(props: BarRibbonProps) {
             key={number}
             role={onSelect ? "option" : "listitem"}
             aria-selected={onSelect ? Boolean(chosen) : undefined}
-            aria-label={words.barRibbon.bar(number, flawed)}
+            aria-label={words.barRibbon.bar(
+              number,
+              flawed,
+              marks[number] && words.barMark[marks[number]],
+            )}
             data-bar={number}
             className={`${styles.bar} ${chosen ? styles.chosen : ""}`}
             style={{ width: widthOf(barLength(metre)) }}

@@ -15,6 +15,11 @@ export const music = {
     eighth: "eighth note",
     sixteenth: "sixteenth note",
   } satisfies Record<BeatUnit, string>,
+  /** How well a bar goes, as it was touched. */
+  barMark: { raw: "not yet", forming: "nearly", safe: "safe" } satisfies Record<
+    PassageState,
+    string
+  >,
   state: { raw: "raw", forming: "forming", safe: "safe" } satisfies Record<PassageState, string>,
   bpm: (tempo: number | string) => `${tempo} bpm`,
   bars: (from: number, to: number) => (from === to ? `bar ${from}` : `bars ${from}–${to}`),
@@ -30,10 +35,12 @@ export const music = {
   barRibbon: {
     label: (bars: number) => `${bars} ${plural(bars, "bar", "bars")}`,
     choose: "Bars. Drag over them, or use the arrow keys with Shift, to choose a passage.",
-    bar: (number: number, flawed: number) =>
-      flawed
-        ? `bar ${number}, flawed ${flawed} ${plural(flawed, "time", "times")}`
-        : `bar ${number}`,
+    bar: (number: number, flawed: number, mark?: string) =>
+      [
+        `bar ${number}`,
+        ...(mark ? [mark] : []),
+        ...(flawed ? [`flawed ${flawed} ${plural(flawed, "time", "times")}`] : []),
+      ].join(", "),
     pickup: (beats: number) => `pickup of ${beats} ${plural(beats, "beat", "beats")}`,
   },
   focuses: {

@@ -1,5 +1,6 @@
 import type { BarDifficulty, PassageState } from "~/core/score";
 import { count } from "./counts";
+import { music } from "./music";
 
 interface BarTold {
   readonly label: string;
@@ -26,10 +27,9 @@ export const notationWords = {
       told.metre,
       notationWords.signs(told.fifths),
       count(told.notes, "note"),
-      ...(told.mark ? [notationWords.marks[told.mark]] : []),
+      ...(told.mark ? [music.barMark[told.mark]] : []),
       ...(told.flawed > 0 ? [`flawed ${count(told.flawed, "time")}`] : []),
     ].join(", "),
-  marks: { raw: "not yet", forming: "nearly", safe: "safe" } satisfies Record<PassageState, string>,
   readOnce: "Read it once, mark the trouble",
   readOnceHow:
     "Play or read the piece through once, slowly, and touch the bars as they come: a touch for one, a drag for several.",

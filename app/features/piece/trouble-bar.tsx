@@ -3,6 +3,7 @@ import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { StateMark } from "~/components/state-mark";
 import { PASSAGE_STATES } from "~/core/score";
+import { words } from "~/words";
 import { notationWords } from "~/words/notation";
 import type { Brush, Trouble } from "./use-trouble";
 import styles from "./trouble.module.css";
@@ -31,7 +32,7 @@ export function TroubleBar({ trouble }: { trouble: Trouble }) {
         {PASSAGE_STATES.map((state) => (
           <ToggleButton key={state} value={state} className={styles.brush!}>
             <StateMark state={state} bare />
-            {notationWords.marks[state]}
+            {words.barMark[state]}
           </ToggleButton>
         ))}
         <ToggleButton value="none">{notationWords.noMark}</ToggleButton>
