@@ -49,8 +49,15 @@ test("from a file to a passage played from its notes, where a flaw is told on it
   await where.dispatchEvent("click");
   await expect(where).toHaveAttribute("aria-pressed", "true");
 
-  // The notes can be folded away, and that stays so.
+  // From memory: the notes are covered, and seen again for one play.
   await player.button("Pause").click();
+  const cover = page.locator("main [class*=cover_]");
+  await page.getByLabel("From memory:").selectOption("all notes hidden");
+  await expect(cover).toHaveCount(2);
+  await player.button("Show them for this play").click();
+  await expect(cover).toHaveCount(0);
+
+  // They can be folded away, and that stays so.
   await player.button("Fold the notes away").click();
   await expect(page.locator("main svg .measure")).toHaveCount(0);
   await page.reload();

@@ -15,6 +15,14 @@ export const stand = {
   } satisfies Record<Flaw, string>,
   stand: {
     title: "Stand",
+    byHeart: "From memory:",
+    hiddenNotes: {
+      none: "all notes shown",
+      alternate: "every second bar hidden",
+      "after-first-beat": "first beats shown",
+      all: "all notes hidden",
+    },
+    lookOnce: "Show them for this play",
     hideNotes: "Fold the notes away",
     showNotes: "Show the notes",
     start: "Start",
@@ -207,6 +215,7 @@ export const stand = {
       ["T", "rest"],
       ["C", "count-in and breather"],
       ["N", "note"],
+      ["V", "from memory: show the notes for this play"],
       ["E", "end well: one slow play, then finish"],
       ["H  Escape held", "it hurts: stop"],
       ["?", "these keys"],

@@ -4,9 +4,11 @@ import type { Segment } from "~/core/ladder";
 import { barsWithAround, currentBlock, FLAWS } from "~/core/session";
 import { barLength, formatMetre } from "~/core/units";
 import { words } from "~/words/stand-words";
+import { ByHeartChoice } from "./by-heart-choice";
 import type { PassageMusic } from "./music";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
+import type { ByHeart } from "./use-by-heart";
 import type { Position } from "./use-stand";
 import styles from "./stand-bars.module.css";
 
@@ -18,6 +20,7 @@ export interface StandBarsProps {
   readonly music: PassageMusic | undefined;
   readonly notesShown: boolean;
   readonly onNotesShown: (shown: boolean) => void;
+  readonly byHeart: ByHeart;
 }
 
 // What draws notes is loaded where there are notes.
@@ -35,7 +38,7 @@ function shareOfBar({ fromBar, toBar, startBeat, endBeats }: Segment, bar: numbe
 
 /** What is played, in notes or as a row of bars; below it, after a flawed play, what went wrong. */
 export function StandBars(props: StandBarsProps) {
-  const { view, position, runner, music, notesShown, onNotesShown } = props;
+  const { view, position, runner, music, notesShown, onNotesShown, byHeart } = props;
   const { state } = view;
   const { state: block } = currentBlock(state);
   const flawed = state.plays.find(({ id }) => id === state.detailable);
@@ -45,7 +48,13 @@ export function StandBars(props: StandBarsProps) {
     <section className={`${styles.bars} ${music && notesShown ? styles.withNotes : ""}`}>
       {music && notesShown ? (
         <Suspense fallback={<div />}>
-          <StandNotes view={view} position={position} runner={runner} music={music} />
+          <StandNotes
+            view={view}
+            position={position}
+            runner={runner}
+            music={music}
+            hidden={byHeart.hidden}
+          />
         </Suspense>
       ) : (
         row
@@ -71,6 +80,7 @@ export function StandBars(props: StandBarsProps) {
             <span>{words.stand.narrowedTo(words.bars(segment.fromBar, segment.toBar))}</span>
           )
         )}
+        {music && notesShown && !flawed && <ByHeartChoice byHeart={byHeart} />}
         {music && (
           <span className={styles.fold}>
             <Button size="small" color="inherit" onClick={() => onNotesShown(!notesShown)}>

@@ -3,14 +3,16 @@ import { fieldOf, percent, stretchOf } from "~/features/notation/places";
 import { Signs, System } from "~/features/notation/system";
 import { useSize } from "~/features/notation/use-size";
 import type { Segment } from "~/core/ladder";
-import type { BarBox, EngravedSystem } from "~/core/score";
+import { usualBeatUnit, type BarBox, type EngravedSystem } from "~/core/score";
 import { barsWithAround, currentBlock } from "~/core/session";
+import { beatUnitValue, type Metre } from "~/core/units";
 import { words } from "~/words/stand-words";
 import { notationWords } from "~/words/notation";
 import { pageShown } from "./pages";
 import type { PassageMusic } from "./music";
 import type { StandRunner } from "./runner";
 import { usePassageNotes } from "./use-passage-notes";
+import type { HiddenNotes } from "./use-by-heart";
 import type { Position } from "./use-stand";
 import type { StandView } from "./view";
 import styles from "./stand-notes.module.css";
@@ -20,10 +22,12 @@ interface StandNotesProps {
   readonly position: Position | undefined;
   readonly runner: StandRunner | undefined;
   readonly music: PassageMusic;
+  /** What of them is hidden, for playing from memory. */
+  readonly hidden: HiddenNotes;
 }
 
 /** The music to play; the bar that is heard is marked. After a flawed play, a tap says where. */
-export function StandNotes({ view, position, runner, music }: StandNotesProps) {
+export function StandNotes({ view, position, runner, music, hidden }: StandNotesProps) {
   const { state } = view;
   const { plan, state: block } = currentBlock(state);
   const ref = useRef<HTMLDivElement>(null);
@@ -41,9 +45,12 @@ export function StandNotes({ view, position, runner, music }: StandNotesProps) {
       key={box.bar}
       box={box}
       unit={metreOf(box.bar)?.unit ?? 4}
+      firstBeat={firstBeatOf(metreOf(box.bar))}
       label={music.labels[box.bar] ?? String(box.bar)}
       segment={block.segment}
       pickupBeats={plan.pickupBeats}
+      hidden={hidden}
+      second={(box.bar - plan.fromBar) % 2 !== 0}
       here={here === box.bar}
       flawed={flawed ? flawed.bar === box.bar : undefined}
       onWhere={() => void runner?.detail({ bar: box.bar })}
@@ -70,13 +77,40 @@ export function StandNotes({ view, position, runner, music }: StandNotesProps) {
   );
 }
 
+/** A group of an unequal metre, a dotted beat, or a beat. */
+function firstBeatOf(metre: Metre | undefined): number {
+  if (!metre) return 1 / 4;
+  const { groups, unit } = metre;
+  return groups ? groups[0]! / unit : beatUnitValue(usualBeatUnit(metre));
+}
+
+/** What hides the notes of a bar, or what comes after its first beat. */
+function Cover({ box, firstBeat, hidden, second }: OverBarProps) {
+  if (hidden === "none" || (hidden === "alternate" && !second)) return null;
+  const covered = hidden === "after-first-beat" ? stretchOf(box, firstBeat, Infinity) : box;
+  return (
+    <span
+      className={styles.cover}
+      style={{
+        left: percent((covered.left - box.left) / box.width),
+        width: percent(covered.width / box.width),
+      }}
+    />
+  );
+}
+
 interface OverBarProps {
   readonly box: BarBox;
   /** The lower number of its metre. */
   readonly unit: number;
+  /** How long its first beat lasts, in whole notes. */
+  readonly firstBeat: number;
   readonly label: string;
   readonly segment: Segment;
   readonly pickupBeats: number;
+  readonly hidden: HiddenNotes;
+  /** One of every second bars, from the second of the passage on. */
+  readonly second: boolean;
   readonly here: boolean;
   /** Whether the flawed play failed here; undefined when nothing is asked. */
   readonly flawed: boolean | undefined;
@@ -94,6 +128,7 @@ function OverBar(props: OverBarProps) {
   const place = fieldOf(box);
   const classes = [
     styles.bar,
+    props.hidden === "none" ? "" : styles.covered,
     inside || leadsIn ? "" : styles.outside,
     here ? styles.here : "",
     flawed ? styles.where : "",
@@ -102,6 +137,7 @@ function OverBar(props: OverBarProps) {
     <>
       <span className={styles.label}>{label}</span>
       <span className={styles.field} />
+      <Cover {...props} />
       {inside && part !== box && (
         <span
           className={styles.share}

@@ -24,6 +24,7 @@ import { StandTop } from "./stand-top";
 import { TapSheet } from "./tap-sheet";
 import { NextPart, TaskView } from "./task-view";
 import { Tools } from "./tools";
+import { useByHeart } from "./use-by-heart";
 import { useAwake, useOnlyWindow, usePosition, useStandRunner } from "./use-stand";
 import { useKeptChoice } from "./use-kept-choice";
 import { useStandKeys } from "./use-stand-keys";
@@ -118,6 +119,7 @@ function OpenStand({
   };
   const usable = held && view.ready && !ended;
   const [notesShown, setNotesShown] = useKeptChoice("fidus-notes", true);
+  const byHeart = useByHeart(state.plays.length);
   const [letters, setLetters] = useKeptChoice("fidus-letters", true);
   useStandKeys({
     view,
@@ -129,6 +131,7 @@ function OpenStand({
     onTap: openTap,
     onBetween: openBetween,
     onNote: () => setSheet("note"),
+    onLook: byHeart.look,
     onHelp: () => setSheet("help"),
   });
 
@@ -177,6 +180,7 @@ function OpenStand({
             music={notes}
             notesShown={notesShown}
             onNotesShown={setNotesShown}
+            byHeart={byHeart}
           />
           <BottomFields
             view={view}

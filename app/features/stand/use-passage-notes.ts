@@ -7,7 +7,7 @@ import { pagesOf } from "./pages";
 
 /**
  * The notes of a block for the room there is, in pages: larger where a few bars leave room, smaller
- * where that saves turning.
+ * where that saves turning or the usual size is too high.
  */
 export function usePassageNotes(
   music: PassageMusic,
@@ -21,13 +21,15 @@ export function usePassageNotes(
     room ? pagesOf(systems, room) : [];
   const usual = useEngraving(address("roomy"));
   const usualPages = pages(usual.shown?.systems);
-  const turns = usualPages.length > 1;
+  const small = usualPages.length > 1 || !isInside(usualPages, room);
   const other = useEngraving(
-    turns ? address("tight") : isShort(usualPages) ? address("large") : undefined,
+    small ? address("tight") : isShort(usualPages) ? address("large") : undefined,
   );
   const otherPages = pages(other.shown?.systems);
-  const better =
-    otherPages.length > 0 && (turns ? otherPages.length < usualPages.length : fits(otherPages));
+  const better = small
+    ? otherPages.length > 0 &&
+      (otherPages.length < usualPages.length || !isInside(usualPages, room))
+    : otherPages.length === 1 && otherPages[0]!.length === 1 && isInside(otherPages, room);
   return {
     away: usual.state === "away",
     signs: (better ? other : usual).shown?.signs,
@@ -37,6 +39,11 @@ export function usePassageNotes(
 
 type Pages = ReturnType<typeof pagesOf>;
 
+/** Whether no system is higher than the room. */
+const isInside = (pages: Pages, room: Size | undefined): boolean =>
+  room === undefined ||
+  pages.flat().every(({ width, height }) => (height * room.width) / width <= room.height);
+
 /** Of one system that leaves so much of its width free. */
 const SHORT = 0.65;
 const isShort = (pages: Pages): boolean => {
@@ -44,4 +51,3 @@ const isShort = (pages: Pages): boolean => {
   const last = page?.length === 1 && others.length === 0 ? page[0]!.bars.at(-1) : undefined;
   return last !== undefined && last.left + last.width < SHORT;
 };
-const fits = (pages: Pages): boolean => pages.length === 1 && pages[0]!.length === 1;

@@ -30,6 +30,7 @@ interface StandKeysOptions {
   readonly onTap: () => void;
   readonly onBetween: () => void;
   readonly onNote: () => void;
+  readonly onLook: () => void;
   readonly onHelp: () => void;
 }
 
@@ -85,6 +86,7 @@ export function useStandKeys(options: StandKeysOptions): void {
     t: atBlock(() => runner?.takeRest(options.restSeconds)),
     c: atBlock(options.onBetween),
     n: options.onNote,
+    v: atBlock(options.onLook),
     e: atBlock(() => runner?.endWell()),
     h: act(() => runner?.hurts()),
     ...Object.fromEntries(
