@@ -41,6 +41,14 @@ test("from a file to a passage played from its notes, where a flaw is told on it
   await teacher.setsIt();
   await player.goesToTheStand();
   await expect(page.locator("main svg .measure")).toHaveCount(2);
+  // From memory: the notes are covered, and seen again for one play.
+  const hidden = page.getByLabel("From memory:");
+  const cover = page.locator("main [class*=cover_]");
+  await hidden.selectOption("all notes hidden");
+  await expect(cover).toHaveCount(2);
+  await player.button("Show them for this play").click();
+  await expect(cover).toHaveCount(0);
+  await hidden.selectOption("all notes shown");
   await player.starts();
   await expect(page.locator("[data-here]")).toBeVisible();
   await player.playsFlawed();
@@ -49,15 +57,8 @@ test("from a file to a passage played from its notes, where a flaw is told on it
   await where.dispatchEvent("click");
   await expect(where).toHaveAttribute("aria-pressed", "true");
 
-  // From memory: the notes are covered, and seen again for one play.
-  await player.button("Pause").click();
-  const cover = page.locator("main [class*=cover_]");
-  await page.getByLabel("From memory:").selectOption("all notes hidden");
-  await expect(cover).toHaveCount(2);
-  await player.button("Show them for this play").click();
-  await expect(cover).toHaveCount(0);
-
   // They can be folded away, and that stays so.
+  await player.button("Pause").click();
   await player.button("Fold the notes away").click();
   await expect(page.locator("main svg .measure")).toHaveCount(0);
   await page.reload();

@@ -46,7 +46,7 @@ export function StandNotes({ view, position, runner, music, hidden }: StandNotes
       box={box}
       unit={metreOf(box.bar)?.unit ?? 4}
       firstBeat={firstBeatOf(metreOf(box.bar))}
-      label={music.labels[box.bar] ?? String(box.bar)}
+      label={box.bar === 0 ? notationWords.pickup : (music.labels[box.bar] ?? String(box.bar))}
       segment={block.segment}
       pickupBeats={plan.pickupBeats}
       hidden={hidden}
@@ -60,6 +60,7 @@ export function StandNotes({ view, position, runner, music, hidden }: StandNotes
     <div
       ref={ref}
       className={styles.notes}
+      data-hidden={hidden === "none" ? undefined : hidden}
       role="group"
       aria-label={words.bars(block.segment.fromBar, block.segment.toBar)}
     >
@@ -69,7 +70,11 @@ export function StandNotes({ view, position, runner, music, hidden }: StandNotes
           {system.bars.map(overBar)}
         </System>
       ))}
-      {!signs && away && <p className={styles.away}>{notationWords.away}</p>}
+      {!signs && (
+        <p className={styles.away} role="status">
+          {away ? notationWords.away : notationWords.coming}
+        </p>
+      )}
       {pages.length > 1 && (
         <p className={styles.more}>{notationWords.page(pages.indexOf(page) + 1, pages.length)}</p>
       )}
