@@ -9,7 +9,8 @@ import { notationWords } from "~/words/notation";
 import { Bands } from "./bands";
 import { fieldOf } from "./places";
 import { Signs, System } from "./system";
-import { systemWidth, useEngraving } from "./use-engraving";
+import { systemWidth } from "./system-width";
+import { useEngraving } from "./use-engraving";
 import { useSize } from "./use-size";
 import styles from "./notation.module.css";
 

@@ -1,4 +1,4 @@
-import { systemWidth } from "~/features/notation/use-engraving";
+import { systemWidth } from "~/features/notation/system-width";
 import { barsWithAround, type Block } from "~/core/session";
 import type { PassageMusic } from "./music";
 

@@ -138,6 +138,14 @@ describe("notes for a piece that is there", () => {
     });
   });
 
+  test("the same file twice is told, and makes no edition", async () => {
+    const of = await fromFile("two-ducks.abc");
+    const again = await notesFromForm(room.services, of, sent("copy.abc", tune("two-ducks.abc")));
+    expect(again.ok || again.error.errors.file).toMatch(/there already/);
+    const notation = await notationOf(room.services, of.studioId, of.personId, of.pieceId);
+    expect(notation?.edition).toBe(1);
+  });
+
   test("a student plays one of the parts, by the name of the instrument or as chosen", async () => {
     const { services } = room;
     const two = abc('V:1 name="Oboe"\nCDE|FGA|\nV:2 name="Mandolin"\nEFG|ABc|');

@@ -129,6 +129,10 @@ export async function layOutNotes(
   const shape = pieceOfScore(file.score);
   return db.transaction(async (tx) => {
     const piece = await pieceOfPerson(tx, studioId, personId, pieceId);
+    const before = await scoreOf(tx, studioId, pieceId);
+    if (before && sameBytes((await originalOf(tx, studioId, pieceId)).original, sent.bytes)) {
+      return refusal("This file is there already; nothing was changed.");
+    }
     const { last } = await lastBarCut(tx, studioId, pieceId);
     if (last > shape.bars) {
       return refusal(`The file has ${shape.bars} bars, and a passage goes to bar ${last}.`);
@@ -140,7 +144,6 @@ export async function layOutNotes(
     if (others.length > 0) {
       await updatePiece(tx, studioId, { ...piece, ...shape, markBpm: bpm(shape.markBpm) });
     }
-    const before = await scoreOf(tx, studioId, pieceId);
     const cut = await barsCut(tx, studioId, pieceId);
     const { name: fileName, bytes: original } = sent;
     const at = new Date(now());
@@ -156,6 +159,9 @@ export async function layOutNotes(
     });
   });
 }
+
+const sameBytes = (one: Uint8Array, other: Uint8Array): boolean =>
+  one.length === other.length && one.every((byte, at) => byte === other[at]);
 
 function renumbered(before: Score, after: Score, bars: readonly number[]) {
   return bars.flatMap((bar) => {
