@@ -16,7 +16,6 @@ const KEYS = ["none", "one", "two", "three", "four", "five", "six", "seven"];
 /** What is said of notes on a page. */
 export const notationWords = {
   choose: "Bars of the score: drag over them, or arrows and Shift",
-  label: (bars: number) => `The score, ${count(bars, "bar")}`,
   signs: (fifths: number) =>
     fifths === 0
       ? "no sharps or flats"
@@ -66,7 +65,6 @@ export const notationWords = {
   away: "The notes can't be shown at the moment; everything else works. Reload the page to try again.",
   from: (file: string) => `From ${file}`,
   original: "the file as it came",
-  part: "Part",
   allParts: "Show all parts",
   onePart: (name: string) => `Show ${name} alone`,
   unreadTitle: "What could not be read",
@@ -76,8 +74,6 @@ export const notationWords = {
   file: "A file with notes",
   fileHelp: "MusicXML (.musicxml, .xml, .mxl), ABC or MIDI, up to 20 MB.",
   fromFile: "From a file",
-  fromFileLead:
-    "Title, bars, metre and tempo are read from it, and passages are cut on the notes themselves.",
   open: "Read it and open its bars",
   layOut: "Lay the notes under these bars",
   newEdition: "Another edition",

@@ -1,7 +1,8 @@
 import { expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { fraction } from "~/core/units";
-import { difficultyOf, PASSAGE_STATES, proposePassages, type Score, type ScoreNote } from ".";
+import { difficultyOf, PASSAGE_STATES, proposePassages, type ScoreNote } from ".";
+import { aScore } from "./test/fixtures";
 
 const note = (at: number, midi: number, change: Partial<ScoreNote> = {}): ScoreNote => ({
   part: 0,
@@ -19,33 +20,8 @@ const note = (at: number, midi: number, change: Partial<ScoreNote> = {}): ScoreN
   slur: "none",
   ...change,
 });
-const bar: Score["bars"][number] = {
-  label: "1",
-  length: [1, 1],
-  metre: { beats: 4, unit: 4 },
-  fifths: 0,
-  minor: false,
-  repeatFrom: false,
-  repeatTimes: 1,
-  endings: [],
-  jumps: [],
-  notes: [0],
-};
 const hard = (bars: ScoreNote[][], bpm = 60) =>
-  difficultyOf(
-    {
-      title: "",
-      composer: "",
-      pickup: false,
-      bars: bars.map(() => bar),
-      parts: [{ id: "P1", name: "", staves: 2, transposition: 0 }],
-      tempi: [],
-      unread: [],
-    },
-    bars,
-    0,
-    { bpm, unit: "quarter" },
-  );
+  difficultyOf(aScore(bars.map(() => ({}))), bars, 0, { bpm, unit: "quarter" });
 
 test("a bar is told by its notes a second, leaps, signs outside the key, lengths and hands", () => {
   const running = Array.from({ length: 16 }, (_, i) => note(i, 60 + (i % 2)));

@@ -1,29 +1,9 @@
 import { expect, test } from "@jest/globals";
-import { orderPlayed, type Score, type ScoreBar } from ".";
+import { orderPlayed, type ScoreBar } from ".";
+import { aScore } from "./test/fixtures";
 
-const bar = (change: Partial<ScoreBar> = {}): ScoreBar => ({
-  label: "",
-  length: [3, 4],
-  metre: { beats: 3, unit: 4 },
-  fifths: 0,
-  minor: false,
-  repeatFrom: false,
-  repeatTimes: 1,
-  endings: [],
-  jumps: [],
-  notes: [],
-  ...change,
-});
 const played = (bars: readonly Partial<ScoreBar>[], pickup = false) =>
-  orderPlayed({
-    title: "",
-    composer: "",
-    pickup,
-    bars: bars.map(bar),
-    parts: [{ id: "P1", name: "", staves: 1, transposition: 0 }],
-    tempi: [],
-    unread: [],
-  } satisfies Score);
+  orderPlayed(aScore(bars, pickup));
 
 test("without signs every bar is played once; a pickup is bar 0", () => {
   expect(played([{}, {}, {}])).toEqual([1, 2, 3]);

@@ -131,7 +131,7 @@ function ScoreShown(props: ScoreShownProps) {
           onSelect={onSelect}
         />
       </Suspense>
-      <p className={styles.source}>
+      <div className={styles.source}>
         <span>
           {notationWords.from(fileName)} ·{" "}
           <a href={`${here}/score-file`}>{notationWords.original}</a>
@@ -144,7 +144,7 @@ function ScoreShown(props: ScoreShownProps) {
             </Button>
           </span>
         )}
-      </p>
+      </div>
       {score.unread.length > 0 && (
         <details className={styles.unread}>
           <summary>{notationWords.unreadTitle}</summary>

@@ -71,6 +71,10 @@ describe("a piece from a file", () => {
     ]);
     const some = (await draw({ from: 17, to: 18 }))!;
     expect(some.systems.flatMap(({ bars }) => bars.map(({ bar }) => bar))).toEqual([17, 18]);
+    // What the notes don't hold is left out, not drawn as the whole.
+    const over = (await draw({ from: 23, to: 40 }))!;
+    expect(over.systems.flatMap(({ bars }) => bars.map(({ bar }) => bar))).toEqual([23, 24]);
+    expect(await draw({ from: 30, to: 40 })).toBeUndefined();
   });
 
   test("what a file says in words reaches the page as text, and nothing of it is run", async () => {

@@ -1,6 +1,13 @@
 import { MOST_FILE_BYTES, type ScoreFile } from "~/core/formats";
 import { err, ok, type Result } from "~/core/result";
-import { barAt, pieceOfScore, shapeDifferences, type Engraved, type Score } from "~/core/score";
+import {
+  barAt,
+  firstPosition,
+  pieceOfScore,
+  shapeDifferences,
+  type Engraved,
+  type Score,
+} from "~/core/score";
 import { bpm } from "~/core/units";
 import {
   barsCut,
@@ -226,13 +233,25 @@ export async function engraved(
     notationOf(services, studioId, personId, pieceId),
   ]);
   if (!source || !notation) return undefined;
+  const range = asked.range && withinBars(notation.score, asked.range);
+  if (asked.range && !range) return undefined;
   const request: EngravingAsked = {
     source: source.engraving,
     parts: asked.allParts ? [] : [notation.partId],
     width: asked.width,
-    range: asked.range,
+    range,
   };
   return kept.of(nameOf(request), () => services.scores.engrave(request));
+}
+
+/** What of a range the score has: a piece may tell a pickup, or more bars, than its notes hold. */
+function withinBars(score: Score, { from, to }: NonNullable<EngravingAsked["range"]>) {
+  const first = firstPosition(score);
+  const range = {
+    from: Math.max(from, first),
+    to: Math.min(to, first + score.bars.length - 1),
+  };
+  return range.from <= range.to ? range : undefined;
 }
 
 export const originalFile = ({ db }: Services, studioId: string, pieceId: string) =>

@@ -34,7 +34,7 @@ interface Staff {
 
 /**
  * The engraver's SVG as we show it: only what draws, by an allow-list; signs drawn once for all
- * systems; ids only where they are ours; the boxes of the bars read from their staff lines.
+ * systems; no ids; the boxes of the bars read from their staff lines.
  */
 export function cleanDrawing(svg: string, signs: Map<string, string>): EngravedSystem {
   const parser = new SaxesParser();
@@ -143,11 +143,9 @@ function mark(
     const value = attributes[key];
     return value !== undefined && SAFE.test(value) ? [`${key}="${escapeXml(value)}"`] : [];
   });
-  const { id = "", href = attributes["xlink:href"] ?? "", fill } = attributes;
+  const { href = attributes["xlink:href"] ?? "", fill } = attributes;
   if (name === "use") kept.push(`href="#sign-${/^#([0-9A-F]{4,5})-/.exec(href)?.[1] ?? ""}"`);
   if (kind) kept.push(`class="${kind}"`);
-  if (NOTE_ID.test(id)) kept.push(`data-note="${id}"`);
-  if (/^b\d+$/.test(id)) kept.push(`data-of-bar="${id.slice(1)}"`);
   if (fill !== undefined && HOLLOW.has(fill)) kept.push('fill="none"');
   return `<${[name, ...kept].join(" ")}>`;
 }
