@@ -68,7 +68,7 @@ module.exports = {
       // They parse and compute; none knows of a page, a database or a browser.
       to: {
         dependencyTypesNot: ["local", "aliased-tsconfig", "aliased"],
-        pathNot: "valibot|ts-fsrs|date-fns",
+        pathNot: "valibot|ts-fsrs|date-fns|image-size",
       },
     },
     {

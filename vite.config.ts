@@ -1,4 +1,6 @@
 import { reactRouter } from "@react-router/dev/vite";
+import { readdirSync, readFileSync } from "node:fs";
+import path from "node:path";
 import { defineConfig, type Plugin } from "vite";
 
 /**
@@ -14,6 +16,26 @@ const oneEmotion: Plugin = {
   },
 };
 
+const PDF_FOLDER = "node_modules/pdfjs-dist/wasm";
+const { version } = JSON.parse(readFileSync("node_modules/pdfjs-dist/package.json", "utf8")) as {
+  version: string;
+};
+/** Where the files are served that unpack scanned pages; another version has another address. */
+const PDF_FILES = `assets/pdfjs-${version}`;
+
+/** PDF.js asks for these by their names, so that they can't be bundled. */
+const pdfFiles: Plugin = {
+  name: "fidus:pdf-files",
+  apply: "build",
+  applyToEnvironment: ({ name }) => name === "client",
+  generateBundle() {
+    for (const name of readdirSync(PDF_FOLDER)) {
+      const source = readFileSync(path.join(PDF_FOLDER, name));
+      this.emitFile({ type: "asset", fileName: `${PDF_FILES}/${name}`, source });
+    }
+  },
+};
+
 const OWN_PROCESS = [
   "@electric-sql/pglite",
   "@node-rs/argon2",
@@ -24,7 +46,10 @@ const OWN_PROCESS = [
 ];
 
 export default defineConfig(({ command }) => ({
-  plugins: [reactRouter(), oneEmotion],
+  plugins: [reactRouter(), oneEmotion, pdfFiles],
+  define: {
+    __PDF_FILES__: JSON.stringify(command === "build" ? `/${PDF_FILES}/` : `/${PDF_FOLDER}/`),
+  },
   resolve: { tsconfigPaths: true },
   optimizeDeps: {
     entries: ["./app/entry.client.tsx", "./app/root.tsx", "./app/routes/**/*.tsx"],

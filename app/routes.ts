@@ -15,6 +15,11 @@ export default [
   route("studio/:studioId/students/:personId/weeks/:weekId/sheet.pdf", "routes/sheet-pdf.ts"),
   route("studio/:studioId/students/:personId/pieces/:pieceId/notation", "routes/notation.ts"),
   route("studio/:studioId/students/:personId/pieces/:pieceId/score-file", "routes/score-file.ts"),
+  route("studio/:studioId/students/:personId/pieces/:pieceId/pages/:page", "routes/page-image.ts"),
+  route(
+    "studio/:studioId/students/:personId/pieces/:pieceId/paper-file/:number",
+    "routes/paper-file.ts",
+  ),
   route("studio/:studioId/students/:personId/log.csv", "routes/log-csv.ts"),
   route("studio/:studioId/sessions/:sessionId/stand", "routes/stand.tsx"),
   route("studio/:studioId/sessions/:sessionId/notes/:passageId", "routes/stand-notes.ts"),

@@ -76,7 +76,7 @@ export interface DemoPassage {
 
 export interface DemoPiece {
   readonly title: string;
-  /** Its notes, a file in `tunes`. */
+  /** Its notes, a file in `tunes`; beside a PDF lie its page as an image, and the bars drawn over it. */
   readonly notes: string;
   readonly origin: string;
   readonly kind: "piece" | "etude" | "scale" | "drill";

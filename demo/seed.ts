@@ -10,7 +10,9 @@ import { keepAsExercise } from "~/server/cases/exercises";
 import { keepInLibrary } from "~/server/cases/library";
 import { cutPassage, setLadder } from "~/server/cases/passages";
 import { setConcert } from "~/server/cases/rooms";
+import { drawBars, layPages } from "~/server/cases/paper";
 import { layOutNotes } from "~/server/cases/scores";
+import type { SentFile } from "~/server/cases/sent-file";
 import { actOnShapes } from "~/server/cases/shapes";
 import { passagePart, startSession } from "~/server/cases/start-session";
 import type { Services } from "~/server/services";
@@ -139,11 +141,26 @@ class DemoPerson {
   }
 
   private async layOutNotes(pieceId: string, name: string): Promise<void> {
-    const { studioId, personId } = this;
-    const bytes = await readFile(path.join(this.tunes, name));
-    const sent = { name, bytes: new Uint8Array(bytes) };
-    const laid = await layOutNotes(this.aside, { studioId, personId, pieceId }, sent);
+    const of = { studioId: this.studioId, personId: this.personId, pieceId };
+    const sent = await this.tune(name);
+    const laid = name.endsWith(".pdf")
+      ? await this.layOutPages(of, sent)
+      : await layOutNotes(this.aside, of, sent);
     if (!laid.ok) throw new Error(`${name}: ${JSON.stringify(laid.error.errors)}`);
+  }
+
+  private async tune(name: string) {
+    return { name, bytes: new Uint8Array(await readFile(path.join(this.tunes, name))) };
+  }
+
+  private async layOutPages(of: Parameters<typeof layPages>[1], pdf: SentFile) {
+    const plain = pdf.name.replace(/\.pdf$/, "");
+    const pages = [await this.tune(`${plain}-page-1.png`)];
+    const laid = await layPages(this.aside, of, { files: [pdf], pages });
+    if (!laid.ok) return laid;
+    const form = new FormData();
+    form.set("layout", Buffer.from((await this.tune(`${plain}.bars.json`)).bytes).toString());
+    return drawBars(this.aside, of, form);
   }
 
   /** Exercises lie in the library, to be given to whoever needs them next. */

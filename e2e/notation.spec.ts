@@ -19,7 +19,7 @@ test("from a file to a passage played from its notes, where a flaw is told on it
     buffer: Buffer.from("%PDF-1.4"),
   });
   await page.getByRole("button", { name: "Read it and open its bars" }).click();
-  await expect(page.getByText("This is a PDF")).toBeVisible();
+  await expect(page.getByText("notes.pdf can't be opened")).toBeVisible();
   await page.setInputFiles("input[type=file]", FERRY);
   await page.getByRole("button", { name: "Read it and open its bars" }).click();
   await expect(page.getByRole("heading", { name: "The Ferry at Low Water" })).toBeVisible();
@@ -120,4 +120,45 @@ test("read once and marked: touched bars become passages, one press each", async
   await page.getByRole("button", { name: "Take it" }).click();
   await expect(page.getByRole("link", { name: "Bars 3–5" })).toBeVisible();
   await expect(page.getByRole("button", { name: "Take it" })).toBeHidden();
+});
+
+test("pages on paper: a PDF is drawn, its bars are drawn over it, and it is played from", async ({
+  teacher,
+  player,
+  page,
+  server,
+}) => {
+  const first = await teacher.opensARoomAtOnce();
+  await page.goto(`${server.address}${first}`);
+  await ready(page);
+  await page.setInputFiles("input[type=file]", "demo/tunes/rolled-tenths.pdf");
+  await page.getByRole("button", { name: "Read it and open its bars" }).click();
+  const sheet = page.getByRole("group", { name: /^Page 1: drag/ });
+  await sheet.scrollIntoViewIfNeeded();
+  await expect(sheet.locator("img")).toHaveJSProperty("complete", true);
+  const { x, y, width, height } = (await sheet.boundingBox())!;
+  await page.mouse.move(x + 0.12 * width, y + 0.19 * height);
+  await page.mouse.down();
+  await page.mouse.move(x + 0.86 * width, y + 0.33 * height, { steps: 4 });
+  await page.mouse.up();
+  await page.getByLabel("Bars", { exact: true }).fill("5");
+  // A line is moved with keys, and a system like it comes below.
+  const line = page.getByRole("slider", { name: "Bar line before bar 2" });
+  const before = Number(await line.getAttribute("aria-valuenow"));
+  await line.press("ArrowRight");
+  await expect.poll(async () => Number(await line.getAttribute("aria-valuenow"))).not.toBe(before);
+  await page.getByRole("button", { name: "One more like it" }).click();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations).toEqual([]);
+  await page.getByRole("button", { name: "Keep 10 bars" }).click();
+
+  await expect(page.locator("svg image").first()).toBeVisible();
+  await teacher.dragsOverBars(6, 7);
+  await teacher.cuts();
+  await teacher.drawsTheLadder({ start: 20, target: 30, clean: 2 });
+  await teacher.setsIt();
+  await player.goesToTheStand();
+  await expect(page.locator("main svg image")).toHaveCount(1);
+  await player.starts();
+  await expect(page.locator("[data-here]")).toBeVisible();
 });

@@ -7,6 +7,7 @@ self.addEventListener("install", () => self.skipWaiting());
 self.addEventListener("activate", (event) => event.waitUntil(self.clients.claim()));
 
 const NOTES = /^\/studio\/[0-9a-f-]+\/sessions\/[0-9a-f-]+\/notes\/[0-9a-f-]+$/;
+const PAGES = /^\/studio\/[0-9a-f-]+\/students\/[0-9a-f-]+\/pieces\/[0-9a-f-]+\/pages\/\d+$/;
 
 // Notes are kept for the widths they were drawn for; at another one those are better than none.
 async function kept(request) {
@@ -32,7 +33,7 @@ self.addEventListener("fetch", (event) => {
     event.respondWith(networkFirst(request));
   } else if (NOTES.test(url.pathname)) {
     event.respondWith(networkFirst(request));
-  } else if (url.pathname.startsWith("/assets/")) {
+  } else if (url.pathname.startsWith("/assets/") || PAGES.test(url.pathname)) {
     event.respondWith(keptFirst(request));
   }
 });

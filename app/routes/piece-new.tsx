@@ -2,6 +2,7 @@ import { redirect } from "react-router";
 import { PieceForm } from "~/features/piece/piece-form";
 import { refused } from "~/server/boundary";
 import { pieceByHand } from "~/server/cases/add-piece";
+import { pieceFromPages } from "~/server/cases/paper";
 import { pieceFromFile } from "~/server/cases/scores";
 import { studentPage } from "~/server/cases/student-pages";
 import { forStudent } from "~/server/access/guard";
@@ -19,9 +20,8 @@ export const loader = (asked: Route.LoaderArgs) =>
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
     const form = await asked.request.formData();
-    const added = await (form.has("file")
-      ? pieceFromFile(services, studioId, personId, form)
-      : pieceByHand(services, studioId, personId, form));
+    const way = form.has("page") ? pieceFromPages : form.has("file") ? pieceFromFile : pieceByHand;
+    const added = await way(services, studioId, personId, form);
     if (!added.ok) return refused(added.error);
     throw redirect(`/studio/${studioId}/students/${personId}/pieces/${added.value}`);
   });

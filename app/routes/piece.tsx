@@ -5,6 +5,7 @@ import { idsOf, refused } from "~/server/boundary";
 import { actOnPiece } from "~/server/cases/act-on-piece";
 import { keepAsExercise } from "~/server/cases/exercises";
 import { givePiece, readGiven } from "~/server/cases/give";
+import { drawBars, pagesFromForm } from "~/server/cases/paper";
 import { piecePage } from "~/server/cases/passage-pages";
 import { choosePart, notesFromForm } from "~/server/cases/scores";
 import { forStudent } from "~/server/access/guard";
@@ -39,6 +40,14 @@ export const action = (asked: Route.ActionArgs) =>
     if (form.get("act") === "notes") {
       const laid = await notesFromForm(services, ids, form);
       return laid.ok ? { renumbered: laid.value.renumbered } : refused(laid.error);
+    }
+    if (form.get("act") === "pages") {
+      const laid = await pagesFromForm(services, ids, form);
+      return laid.ok ? undefined : refused(laid.error);
+    }
+    if (form.get("act") === "bars") {
+      const drawn = await drawBars(services, ids, form);
+      return drawn.ok ? undefined : refused(drawn.error);
     }
     if (form.get("act") === "part") {
       const chosen = await choosePart(services, ids, form);

@@ -1,4 +1,5 @@
 import { forStudent } from "~/server/access/guard";
+import { asItCame } from "~/server/as-it-came";
 import { idsOf } from "~/server/boundary";
 import { originalFile } from "~/server/cases/scores";
 import type { Route } from "./+types/score-file";
@@ -7,11 +8,5 @@ import type { Route } from "./+types/score-file";
 export const loader = (asked: Route.LoaderArgs) =>
   forStudent(asked, "teach", async ({ services, studioId }) => {
     const { pieceId } = idsOf(asked.params, "pieceId");
-    const { file_name: name, original } = await originalFile(services, studioId, pieceId);
-    return new Response(new Uint8Array(original), {
-      headers: {
-        "Content-Type": "application/octet-stream",
-        "Content-Disposition": `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,
-      },
-    });
+    return asItCame(await originalFile(services, studioId, pieceId));
   });

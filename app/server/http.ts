@@ -30,8 +30,8 @@ const sameOriginOnly: RequestHandler = (request, response, next) => {
 };
 
 const MOST_BYTES = 2_000_000;
-/** A file of music, and what its form puts round it. */
-const MOST_FILE_BYTES = 20_500_000;
+/** A file of music and the images of its pages, and what their form puts round them. */
+const MOST_FILE_BYTES = 44_500_000;
 const TAKES_A_FILE = /\/pieces\/(new|[0-9a-f-]{36})(\.data)?$/;
 
 /** No form and no batch of events is larger; what claims to be is not read at all. */

@@ -2,15 +2,6 @@ import type { BarDifficulty, PassageState } from "~/core/score";
 import { count } from "./counts";
 import { music } from "./music";
 
-interface BarTold {
-  readonly label: string;
-  readonly metre: string;
-  readonly fifths: number;
-  readonly notes: number;
-  readonly flawed: number;
-  readonly mark: PassageState | undefined;
-}
-
 const KEYS = ["none", "one", "two", "three", "four", "five", "six", "seven"];
 
 /** What is said of notes on a page. */
@@ -20,15 +11,24 @@ export const notationWords = {
     fifths === 0
       ? "no sharps or flats"
       : `${KEYS[Math.abs(fifths)]} ${fifths > 0 ? "sharp" : "flat"}${Math.abs(fifths) > 1 ? "s" : ""}`,
-  bar: (told: BarTold) =>
+  bar: (
+    label: string,
+    metre: string,
+    read?: { readonly fifths: number; readonly notes: number },
+  ): string =>
     [
-      told.label ? `bar ${told.label}` : "a bar without a number",
-      told.metre,
-      notationWords.signs(told.fifths),
-      count(told.notes, "note"),
-      ...(told.mark ? [music.barMark[told.mark]] : []),
-      ...(told.flawed > 0 ? [`flawed ${count(told.flawed, "time")}`] : []),
+      label ? `bar ${label}` : "a bar without a number",
+      metre,
+      ...(read ? [notationWords.signs(read.fifths), count(read.notes, "note")] : []),
     ].join(", "),
+  /** What is put behind it: how it goes, and how often it failed. */
+  barGoes: (mark: PassageState | undefined, flawed: number): string =>
+    [
+      ...(mark ? [music.barMark[mark]] : []),
+      ...(flawed > 0 ? [`flawed ${count(flawed, "time")}`] : []),
+    ]
+      .map((each) => `, ${each}`)
+      .join(""),
   readOnce: "Read it once, mark the trouble",
   readOnceHow:
     "Play or read the piece through once, slowly, and touch the bars as they come: a touch for one, a drag for several.",
@@ -72,7 +72,8 @@ export const notationWords = {
   unreadLead:
     "The rest is here as it was written. What is listed is left out, or taken as well as it could be.",
   file: "A file with notes",
-  fileHelp: "MusicXML (.musicxml, .xml, .mxl), ABC or MIDI, up to 20 MB.",
+  fileHelp:
+    "Notes as MusicXML (.musicxml, .xml, .mxl), ABC or MIDI; or pages of paper as PDF, PNG or JPEG. Up to 20 MB.",
   fromFile: "From a file",
   open: "Read it and open its bars",
   layOut: "Lay the notes under these bars",
@@ -82,6 +83,38 @@ export const notationWords = {
   renumbered: "Numbered otherwise than before; passages stay where they were:",
   renumberedBar: (bar: number, was: string, is: string) =>
     `bar ${bar} was printed as ${was || "no number"}, now as ${is || "no number"}`,
+  pages: {
+    drawing: (page: number) => `Page ${page} is being drawn …`,
+    sending: "The pages are being sent …",
+    noPicture: (name: string) => `${name} is neither a PNG nor a JPEG picture.`,
+    tooLarge: (name: string) => `${name} has more than 60 megapixels; make it smaller first.`,
+    tooMany: (pages: number) => `At most 40 pages; these are ${pages}. Take out what isn't needed.`,
+    damaged: (name: string) => `${name} can't be opened: it is damaged or locked with a password.`,
+    mixed: "Pages and files of notes can't be read together; choose one kind.",
+    tooHeavy: "The file is larger than 20 MB.",
+    drawTitle: "Where the bars are",
+    drawHow:
+      "Drag from the upper left to the lower right corner of a system, then say how many bars it has. Lines can be moved; numbering runs on from system to system.",
+    typed: "Metre and tempo can't be read from paper: they are typed under “Edit the piece”.",
+    page: (page: number) => `Page ${page}`,
+    surface: (page: number) => `Page ${page}: drag to draw a system of bars`,
+    system: (from: number, to: number) =>
+      from === to ? `System with bar ${from}` : `System with bars ${from}–${to}`,
+    bars: "Bars",
+    line: (bar: number) => `Bar line before bar ${bar}`,
+    lastLine: (bar: number) => `End of bar ${bar}`,
+    edge: { top: "Upper edge", bottom: "Lower edge" },
+    another: "One more like it",
+    takeOut: "Take out",
+    keep: (bars: number) => `Keep ${count(bars, "bar")}`,
+    stop: "Leave it as it was",
+    again: "Draw the bars again",
+    none: "No system is drawn on this page yet.",
+    from: "Pages from ",
+    files: (name: string) => `${name} as it came`,
+    replace: "Other pages, or notes",
+    replaceNow: "Put them in their place",
+  },
   chooseParts: "Part that is played",
   byHand: "Or by its bars alone",
 } as const;

@@ -86,7 +86,7 @@ export const ines: DemoStudent = {
     },
     {
       title: "Rolled Tenths",
-      notes: "rolled-tenths.musicxml",
+      notes: "rolled-tenths.pdf",
       origin: "exercise",
       kind: "drill",
       bars: 8,

@@ -30,3 +30,21 @@ export {
 export { difficultyOf, type BarDifficulty } from "./difficulty";
 export { proposePassages, type BarMarks, type Proposal } from "./proposals";
 export { engravedSchema, type BarBox, type Engraved, type EngravedSystem } from "./engraved";
+export {
+  barsIn,
+  barsOnPaper,
+  engravedPaper,
+  inReadingOrder,
+  MOST_PAGE_PIXELS,
+  MOST_PAGES,
+  moved,
+  nextLike,
+  paperLayoutSchema,
+  systemBetween,
+  withBars,
+  withEdge,
+  withLine,
+  type PaperLayout,
+  type PaperPage,
+  type PaperSystem,
+} from "./paper";

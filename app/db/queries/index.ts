@@ -154,3 +154,12 @@ export {
   setPart,
   type StoredScore,
 } from "./scores";
+export {
+  pageImageOf,
+  paperFileOf,
+  paperOf,
+  papersOfPassages,
+  replacePaper,
+  setPaperLayout,
+  type StoredPaper,
+} from "./paper";

@@ -3,10 +3,10 @@ import { lanesOf } from "~/components/bar-lanes";
 import type { RibbonPassage } from "~/components/bar-ribbon";
 import { StateMark } from "~/components/state-mark";
 import { useBarSelection, type BarRange } from "~/components/use-bar-selection";
-import { barAt, firstPosition, type BarBox, type BarMarks, type Score } from "~/core/score";
-import { formatMetre } from "~/core/units";
+import type { BarBox, BarMarks } from "~/core/score";
 import { notationWords } from "~/words/notation";
 import { Bands } from "./bands";
+import type { BarsShown } from "./bars-shown";
 import { fieldOf } from "./places";
 import { Signs, System } from "./system";
 import { systemWidth } from "./system-width";
@@ -17,9 +17,7 @@ import styles from "./notation.module.css";
 interface NotationProps {
   /** Where the engraved music is had; the width is put behind it. */
   readonly address: string;
-  readonly score: Score;
-  /** The student's part, for what is told of a bar. */
-  readonly partId: string;
+  readonly bars: BarsShown;
   readonly passages: readonly RibbonPassage[];
   /** Flawed plays by bar. */
   readonly flaws: Readonly<Record<number, number>>;
@@ -35,49 +33,33 @@ const PHONE_WIDTH = 600;
 
 /** The score of a piece: drag over its bars to choose them; passages hang below as bands. */
 export function Notation(props: NotationProps) {
-  const { address, score, partId, passages, flaws, marks, selection, onSelect } = props;
+  const { address, bars, passages, flaws, marks, selection, onSelect } = props;
   const ref = useRef<HTMLDivElement>(null);
   const width = useSize(ref)?.width;
   const staff = width !== undefined && width < PHONE_WIDTH ? STAFF.phone : STAFF.desk;
   const asked = width && `${address}&width=${systemWidth(width, staff)}`;
   const { state, shown } = useEngraving(asked || undefined);
-  const first = firstPosition(score);
-  const last = first + score.bars.length - 1;
-  const selecting = useBarSelection(Math.max(1, first), last, selection, onSelect);
+  const selecting = useBarSelection(bars.first, bars.last, selection, onSelect);
   const lanes = useMemo(() => lanesOf(passages), [passages]);
-  const part = Math.max(
-    0,
-    score.parts.findIndex(({ id }) => id === partId),
-  );
   const most = Math.max(1, ...Object.values(flaws));
 
   const overBar = (box: BarBox) => {
-    const bar = barAt(score, box.bar);
-    if (!bar) return null;
     const { bar: position } = box;
     const flawed = flaws[position] ?? 0;
     const mark = marks[position];
     const chosen = selection && position >= selection.fromBar && position <= selection.toBar;
-    const label = position === 0 ? notationWords.pickup : bar.label;
     return (
       <span
         key={position}
         role="option"
         aria-selected={Boolean(chosen)}
-        aria-label={notationWords.bar({
-          label,
-          metre: formatMetre(bar.metre),
-          fifths: bar.fifths,
-          notes: bar.notes[part] ?? 0,
-          flawed,
-          mark,
-        })}
+        aria-label={bars.said(position) + notationWords.barGoes(mark, flawed)}
         className={styles.bar}
         style={fieldOf(box)}
         {...(position > 0 ? { "data-bar": position, ...selecting.bar(position) } : {})}
       >
         <span className={styles.label}>
-          {position > 0 && label} {mark && <StateMark state={mark} bare />}
+          {bars.label(position)} {mark && <StateMark state={mark} bare />}
         </span>
         {flawed > 0 && (
           <>

@@ -7,15 +7,23 @@ import styles from "./notation.module.css";
  * One system as it is drawn, with what lies over it. What is far from the window keeps its place
  * and is not drawn.
  */
-export function System(props: { system: EngravedSystem; children?: ReactNode }) {
-  const { system, children } = props;
+export function System(props: {
+  system: EngravedSystem;
+  /** No higher than this, in CSS px; smaller instead. */
+  highest?: number | undefined;
+  children?: ReactNode;
+}) {
+  const { system, highest, children } = props;
   const ref = useRef<HTMLDivElement>(null);
   const near = useNear(ref);
   return (
     <div
       ref={ref}
       className={styles.system}
-      style={{ aspectRatio: `${system.width} / ${system.height}` }}
+      style={{
+        aspectRatio: `${system.width} / ${system.height}`,
+        maxWidth: highest && (highest * system.width) / system.height,
+      }}
     >
       {near && (
         <svg

@@ -1,5 +1,13 @@
 import type { Refused } from "~/components/field";
-import type { BarDifficulty, BarMarks, MetreRegion, Score, Stages } from "~/core/score";
+import type {
+  BarDifficulty,
+  BarMarks,
+  MetreRegion,
+  PaperLayout,
+  PaperPage,
+  Score,
+  Stages,
+} from "~/core/score";
 import type { BeatUnit, Day } from "~/core/units";
 import type { MemoryLine } from "~/features/plan/memory-lines";
 import type { FlawDays } from "~/forms/flaw-days";
@@ -10,6 +18,14 @@ export interface PieceScore {
   readonly score: Score;
   readonly partId: string;
   readonly fileName: string;
+}
+
+/** Pages of paper with the bars drawn over them; none as yet where `layout` is empty. */
+export interface PiecePaper {
+  readonly layout: PaperLayout;
+  /** The names of the files that they came from. */
+  readonly files: readonly string[];
+  readonly pages: readonly PaperPage[];
 }
 
 /** A piece on a student's stand, with what was practised of it. */
@@ -28,6 +44,8 @@ export interface PiecePageProps {
   };
   /** The notes, where it has any. */
   readonly notation: PieceScore | undefined;
+  /** Its pages on paper, where it has no notes. */
+  readonly paper: PiecePaper | undefined;
   readonly passages: readonly PassageLine[];
   /** How well bars go, as they were touched. */
   readonly marks: BarMarks;

@@ -49,7 +49,8 @@ export function PiecePage(props: PiecePageProps) {
       {selection ? (
         <CutForm piece={piece} selection={selection} onChange={setSelection} refused={refused} />
       ) : (
-        passages.length === 0 && <p className={styles.hint}>{words.piece.firstCut}</p>
+        passages.length === 0 &&
+        props.paper?.layout.length !== 0 && <p className={styles.hint}>{words.piece.firstCut}</p>
       )}
       {passages.length > 0 && (
         <Section title={words.piece.passages}>

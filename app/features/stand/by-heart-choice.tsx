@@ -9,7 +9,7 @@ export function ByHeartChoice({ byHeart }: { byHeart: ByHeart }) {
   return (
     <>
       <label className={styles.byHeart}>
-        {words.stand.byHeart}{" "}
+        <span className={styles.byHeartLabel}>{words.stand.byHeart}</span>{" "}
         <select
           value={chosen}
           onChange={({ target }) => {

@@ -4,6 +4,8 @@ export interface PassageMusic {
   readonly address: string;
   /** The printed number of each bar, by position. */
   readonly labels: Readonly<Record<number, string>>;
+  /** The images that they are cut from, where they are on paper. */
+  readonly images: readonly string[];
 }
 
 /** By passage; those without notes are not in it. */

@@ -24,7 +24,7 @@ export const notesToKeep = ({ blocks }: SessionPlan, music: StandMusic): string[
   ...new Set(
     blocks.flatMap((block) => {
       const notes = music[block.passageId];
-      return notes ? ofBlock(notes, block) : [];
+      return notes ? [...ofBlock(notes, block), ...notes.images] : [];
     }),
   ),
 ];

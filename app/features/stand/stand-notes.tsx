@@ -64,13 +64,13 @@ export function StandNotes({ view, position, runner, music, hidden }: StandNotes
       role="group"
       aria-label={words.bars(block.segment.fromBar, block.segment.toBar)}
     >
-      {signs && <Signs signs={signs} />}
+      {signs !== undefined && <Signs signs={signs} />}
       {page.map((system: EngravedSystem) => (
-        <System key={system.bars[0]?.bar ?? 0} system={system}>
+        <System key={system.bars[0]?.bar ?? 0} system={system} highest={size?.height}>
           {system.bars.map(overBar)}
         </System>
       ))}
-      {!signs && (
+      {signs === undefined && (
         <p className={styles.away} role="status">
           {away ? notationWords.away : notationWords.coming}
         </p>

@@ -14,6 +14,7 @@ import {
 import { todayIn, type Services } from "../services";
 import { otherStudents } from "./give";
 import { memoryOfPiece } from "./memory";
+import { paperShown } from "./paper";
 import { passageLine } from "./passage-line";
 import { notationOf } from "./scores";
 import { profileOf } from "./trouble";
@@ -32,7 +33,7 @@ export async function piecePage(
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -flawDays);
-  const [person, piece, passages, flaws, memory, stages, others, notation, marks] =
+  const [person, piece, passages, flaws, memory, stages, others, notation, marks, paper] =
     await Promise.all([
       studentById(db, studioId, personId),
       pieceOfPerson(db, studioId, personId, pieceId),
@@ -43,12 +44,15 @@ export async function piecePage(
       otherStudents(services, studioId, personId),
       notationOf(services, studioId, personId, pieceId),
       barMarksOf(db, studioId, personId, pieceId),
+      paperShown(services, { studioId, personId, pieceId }),
     ]);
   return {
     marks: Object.fromEntries(marks.map(({ bar, mark }) => [bar, mark])),
     profile: await profileOf(services, studioId, pieceId, notation),
     today,
     notation,
+    // Notes say more than their picture.
+    paper: notation ? undefined : paper,
     concert: studio.concert_on,
     memory,
     stages: stages.find(({ piece_id }) => piece_id === pieceId)?.stages ?? USUAL_STAGES,

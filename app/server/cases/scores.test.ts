@@ -79,7 +79,7 @@ describe("a piece from a file", () => {
 
   test("what a file says in words reaches the page as text, and nothing of it is run", async () => {
     const evil = new TextDecoder()
-      .decode(tune("rolled-tenths.musicxml"))
+      .decode(tune("barge-waltz.musicxml"))
       .replace(
         "<note>",
         "<direction><direction-type><words>&lt;script&gt;x&lt;/script&gt;</words></direction-type></direction><note>",
@@ -128,11 +128,11 @@ describe("notes for a piece that is there", () => {
   });
 
   test("a new edition keeps passages on their bars and tells which are numbered otherwise", async () => {
-    const of = await fromFile("rolled-tenths.musicxml");
+    const of = await fromFile("barge-waltz.musicxml");
     const range = { fromBar: 2, toBar: 4, pickupBeats: 0, endBeats: 0, name: "", focus: "" };
     await cutPassage(room.services, of.studioId, of, range);
     const renumbered = new TextDecoder()
-      .decode(tune("rolled-tenths.musicxml"))
+      .decode(tune("barge-waltz.musicxml"))
       .replace('number="4"', 'number="3a"');
     const bytes = new TextEncoder().encode(renumbered);
     const laid = await notesFromForm(room.services, of, sent("second.musicxml", bytes));

@@ -1,4 +1,4 @@
-import { MOST_FILE_BYTES, type ScoreFile } from "~/core/formats";
+import type { ScoreFile } from "~/core/formats";
 import { err, ok, type Result } from "~/core/result";
 import {
   barAt,
@@ -27,39 +27,8 @@ import type { FormRefused } from "~/forms/typed";
 import { nameOf, type EngravingAsked } from "../score/engraving";
 import { Kept } from "../score/kept";
 import type { Services } from "../services";
-
-const LONGEST_NAME = 200;
-
-export interface SentFile {
-  readonly name: string;
-  readonly bytes: Uint8Array;
-}
-
-const refusal = (file: string): Result<never, FormRefused> => err({ errors: { file }, values: {} });
-
-/** The file of a form. */
-async function sentFile(form: FormData): Promise<Result<SentFile, FormRefused>> {
-  const file = form.get("file");
-  if (!(file instanceof File) || file.size === 0) {
-    return refusal(
-      file instanceof File && file.name ? "The file is empty." : "Choose a file first.",
-    );
-  }
-  if (file.size > MOST_FILE_BYTES) return refusal("The file is larger than 20 MB.");
-  return ok({ name: nameOfFile(file.name), bytes: new Uint8Array(await file.arrayBuffer()) });
-}
-
-const nameOfFile = (name: string): string =>
-  name.toWellFormed().replaceAll("\0", "").slice(-LONGEST_NAME) || "score";
-
-/** "The_Ferry.musicxml" is the title where the file tells none. */
-const titleOf = ({ title }: Score, { name }: SentFile): string =>
-  title ||
-  name
-    .replace(/\.\w{1,8}$/, "")
-    .replace(/[_-]+/g, " ")
-    .trim() ||
-  name;
+import { paperEngraved } from "./paper";
+import { fileRefused, sentFiles, titleOfFile, type SentFile } from "./sent-file";
 
 /** The part that goes by the name of the student's instrument, or the first. */
 function likelyPart({ parts }: Score, instrument: string): string {
@@ -75,11 +44,11 @@ export async function pieceFromFile(
   personId: string,
   form: FormData,
 ): Promise<Result<string, FormRefused>> {
-  const given = await sentFile(form);
+  const given = await sentFiles(form);
   if (!given.ok) return given;
-  const sent = given.value;
+  const sent = given.value[0]!;
   const read = await scores.read(sent.bytes);
-  if (!read.ok) return refusal(read.error);
+  if (!read.ok) return fileRefused(read.error);
   const file: ScoreFile = read.value;
   const { score } = file;
   const shape = pieceOfScore(score);
@@ -89,7 +58,7 @@ export async function pieceFromFile(
     await insertPiece(tx, studioId, personId, {
       ...shape,
       id,
-      title: titleOf(score, sent),
+      title: score.title || titleOfFile(sent),
       origin: score.composer,
       kind: "piece",
       markBpm: bpm(shape.markBpm),
@@ -102,7 +71,7 @@ export async function pieceFromFile(
   return ok(id);
 }
 
-interface OfPiece {
+export interface OfPiece {
   readonly studioId: string;
   readonly personId: string;
   readonly pieceId: string;
@@ -131,22 +100,22 @@ export async function layOutNotes(
   takeOver = false,
 ): Promise<Result<LaidOut, FormRefused>> {
   const read = await scores.read(sent.bytes);
-  if (!read.ok) return refusal(read.error);
+  if (!read.ok) return fileRefused(read.error);
   const file = read.value;
   const shape = pieceOfScore(file.score);
   return db.transaction(async (tx) => {
     const piece = await pieceOfPerson(tx, studioId, personId, pieceId);
     const before = await scoreOf(tx, studioId, pieceId);
     if (before && sameBytes((await originalOf(tx, studioId, pieceId)).original, sent.bytes)) {
-      return refusal("This file is there already; nothing was changed.");
+      return fileRefused("This file is there already; nothing was changed.");
     }
     const { last } = await lastBarCut(tx, studioId, pieceId);
     if (last > shape.bars) {
-      return refusal(`The file has ${shape.bars} bars, and a passage goes to bar ${last}.`);
+      return fileRefused(`The file has ${shape.bars} bars, and a passage goes to bar ${last}.`);
     }
     const others = shapeDifferences(piece, shape, file.score.tempi.length > 0);
     if (others.length > 0 && !takeOver) {
-      return refusal(`${others.join(" ")} Tick the box to take over what the file says.`);
+      return fileRefused(`${others.join(" ")} Tick the box to take over what the file says.`);
     }
     if (others.length > 0) {
       await updatePiece(tx, studioId, { ...piece, ...shape, markBpm: bpm(shape.markBpm) });
@@ -197,9 +166,9 @@ export async function notesFromForm(
   of: OfPiece,
   form: FormData,
 ): Promise<Result<LaidOut, FormRefused>> {
-  const sent = await sentFile(form);
+  const sent = await sentFiles(form);
   if (!sent.ok) return sent;
-  return layOutNotes(services, of, sent.value, form.get("over") === "on");
+  return layOutNotes(services, of, sent.value[0]!, form.get("over") === "on");
 }
 
 /** What a page is told of a piece's notes: everything but the notes. */
@@ -220,7 +189,10 @@ export type Notation = NonNullable<Awaited<ReturnType<typeof notationOf>>>;
 
 const kept = new Kept<Engraved>();
 
-/** The engraved piece, or some bars of it, in the student's part or in all; kept by its content. */
+/**
+ * The engraved piece, or some bars of it, in the student's part or in all; kept by its content.
+ * Without notes it is cut out of its pages of paper, where it has any.
+ */
 export async function engraved(
   services: Services,
   studioId: string,
@@ -232,7 +204,7 @@ export async function engraved(
     engravingOf(services.db, studioId, pieceId),
     notationOf(services, studioId, personId, pieceId),
   ]);
-  if (!source || !notation) return undefined;
+  if (!source || !notation) return paperEngraved(services, { studioId, personId, pieceId }, asked);
   const range = asked.range && withinBars(notation.score, asked.range);
   if (asked.range && !range) return undefined;
   const request: EngravingAsked = {

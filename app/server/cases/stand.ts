@@ -1,7 +1,14 @@
 import { firstPosition, type Score } from "~/core/score";
-import { eventsOf, passageById, scoresOfPassages, sessionById } from "~/db/queries";
+import {
+  eventsOf,
+  papersOfPassages,
+  passageById,
+  scoresOfPassages,
+  sessionById,
+} from "~/db/queries";
 import type { EngravingAsked } from "../score/engraving";
 import type { Services } from "../services";
+import { pageAddress } from "./paper";
 import { engraved } from "./scores";
 
 /** What the stand needs: the plan as it was fixed, and the events that have arrived. */
@@ -12,21 +19,26 @@ export async function standPage({ db }: Services, studioId: string, sessionId: s
   ]);
   const { person_id: personId, plan } = session;
   const passages = [...new Set(plan.blocks.map(({ passageId }) => passageId))];
-  const music = passages.length > 0 ? await scoresOfPassages(db, studioId, passages) : [];
-  return {
-    personId,
-    plan,
-    stored,
-    music: Object.fromEntries(
-      music.map(({ passage_id: id, score }) => [
-        id,
-        {
-          address: `/studio/${studioId}/sessions/${sessionId}/notes/${id}`,
-          labels: labelsOf(score),
-        },
-      ]),
-    ),
-  };
+  const [scores, papers] =
+    passages.length > 0
+      ? await Promise.all([
+          scoresOfPassages(db, studioId, passages),
+          papersOfPassages(db, studioId, passages),
+        ])
+      : [[], []];
+  const address = (id: string) => `/studio/${studioId}/sessions/${sessionId}/notes/${id}`;
+  const onPaper = papers
+    .filter(({ layout }) => layout.length > 0)
+    .map(({ passage_id: id, piece_id: pieceId, pages, ...paper }) => {
+      const images = pages.map(({ number }) =>
+        pageAddress({ studioId, personId, pieceId }, paper, number),
+      );
+      return [id, { address: address(id), labels: {}, images }] as const;
+    });
+  const engraved = scores.map(({ passage_id: id, score }) => {
+    return [id, { address: address(id), labels: labelsOf(score), images: [] }] as const;
+  });
+  return { personId, plan, stored, music: Object.fromEntries([...onPaper, ...engraved]) };
 }
 
 /** The printed numbers that are others than the positions. */

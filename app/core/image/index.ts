@@ -1,0 +1,1 @@
+export { IMAGE_TYPES, isPdf, readImage, type ImageRead } from "./image";

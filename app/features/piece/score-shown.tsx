@@ -1,0 +1,68 @@
+import Button from "@mui/material/Button";
+import { lazy, Suspense, useMemo, useState } from "react";
+import { barsOfScore } from "~/features/notation/bars-shown";
+import { notationWords } from "~/words/notation";
+import { PartChoice } from "./part-choice";
+import type { BarsChosen } from "./bars-chosen";
+import type { PiecePageProps, PieceScore } from "./piece-page-props";
+import styles from "./piece.module.css";
+
+// What draws notes is loaded where there are notes, and nowhere else.
+const Notation = lazy(() =>
+  import("~/features/notation/notation").then(({ Notation }) => ({ default: Notation })),
+);
+
+interface ScoreShownProps extends BarsChosen {
+  readonly page: PiecePageProps;
+  readonly notation: PieceScore;
+}
+
+/** The notes of a piece, the student's part alone or with the others. */
+export function ScoreShown(props: ScoreShownProps) {
+  const { page, notation, ...chosen } = props;
+  const { studioId, person, piece, flaws } = page;
+  const { score, partId, fileName } = notation;
+  const [allParts, setAllParts] = useState(false);
+  const bars = useMemo(() => barsOfScore(score, partId), [score, partId]);
+  const here = `/studio/${studioId}/students/${person.id}/pieces/${piece.id}`;
+  return (
+    <>
+      <Suspense fallback={<p className={styles.hint}>{notationWords.coming}</p>}>
+        <Notation
+          address={`${here}/notation?${allParts ? "all=1" : `part=${encodeURIComponent(partId)}`}`}
+          bars={bars}
+          flaws={flaws}
+          {...chosen}
+        />
+      </Suspense>
+      <div className={styles.source}>
+        <span>
+          {notationWords.from(fileName)} ·{" "}
+          <a href={`${here}/score-file`}>{notationWords.original}</a>
+        </span>
+        {score.parts.length > 1 && (
+          <span className={styles.parts}>
+            <PartChoice parts={score.parts} partId={partId} />
+            <Button size="small" aria-pressed={allParts} onClick={() => setAllParts(!allParts)}>
+              {allParts ? notationWords.onePart(partName(notation)) : notationWords.allParts}
+            </Button>
+          </span>
+        )}
+      </div>
+      {score.unread.length > 0 && (
+        <details className={styles.unread}>
+          <summary>{notationWords.unreadTitle}</summary>
+          <p>{notationWords.unreadLead}</p>
+          <ul>
+            {score.unread.map(({ bar, what }) => (
+              <li key={`${bar} ${what}`}>{notationWords.unread(bar, what)}</li>
+            ))}
+          </ul>
+        </details>
+      )}
+    </>
+  );
+}
+
+const partName = ({ score, partId }: PieceScore): string =>
+  score.parts.find(({ id }) => id === partId)?.name ?? "";
