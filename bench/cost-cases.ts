@@ -136,6 +136,7 @@ function blockOf(one: CostCase): Played {
     fromBar: 2,
     toBar,
     pickupBeats: 0,
+    startBeats: 0,
     endBeats: 0,
     beatUnit: "quarter",
     bars: BARS.slice(1, toBar),

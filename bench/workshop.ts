@@ -19,6 +19,7 @@ const question = (ladder: Ladder): CostRequest => ({
     fromBar: 1,
     toBar: 4,
     pickupBeats: 0,
+    startBeats: 0,
     endBeats: 0,
     beatUnit: "quarter",
     bars: COURSE_BARS,

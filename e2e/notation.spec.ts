@@ -36,6 +36,13 @@ test("from a file to a passage played from its notes, where a flaw is told on it
   await page.keyboard.press("Shift+ArrowRight");
   await expect(bar("3")).toHaveAttribute("aria-selected", "true");
   await teacher.dragsOverBars(17, 18);
+  // Its edges go from beat to beat, and back.
+  const begins = page.getByRole("slider", { name: "Where the passage begins" });
+  await begins.press("ArrowLeft");
+  await expect(begins).toHaveAttribute("aria-valuetext", "bar 16, beat 3");
+  await expect(page.getByLabel("Pickup beats")).toHaveValue("1");
+  await begins.press("ArrowRight");
+  await expect(page.getByLabel("Pickup beats")).toHaveValue("0");
   await teacher.cuts();
   await teacher.drawsTheLadder({ start: 20, target: 30, clean: 2 });
   await teacher.setsIt();

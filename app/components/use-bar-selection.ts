@@ -5,6 +5,21 @@ export interface BarRange {
   readonly toBar: number;
 }
 
+/** Bars with the beats that are played before them, left out of the first, or left of the last. */
+export interface BeatRange extends BarRange {
+  readonly pickupBeats: number;
+  readonly startBeats: number;
+  readonly endBeats: number;
+}
+
+export const wholeBars = ({ fromBar, toBar }: BarRange): BeatRange => ({
+  fromBar,
+  toBar,
+  pickupBeats: 0,
+  startBeats: 0,
+  endBeats: 0,
+});
+
 const barUnder = (event: PointerEvent): number | undefined => {
   const under = document.elementFromPoint(event.clientX, event.clientY);
   const bar = under?.closest<HTMLElement>("[data-bar]")?.dataset.bar;

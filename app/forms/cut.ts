@@ -1,14 +1,22 @@
 import * as v from "valibot";
-import { passageRangeOf } from "~/core/score";
+import { PASSAGE_NOTES, passageRangeOf } from "~/core/score";
 import { shortText } from "./names";
 import { typedForm } from "./typed";
 
 /** A cut, checked against its piece. */
 export const cutFormSchema = (piece: Parameters<typeof passageRangeOf>[0]) =>
-  typedForm(v.intersect([passageRangeOf(piece), v.object({ name: shortText, focus: shortText })]), [
-    "fromBar",
-    "toBar",
-    "pickupBeats",
-    "endBeats",
-  ]);
-export type Cut = v.InferOutput<ReturnType<typeof cutFormSchema>>;
+  typedForm(
+    v.intersect([
+      passageRangeOf(piece),
+      v.object({
+        name: shortText,
+        focus: shortText,
+        onlyNotes: v.optional(v.picklist(PASSAGE_NOTES, "Choose which notes."), "all"),
+      }),
+    ]),
+    ["fromBar", "toBar", "pickupBeats", "startBeats", "endBeats"],
+  );
+type WholeCut = v.InferOutput<ReturnType<typeof cutFormSchema>>;
+/** A cut; of all notes from the first beat on, where nothing else is said. */
+export type Cut = Omit<WholeCut, "startBeats" | "onlyNotes"> &
+  Partial<Pick<WholeCut, "startBeats" | "onlyNotes">>;

@@ -195,6 +195,8 @@ export const desk = {
     to: "To bar",
     pickup: "Pickup beats",
     pickupHelp: "Played before the first bar",
+    start: "Beats left out",
+    startHelp: "Of the first bar",
     end: "Beats of the last bar",
     endHelp: "0: the whole bar",
     name: "Name",

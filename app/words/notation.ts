@@ -1,4 +1,4 @@
-import type { BarDifficulty, PassageState } from "~/core/score";
+import type { BarDifficulty, PassageNotes, PassageState } from "~/core/score";
 import { count } from "./counts";
 import { music } from "./music";
 
@@ -60,6 +60,40 @@ export const notationWords = {
       ...(hard.handsApart ? ["hands that cross or move against each other"] : []),
     ].join(", ")}.`,
   pickup: "pickup",
+  edge: { start: "Where the passage begins", end: "Where the passage ends" },
+  edgeAt: {
+    start: (bar: number, beat: number) =>
+      `${bar === 0 ? "pickup" : `bar ${bar}`}, beat ${beat + 1}`,
+    end: (bar: number, beat: number) => `after beat ${beat} of bar ${bar}`,
+  },
+  byNotes: "From note to note",
+  byBars: "By whole bars",
+  onlyNotes: "Which notes",
+  only: {
+    all: "all of them",
+    upper: "upper staff (right hand)",
+    lower: "lower staff (left hand)",
+    "voice-1": "first voice",
+    "voice-2": "second voice",
+  },
+  /** How a passage is called that is not all of its bars. */
+  called: (bars: string, beats: string, only: PassageNotes) =>
+    [
+      bars,
+      beats,
+      {
+        all: "",
+        upper: "right hand",
+        lower: "left hand",
+        "voice-1": "first voice",
+        "voice-2": "second voice",
+      }[only],
+    ]
+      .filter(Boolean)
+      .join(", "),
+  beats: (from: number, to: number) => (from === to ? `beat ${from}` : `beats ${from}–${to}`),
+  fromBeat: (beat: number) => `from beat ${beat}`,
+  toBeat: (beat: number) => `to beat ${beat}`,
   page: (page: number, of: number) => `Page ${page} of ${of}`,
   coming: "The notes are being engraved …",
   away: "The notes can't be shown at the moment; everything else works. Reload the page to try again.",

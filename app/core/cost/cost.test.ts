@@ -140,6 +140,7 @@ describe("a ladder and a student", () => {
     fromBar: 1,
     toBar: 4,
     pickupBeats: 0,
+    startBeats: 0,
     endBeats: 0,
     beatUnit: "quarter" as const,
     bars: barsOf(4),

@@ -13,6 +13,7 @@ export function partOfBlock(block: Played, part: Ladder["part"]): Played {
     toBar,
     bars,
     pickupBeats: fromBar === block.fromBar ? block.pickupBeats : 0,
+    startBeats: fromBar === block.fromBar ? block.startBeats : 0,
     endBeats: toBar === block.toBar ? block.endBeats : 0,
   };
 }

@@ -10,7 +10,14 @@ export {
   type MetreRegion,
   type PieceShape,
 } from "./piece";
-export { barsOf, passageRangeOf, type PassageRange } from "./passage";
+export {
+  barsOf,
+  PASSAGE_NOTES,
+  passageRangeOf,
+  rangeOf,
+  type PassageNotes,
+  type PassageRange,
+} from "./passage";
 export { PASSAGE_STATES, suggestedState, type PassageState } from "./state";
 export { renamed, stagesSchema, USUAL_STAGES, type Stages, type StageWork } from "./stages";
 export { pieceOfScore, shapeDifferences } from "./piece-of-score";
@@ -48,3 +55,4 @@ export {
   type PaperPage,
   type PaperSystem,
 } from "./paper";
+export { aroundNotes, endMoved, startMoved, type Moment, type Within } from "./edges";

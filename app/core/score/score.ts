@@ -42,6 +42,8 @@ const scorePartSchema = v.object({
   id: v.string(),
   name: v.string(),
   staves: v.pipe(count, v.minValue(1)),
+  /** The most voices that one of its staves has. */
+  voices: v.optional(count, 1),
   /** Semitones from the written pitch to the sounding one; a B♭ clarinet: -2. */
   transposition: count,
 });

@@ -9,11 +9,12 @@ const common = parseMetre("4/4")!;
 const over = (
   text: string,
   bars: number,
-  { beatUnit = "quarter" as BeatUnit, pickupBeats = 0, endBeats = 0 } = {},
+  { beatUnit = "quarter" as BeatUnit, pickupBeats = 0, startBeats = 0, endBeats = 0 } = {},
 ): Played => ({
   fromBar: 1,
   toBar: bars,
   pickupBeats,
+  startBeats,
   endBeats,
   beatUnit,
   bars: barsOf(bars).map((bar) => ({ ...bar, metre: parseMetre(text)! })),
@@ -119,6 +120,21 @@ describe("a link shorter than a bar", () => {
     expect(turnsOf(block, whole!)).toEqual([]);
     const last = { ...whole!, segment: { fromBar: 1, toBar: 1, startBeat: 2, endBeats: 0 } };
     expect(turnsOf(block, last).map(({ beats }) => beats.length)).toEqual([2, 2, 2, 2]);
+  });
+
+  test("so goes a passage of some beats of a bar, as of two neighbouring notes", () => {
+    const block = over("4/4", 1, { startBeats: 1, endBeats: 3 });
+    const [whole] = rungsOf(block, even, {});
+    expect(turnsOf(block, whole!).map(({ beats }) => beats.length)).toEqual([3, 3, 3]);
+    const longer = over("4/4", 2, { startBeats: 1, endBeats: 3 });
+    const [once] = rungsOf(longer, even, {});
+    const map = loopMap(loopOfRung(longer, once!));
+    expect(turnsOf(longer, once!)).toEqual([]);
+    const heard = map.bars.filter(({ part }) => part === "lead" || part === "play");
+    expect(heard.map(({ part, number }) => [part, number])).toEqual([
+      ["lead", 1],
+      ["play", 2],
+    ]);
   });
 
   test("fills most of the time of a bar woven by beats at 72", () => {

@@ -7,8 +7,21 @@ import { turnsOf } from "./turns";
 /** What of a block matters for what is heard. */
 export type Played = Pick<
   Block,
-  "fromBar" | "toBar" | "pickupBeats" | "endBeats" | "beatUnit" | "bars" | "around"
+  "fromBar" | "toBar" | "pickupBeats" | "startBeats" | "endBeats" | "beatUnit" | "bars" | "around"
 >;
+
+/**
+ * A part of a block as it is heard: what begins where the passage does begins on its first beat,
+ * what ends with it ends on its last.
+ */
+export function heardSegment(block: Played, segment: Segment): Segment {
+  const begins = segment.fromBar === block.fromBar && segment.startBeat === 0;
+  return {
+    ...segment,
+    startBeat: begins ? block.startBeats : segment.startBeat,
+    endBeats: endOf(block, segment),
+  };
+}
 
 /** The bars to be heard, and the beats of the first one that only lead in. */
 function barsOf(block: Played, segment: Segment): Pick<LoopRequest, "bars" | "leadBeats"> {
@@ -38,12 +51,11 @@ export function heardBars(
   block: Played,
   segment: Segment,
 ): Pick<LoopRequest, "bars" | "leadBeats" | "endBeats" | "turnsIn"> {
-  const endBeats = endOf(block, segment);
-  // Whole bars are played once, also where the passage ends within its last one.
-  const isLink = segment.startBeat > 0 || segment.endBeats > 0;
-  const turns = isLink
-    ? turnsOf(block, { ...segment, endBeats }, pickupOf(block, segment))
-    : undefined;
+  const heard = heardSegment(block, segment);
+  // Whole bars are played once, also where the passage ends within its last one; some beats of a
+  // bar go round like a link.
+  const isLink = heard.startBeat > 0 || segment.endBeats > 0;
+  const turns = isLink ? turnsOf(block, heard, pickupOf(block, segment)) : undefined;
   if (turns) return { bars: turns.bars, leadBeats: 0, endBeats: 0, turnsIn: turns.metre };
-  return { ...barsOf(block, segment), endBeats };
+  return { ...barsOf(block, heard), endBeats: heard.endBeats };
 }

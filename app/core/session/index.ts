@@ -39,7 +39,7 @@ export { progressNow, redrawnFrom } from "./block";
 export { isReached } from "./passed";
 export { firmingOffered } from "./firming";
 export { barsWithAround, inContext, needsContext, shareOf } from "./extent";
-export type { Played } from "./heard-bars";
+export { heardSegment, type Played } from "./heard-bars";
 export { clickNow, fastTempo, loopOf, nextLoop, turnsIn, type Heard } from "./loop";
 export { loopOfRung, playTimes, secondsOfRung, type PlayTimes } from "./play-times";
 export { endWellTempo, summarise, tasksOf, type BlockSummary, type TaskSummary } from "./summary";

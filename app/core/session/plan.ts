@@ -33,6 +33,8 @@ const blockSchema = v.object({
   fromBar: wholeNumber,
   toBar: wholeNumber,
   pickupBeats: wholeNumber,
+  /** Beats of the first bar that are left out. */
+  startBeats: v.optional(wholeNumber, 0),
   endBeats: wholeNumber,
   bars: v.pipe(bars, v.minLength(1)),
   /** The bars before and after the passage, in reading order. */

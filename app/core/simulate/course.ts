@@ -56,6 +56,7 @@ function dayPlan({ ladder, bars }: Course, { reps, ended }: SoFar, day: number):
     fromBar: bars[0]!.number,
     toBar: bars.at(-1)!.number,
     pickupBeats: 0,
+    startBeats: 0,
     endBeats: 0,
     bars,
     around: { before: [], after: [] },

@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { ladderSchema, type Ladder } from "~/core/ladder";
-import type { PassageRange } from "~/core/score";
+import { PASSAGE_NOTES, type PassageNotes, type PassageRange } from "~/core/score";
 import type { Queries } from "~/db/client";
 import { idRow, pieceRow } from "./rows";
 
@@ -8,7 +8,9 @@ const exercisePassageRow = v.object({
   fromBar: v.number(),
   toBar: v.number(),
   pickupBeats: v.number(),
+  startBeats: v.optional(v.number(), 0),
   endBeats: v.number(),
+  onlyNotes: v.optional(v.picklist(PASSAGE_NOTES), "all"),
   name: v.string(),
   focus: v.string(),
   ladder: v.nullable(ladderSchema),
@@ -16,6 +18,7 @@ const exercisePassageRow = v.object({
 
 /** A passage as an exercise has it: nobody's yet. */
 export type ExercisePassage = PassageRange & {
+  readonly onlyNotes: PassageNotes;
   readonly name: string;
   readonly focus: string;
   readonly ladder: Ladder | null;

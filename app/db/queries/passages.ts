@@ -1,12 +1,12 @@
 import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
-import type { PassageRange, PassageState } from "~/core/score";
+import type { PassageRange, PassageState, PassageNotes } from "~/core/score";
 import type { Queries } from "~/db/client";
 import { idRow, passageRow } from "./rows";
 
 const PASSAGE = `
   select passage.id, passage.person_id, passage.piece_id, passage.name, passage.focus,
-         passage.from_bar, passage.to_bar, passage.pickup_beats, passage.end_beats,
+         passage.from_bar, passage.to_bar, passage.pickup_beats, passage.start_beats, passage.end_beats, passage.only_notes,
          passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
          paced.pace, estimate.reached_tempo,
@@ -82,13 +82,14 @@ export interface NewPassage extends PassageRange {
   readonly pieceId: string;
   readonly name: string;
   readonly focus: string;
+  readonly onlyNotes: PassageNotes;
 }
 
 export const insertPassage = (db: Queries, studioId: string, passage: NewPassage) =>
   db.execute(
     `insert into passage (id, studio_id, person_id, piece_id, name, focus,
-       from_bar, to_bar, pickup_beats, end_beats)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+       from_bar, to_bar, pickup_beats, start_beats, end_beats, only_notes)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
     [
       passage.id,
       studioId,
@@ -99,7 +100,9 @@ export const insertPassage = (db: Queries, studioId: string, passage: NewPassage
       passage.fromBar,
       passage.toBar,
       passage.pickupBeats,
+      passage.startBeats,
       passage.endBeats,
+      passage.onlyNotes,
     ],
   );
 

@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { SCORE_FORMATS, type ScoreFile } from "~/core/formats";
-import { scoreNotesSchema, scoreSchema } from "~/core/score";
+import { PASSAGE_NOTES, scoreNotesSchema, scoreSchema } from "~/core/score";
 import type { Queries } from "~/db/client";
 import { idRow } from "./rows";
 
@@ -25,8 +25,8 @@ export const scoreOf = (db: Queries, studioId: string, pieceId: string) =>
 /** The scores of the pieces that passages are cut from; those without notes are not among them. */
 export const scoresOfPassages = (db: Queries, studioId: string, passageIds: readonly string[]) =>
   db.many(
-    v.object({ passage_id: idRow, score: scoreSchema }),
-    `select distinct on (passage.id) passage.id as passage_id, score.score
+    v.object({ passage_id: idRow, only_notes: v.picklist(PASSAGE_NOTES), score: scoreSchema }),
+    `select distinct on (passage.id) passage.id as passage_id, passage.only_notes, score.score
      from passage join score using (studio_id, piece_id)
      where passage.studio_id = $1 and passage.id = any($2::uuid[])
      order by passage.id, score.edition desc`,

@@ -2,15 +2,18 @@ import { useMemo, useRef } from "react";
 import { lanesOf } from "~/components/bar-lanes";
 import type { RibbonPassage } from "~/components/bar-ribbon";
 import { StateMark } from "~/components/state-mark";
-import { useBarSelection, type BarRange } from "~/components/use-bar-selection";
-import type { BarBox, BarMarks } from "~/core/score";
+import { useBarSelection, wholeBars, type BeatRange } from "~/components/use-bar-selection";
+import type { BarBox, BarMarks, Within } from "~/core/score";
 import { notationWords } from "~/words/notation";
 import { Bands } from "./bands";
+import { ChosenBeats } from "./chosen-beats";
+import { Edges } from "./edges";
 import type { BarsShown } from "./bars-shown";
 import { fieldOf } from "./places";
 import { Signs, System } from "./system";
 import { systemWidth } from "./system-width";
 import { useEngraving } from "./use-engraving";
+import { useNoteDrag } from "./use-note-drag";
 import { useSize } from "./use-size";
 import styles from "./notation.module.css";
 
@@ -23,8 +26,13 @@ interface NotationProps {
   readonly flaws: Readonly<Record<number, number>>;
   /** How well bars go, as they were touched. */
   readonly marks: BarMarks;
-  readonly selection: BarRange | undefined;
-  readonly onSelect: (range: BarRange) => void;
+  readonly piece: Within;
+  readonly selection: BeatRange | undefined;
+  readonly onSelect: (range: BeatRange) => void;
+  /** Whether a drag goes from note to note, instead of over whole bars. */
+  readonly byNotes: boolean;
+  /** Whether the beats at which the selection begins and ends can be moved. */
+  readonly edges: boolean;
 }
 
 /** Staves are so high, in CSS px, on a desk and on a phone. */
@@ -33,13 +41,17 @@ const PHONE_WIDTH = 600;
 
 /** The score of a piece: drag over its bars to choose them; passages hang below as bands. */
 export function Notation(props: NotationProps) {
-  const { address, bars, passages, flaws, marks, selection, onSelect } = props;
+  const { address, bars, passages, flaws, marks, piece, selection, onSelect } = props;
   const ref = useRef<HTMLDivElement>(null);
   const width = useSize(ref)?.width;
   const staff = width !== undefined && width < PHONE_WIDTH ? STAFF.phone : STAFF.desk;
   const asked = width && `${address}&width=${systemWidth(width, staff)}`;
   const { state, shown } = useEngraving(asked || undefined);
-  const selecting = useBarSelection(bars.first, bars.last, selection, onSelect);
+  const selecting = useBarSelection(bars.first, bars.last, selection, (range) =>
+    onSelect(wholeBars(range)),
+  );
+  const boxes = useMemo(() => shown?.systems.flatMap((each) => each.bars) ?? [], [shown]);
+  const notes = useNoteDrag(boxes, piece, onSelect);
   const lanes = useMemo(() => lanesOf(passages), [passages]);
   const most = Math.max(1, ...Object.values(flaws));
 
@@ -56,7 +68,13 @@ export function Notation(props: NotationProps) {
         aria-label={bars.said(position) + notationWords.barGoes(mark, flawed)}
         className={styles.bar}
         style={fieldOf(box)}
-        {...(position > 0 ? { "data-bar": position, ...selecting.bar(position) } : {})}
+        {...(position > 0
+          ? {
+              "data-bar": position,
+              ...selecting.bar(position),
+              ...(props.byNotes ? notes : {}),
+            }
+          : {})}
       >
         <span className={styles.label}>
           {bars.label(position)} {mark && <StateMark state={mark} bare />}
@@ -67,7 +85,7 @@ export function Notation(props: NotationProps) {
             <span className={styles.tally}>×{flawed}</span>
           </>
         )}
-        {chosen && <span className={styles.chosen} />}
+        {selection && <ChosenBeats piece={piece} range={selection} box={box} />}
       </span>
     );
   };
@@ -87,7 +105,12 @@ export function Notation(props: NotationProps) {
           <Signs signs={shown.signs} />
           {shown.systems.map((system, index) => (
             <div key={index} role="presentation">
-              <System system={system}>{system.bars.map(overBar)}</System>
+              <System system={system}>
+                {system.bars.map(overBar)}
+                {selection && props.edges && (
+                  <Edges piece={piece} range={selection} boxes={system.bars} onMove={onSelect} />
+                )}
+              </System>
               <Bands lanes={lanes} bars={system.bars} />
             </div>
           ))}

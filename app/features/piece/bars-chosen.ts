@@ -1,11 +1,14 @@
 import type { RibbonPassage } from "~/components/bar-ribbon";
-import type { BarRange } from "~/components/use-bar-selection";
-import type { BarMarks } from "~/core/score";
+import type { BeatRange } from "~/components/use-bar-selection";
+import type { BarMarks, Within } from "~/core/score";
 
 /** What lies over the bars of a piece, however they are drawn. */
 export interface BarsChosen {
   readonly passages: readonly RibbonPassage[];
   readonly marks: BarMarks;
-  readonly selection: BarRange | undefined;
-  readonly onSelect: (range: BarRange) => void;
+  readonly piece: Within;
+  readonly selection: BeatRange | undefined;
+  readonly onSelect: (range: BeatRange) => void;
+  readonly byNotes: boolean;
+  readonly edges: boolean;
 }

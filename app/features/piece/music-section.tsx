@@ -1,8 +1,11 @@
+import Button from "@mui/material/Button";
+import { useState } from "react";
 import { BarRibbon, type RibbonPassage } from "~/components/bar-ribbon";
 import { Section } from "~/components/page";
-import type { BarRange } from "~/components/use-bar-selection";
+import { wholeBars, type BarRange, type BeatRange } from "~/components/use-bar-selection";
 import { words } from "~/words";
 import { notationWords } from "~/words/notation";
+import type { BarsChosen } from "./bars-chosen";
 import type { PiecePageProps } from "./piece-page-props";
 import { FileForm } from "./file-form";
 import { FlawsLine } from "./flaws-line";
@@ -16,8 +19,8 @@ import styles from "./piece.module.css";
 
 interface MusicSectionProps {
   readonly page: PiecePageProps;
-  readonly selection: BarRange | undefined;
-  readonly onSelect: (range: BarRange) => void;
+  readonly selection: BeatRange | undefined;
+  readonly onSelect: (range: BeatRange) => void;
 }
 
 /** The bars of a piece: its notes where it has any, its ribbon of bars otherwise. */
@@ -33,9 +36,18 @@ export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
   const undrawn = paper?.layout.length === 0;
   const trouble = useTrouble(page.marks);
   const { marking, pending, setPending, touch, marks } = trouble;
-  const chosen = marking
-    ? { selection: pending, onSelect: setPending, marks }
-    : { selection, onSelect, marks };
+  const [byNotes, setByNotes] = useState(false);
+  const range = marking ? pending && wholeBars(pending) : selection;
+  const chosen: BarsChosen = {
+    passages,
+    marks,
+    piece,
+    selection: range,
+    onSelect: marking ? setPending : onSelect,
+    byNotes: byNotes && !marking,
+    edges: !marking,
+  };
+  const selectBars = (bars: BarRange) => chosen.onSelect(wholeBars(bars));
   const touched = ({ key }: { readonly key: string }) => {
     if (marking && (key === "Enter" || key === " ")) touch();
   };
@@ -44,15 +56,26 @@ export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
       title={words.piece.bars}
       aside={!undrawn && <span className={styles.soft}>{words.piece.how}</span>}
     >
-      {!undrawn && <TroubleBar trouble={trouble} />}
+      {!undrawn && (
+        <TroubleBar
+          trouble={trouble}
+          aside={
+            notation && (
+              <Button size="small" aria-pressed={byNotes} onClick={() => setByNotes(!byNotes)}>
+                {byNotes ? notationWords.byBars : notationWords.byNotes}
+              </Button>
+            )
+          }
+        />
+      )}
       {notation && page.profile.length > 0 && (
         <ScoreMap score={notation.score} profile={page.profile} />
       )}
       <div onPointerUp={marking ? touch : undefined} onKeyUp={touched}>
         {notation ? (
-          <ScoreShown page={page} notation={notation} passages={passages} {...chosen} />
+          <ScoreShown page={page} notation={notation} {...chosen} />
         ) : paper ? (
-          <PaperShown page={page} paper={paper} passages={passages} {...chosen} />
+          <PaperShown page={page} paper={paper} {...chosen} />
         ) : (
           <BarRibbon
             bars={piece.bars}
@@ -60,18 +83,20 @@ export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
             pickupBeats={piece.pickupBeats}
             flaws={flaws}
             passages={passages}
-            {...chosen}
+            marks={marks}
+            selection={range}
+            onSelect={selectBars}
           />
         )}
       </div>
       {page.passages.length > 0 && (
-        <FlawsLine flaws={flaws} days={page.flawDays} bars={piece.bars} onChoose={onSelect} />
+        <FlawsLine flaws={flaws} days={page.flawDays} bars={piece.bars} onChoose={selectBars} />
       )}
       <Proposals
         marks={marks}
         profile={page.profile}
         passages={page.passages}
-        onChange={onSelect}
+        onChange={selectBars}
       />
       {page.renumbered.length > 0 && (
         <div role="status" className={styles.hint}>

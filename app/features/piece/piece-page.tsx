@@ -5,7 +5,8 @@ import { TempoText } from "~/components/beat-unit";
 import { GiveForm } from "~/components/give-form";
 import { Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
-import type { BarRange } from "~/components/use-bar-selection";
+import type { BeatRange } from "~/components/use-bar-selection";
+import type { PassageNotes } from "~/core/score";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
@@ -13,7 +14,7 @@ import { CutForm } from "./cut-form";
 import { ExerciseForm } from "./exercise-form";
 import { MemoryForm } from "./memory-form";
 import { MusicSection } from "./music-section";
-import type { PiecePageProps } from "./piece-page-props";
+import type { PiecePageProps, PieceScore } from "./piece-page-props";
 import { StagesForm } from "./stages-form";
 import { StateChoice } from "./state-choice";
 import styles from "./piece.module.css";
@@ -22,9 +23,15 @@ import styles from "./piece.module.css";
 export function PiecePage(props: PiecePageProps) {
   const { studioId, person, piece, passages, refused } = props;
   const typed = refused?.values.fromBar
-    ? { fromBar: Number(refused.values.fromBar), toBar: Number(refused.values.toBar) }
+    ? {
+        fromBar: Number(refused.values.fromBar),
+        toBar: Number(refused.values.toBar),
+        pickupBeats: Number(refused.values.pickupBeats ?? 0),
+        startBeats: Number(refused.values.startBeats ?? 0),
+        endBeats: Number(refused.values.endBeats ?? 0),
+      }
     : undefined;
-  const [selection, setSelection] = useState<BarRange | undefined>(typed);
+  const [selection, setSelection] = useState<BeatRange | undefined>(typed);
   return (
     <Page
       title={piece.title}
@@ -47,7 +54,13 @@ export function PiecePage(props: PiecePageProps) {
     >
       <MusicSection page={props} selection={selection} onSelect={setSelection} />
       {selection ? (
-        <CutForm piece={piece} selection={selection} onChange={setSelection} refused={refused} />
+        <CutForm
+          piece={piece}
+          selection={selection}
+          onChange={setSelection}
+          notes={notesToChoose(props.notation)}
+          refused={refused}
+        />
       ) : (
         passages.length === 0 &&
         props.paper?.layout.length !== 0 && <p className={styles.hint}>{words.piece.firstCut}</p>
@@ -91,6 +104,16 @@ export function PiecePage(props: PiecePageProps) {
       </Section>
     </Page>
   );
+}
+
+/** Hands where the student's part has two staves, voices where a staff has two. */
+function notesToChoose(notation: PieceScore | undefined): PassageNotes[] {
+  const part = notation?.score.parts.find(({ id }) => id === notation.partId);
+  if (!part) return [];
+  return [
+    ...(part.staves === 2 ? (["upper", "lower"] as const) : []),
+    ...(part.voices > 1 ? (["voice-1", "voice-2"] as const) : []),
+  ];
 }
 
 function PassageLineItem({ studioId, passage }: { studioId: string; passage: PassageLine }) {

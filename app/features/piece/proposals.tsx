@@ -49,7 +49,7 @@ export function Proposals({ marks, profile, passages, onChange }: ProposalsProps
 function ProposalLine(props: { proposal: Proposal; onChange: () => void; onLeave: () => void }) {
   const { fromBar, toBar, hardestBar } = props.proposal;
   const fetcher = useFetcher();
-  const cut = { fromBar, toBar, pickupBeats: 0, endBeats: 0, name: "", focus: "" };
+  const cut = { fromBar, toBar, pickupBeats: 0, startBeats: 0, endBeats: 0, name: "", focus: "" };
   return (
     <li className={styles.proposal}>
       <strong>{words.capital(words.bars(fromBar, toBar))}</strong>

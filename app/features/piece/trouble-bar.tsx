@@ -1,6 +1,7 @@
 import Button from "@mui/material/Button";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
+import type { ReactNode } from "react";
 import { StateMark } from "~/components/state-mark";
 import { PASSAGE_STATES } from "~/core/score";
 import { words } from "~/words";
@@ -9,7 +10,7 @@ import type { Brush, Trouble } from "./use-trouble";
 import styles from "./trouble.module.css";
 
 /** Begins and ends the reading; while it goes on, what the bars that are touched get. */
-export function TroubleBar({ trouble }: { trouble: Trouble }) {
+export function TroubleBar({ trouble, aside }: { trouble: Trouble; aside: ReactNode }) {
   const { marking, setMarking, brush, setBrush } = trouble;
   if (!marking) {
     return (
@@ -17,6 +18,7 @@ export function TroubleBar({ trouble }: { trouble: Trouble }) {
         <Button variant="outlined" size="small" onClick={() => setMarking(true)}>
           {notationWords.readOnce}
         </Button>
+        {aside}
       </p>
     );
   }

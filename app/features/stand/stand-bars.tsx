@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { lazy, Suspense } from "react";
 import type { Segment } from "~/core/ladder";
-import { barsWithAround, currentBlock, FLAWS } from "~/core/session";
+import { barsWithAround, currentBlock, FLAWS, heardSegment } from "~/core/session";
 import { barLength, formatMetre } from "~/core/units";
 import { words } from "~/words/stand-words";
 import { ByHeartChoice } from "./by-heart-choice";
@@ -113,7 +113,7 @@ function BarRow({ view, position, runner }: Pick<StandBarsProps, "view" | "posit
           here === number ? styles.here : "",
           flawed?.bar === number ? styles.where : "",
         ].join(" ");
-        const share = shareOfBar(segment, number, metre.beats);
+        const share = shareOfBar(heardSegment(plan, segment), number, metre.beats);
         const content = (
           <>
             {inside && share && <span className={styles.share} style={share} aria-hidden />}

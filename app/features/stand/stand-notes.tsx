@@ -4,7 +4,7 @@ import { Signs, System } from "~/features/notation/system";
 import { useSize } from "~/features/notation/use-size";
 import type { Segment } from "~/core/ladder";
 import { usualBeatUnit, type BarBox, type EngravedSystem } from "~/core/score";
-import { barsWithAround, currentBlock } from "~/core/session";
+import { barsWithAround, currentBlock, heardSegment } from "~/core/session";
 import { beatUnitValue, type Metre } from "~/core/units";
 import { words } from "~/words/stand-words";
 import { notationWords } from "~/words/notation";
@@ -30,6 +30,7 @@ interface StandNotesProps {
 export function StandNotes({ view, position, runner, music, hidden }: StandNotesProps) {
   const { state } = view;
   const { plan, state: block } = currentBlock(state);
+  const segment = heardSegment(plan, block.segment);
   const ref = useRef<HTMLDivElement>(null);
   const size = useSize(ref);
   const inContext = block.extent === "context";
@@ -47,7 +48,7 @@ export function StandNotes({ view, position, runner, music, hidden }: StandNotes
       unit={metreOf(box.bar)?.unit ?? 4}
       firstBeat={firstBeatOf(metreOf(box.bar))}
       label={box.bar === 0 ? notationWords.pickup : (music.labels[box.bar] ?? String(box.bar))}
-      segment={block.segment}
+      segment={segment}
       pickupBeats={plan.pickupBeats}
       hidden={hidden}
       second={(box.bar - plan.fromBar) % 2 !== 0}
@@ -61,6 +62,7 @@ export function StandNotes({ view, position, runner, music, hidden }: StandNotes
       ref={ref}
       className={styles.notes}
       data-hidden={hidden === "none" ? undefined : hidden}
+      data-only={music.only}
       role="group"
       aria-label={words.bars(block.segment.fromBar, block.segment.toBar)}
     >

@@ -8,6 +8,7 @@ const block = {
   fromBar: 5,
   toBar: 8,
   pickupBeats: 0,
+  startBeats: 0,
   endBeats: 0,
   beatUnit: "quarter" as const,
   bars: [5, 6, 7, 8].map((number) => ({ number, metre: { beats: 3, unit: 4 } as const })),

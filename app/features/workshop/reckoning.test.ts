@@ -9,6 +9,7 @@ const block = {
   fromBar: 1,
   toBar: 8,
   pickupBeats: 0,
+  startBeats: 0,
   endBeats: 0,
   beatUnit: "quarter" as const,
   bars: barsOf(8),

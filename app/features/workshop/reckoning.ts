@@ -49,7 +49,7 @@ export function reckoningFrom({ reps, target, block, flaws }: Known): Reckoning 
   const known = estimate(reps, target);
   // The table is for the worker only: it is made when first something is asked of it.
   let table: number[] | undefined;
-  const { bars, around, fromBar, toBar, pickupBeats, endBeats, beatUnit } = block;
+  const { bars, around, fromBar, toBar, pickupBeats, startBeats, endBeats, beatUnit } = block;
   const comfortable = known.comfortable.value;
   return {
     cleanAt: remembered(known.cleanAt),
@@ -65,6 +65,7 @@ export function reckoningFrom({ reps, target, block, flaws }: Known): Reckoning 
         fromBar,
         toBar,
         pickupBeats,
+        startBeats,
         endBeats,
         beatUnit,
       },

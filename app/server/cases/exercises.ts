@@ -1,4 +1,5 @@
 import * as v from "valibot";
+import { rangeOf } from "~/core/score";
 import { err, ok, type Result } from "~/core/result";
 import {
   exerciseById,
@@ -36,8 +37,9 @@ export async function keepAsExercise(
     const all = await passagesOfPerson(tx, studioId, personId);
     const passages = all
       .filter((each) => each.pieceId === pieceId)
-      .map(({ fromBar, toBar, pickupBeats, endBeats, name: called, focus, ladder }) => ({
-        ...{ fromBar, toBar, pickupBeats, endBeats, focus, name: called },
+      .map(({ name: called, focus, onlyNotes, ladder, ...each }) => ({
+        ...rangeOf(each),
+        ...{ focus, onlyNotes, name: called },
         ladder: ladder && { ...ladder, part: null, setOn: null },
       }));
     const id = newId();

@@ -30,7 +30,7 @@ describe("forms", () => {
       made.set("ladder", text);
       return made;
     };
-    const range = { fromBar: 5, toBar: 12, pickupBeats: 0, endBeats: 0 };
+    const range = { fromBar: 5, toBar: 12, pickupBeats: 0, startBeats: 0, endBeats: 0 };
     const metres = [{ fromBar: 1, metre: { beats: 3, unit: 4 as const } }];
     const passage = { ...range, piece: { metres } };
     const bad = (change: object) =>

@@ -1,6 +1,13 @@
 import * as v from "valibot";
 import { checkedStaircase, forAnother, spanOf, type Ladder } from "~/core/ladder";
-import { barsOf, type MetreRegion, type PassageRange, type Stages } from "~/core/score";
+import {
+  barsOf,
+  rangeOf,
+  type MetreRegion,
+  type PassageNotes,
+  type PassageRange,
+  type Stages,
+} from "~/core/score";
 import { err, ok, type Result } from "~/core/result";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
@@ -63,6 +70,7 @@ export interface Given extends PassageRange {
   readonly pieceId: string;
   readonly name: string;
   readonly focus: string;
+  readonly onlyNotes: PassageNotes;
   readonly ladder: Ladder | null;
   readonly piece: { readonly metres: readonly MetreRegion[] };
   readonly from: GivenFrom;
@@ -101,14 +109,22 @@ export async function givePassage(
   const same = theirs.find(
     (each) =>
       each.pieceId === given.pieceId &&
-      each.fromBar === given.fromBar &&
-      each.toBar === given.toBar,
+      each.onlyNotes === given.onlyNotes &&
+      JSON.stringify(rangeOf(each)) === JSON.stringify(rangeOf(given)),
   );
   if (same) return same.id;
   const id = newId();
-  const { name, focus, fromBar, toBar, pickupBeats, endBeats, pieceId } = given;
-  const range = { fromBar, toBar, pickupBeats, endBeats };
-  await insertPassage(tx, studioId, { id, personId: to, pieceId, name, focus, ...range });
+  const { name, focus, onlyNotes, pieceId } = given;
+  const range = rangeOf(given);
+  await insertPassage(tx, studioId, {
+    id,
+    personId: to,
+    pieceId,
+    name,
+    focus,
+    onlyNotes,
+    ...range,
+  });
   await markGiven(tx, studioId, id, given.from);
   if (!given.ladder) return id;
   const ladder = suited(given, given.ladder, sharesOf(theirs), today);

@@ -19,7 +19,7 @@ export async function cutPassage(
   cut: Cut,
 ): Promise<string> {
   const id = newId();
-  await insertPassage(db, studioId, { ...cut, ...where, id });
+  await insertPassage(db, studioId, { startBeats: 0, onlyNotes: "all", ...cut, ...where, id });
   return id;
 }
 

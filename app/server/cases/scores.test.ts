@@ -1,9 +1,11 @@
 import { readFileSync } from "node:fs";
+import * as v from "valibot";
 import { beforeEach, describe, expect, test } from "@jest/globals";
 import { pieceById } from "~/db/queries";
-import { furnishedRoom } from "../test/room";
+import { cutFormSchema } from "~/forms/cut";
+import { furnishedRoom, ladder } from "../test/room";
 import { addStudent } from "./open-room";
-import { cutPassage } from "./passages";
+import { cutPassage, setLadder } from "./passages";
 import {
   choosePart,
   engraved,
@@ -12,6 +14,7 @@ import {
   originalFile,
   pieceFromFile,
 } from "./scores";
+import { passagePart, startSession } from "./start-session";
 import { standNotes, standPage } from "./stand";
 
 let room: Awaited<ReturnType<typeof furnishedRoom>>;
@@ -191,4 +194,22 @@ test("the stand has the notes of its passages, and of nobody else's", async () =
   expect(
     await standNotes(services, studioId, { sessionId, passageId: foreign }, asked),
   ).toBeUndefined();
+});
+
+test("a passage may be some beats and one hand of its bars; at the stand the other stands back", async () => {
+  const { services, studioId, personId } = room;
+  const of = await fromFile("barge-waltz.musicxml");
+  const piece = await pieceById(services.db, studioId, of.pieceId);
+  const typed = { fromBar: "5", toBar: "5", pickupBeats: "0", startBeats: "1", endBeats: "2" };
+  const cut = { ...typed, name: "", focus: "", onlyNotes: "lower" };
+  const read = v.parse(cutFormSchema(piece), cut);
+  expect(v.safeParse(cutFormSchema(piece), { ...cut, startBeats: "3" }).success).toBe(false);
+  expect(v.safeParse(cutFormSchema(piece), { ...cut, endBeats: "1" }).success).toBe(false);
+  const passageId = await cutPassage(services, studioId, of, read);
+  await setLadder(services, studioId, passageId, ladder());
+  const begun = await startSession(services, studioId, personId, [passagePart(passageId)]);
+  if (!begun.ok) throw new Error(begun.error.sentence);
+  const { plan, music } = await standPage(services, studioId, begun.value.sessionId);
+  expect(plan.blocks[0]).toMatchObject({ fromBar: 5, startBeats: 1, endBeats: 2 });
+  expect(music[passageId]).toMatchObject({ only: "lower" });
 });

@@ -33,10 +33,10 @@ export async function standPage({ db }: Services, studioId: string, sessionId: s
       const images = pages.map(({ number }) =>
         pageAddress({ studioId, personId, pieceId }, paper, number),
       );
-      return [id, { address: address(id), labels: {}, images }] as const;
+      return [id, { address: address(id), labels: {}, images, only: "all" as const }] as const;
     });
-  const engraved = scores.map(({ passage_id: id, score }) => {
-    return [id, { address: address(id), labels: labelsOf(score), images: [] }] as const;
+  const engraved = scores.map(({ passage_id: id, only_notes: only, score }) => {
+    return [id, { address: address(id), labels: labelsOf(score), images: [], only }] as const;
   });
   return { personId, plan, stored, music: Object.fromEntries([...onPaper, ...engraved]) };
 }

@@ -1,6 +1,6 @@
 import type { Bar } from "~/core/ladder";
 import { err, ok, type Result } from "~/core/result";
-import { barsOf } from "~/core/score";
+import { barsOf, type PassageRange } from "~/core/score";
 import {
   keptPace,
   planOf,
@@ -23,15 +23,16 @@ import { hurtSince } from "../plan/pain";
 import { openItems, weekNotes, weekOn, type RunningWeek } from "../plan/week-on";
 import { whatHappened, type Happened } from "../plan/week-plan";
 import type { ChosenPart } from "./read-today";
-import { partOf, wayInto, type PassagePart, type WithLadder } from "./way-into";
+import { partOf, wayInto, type WithLadder } from "./way-into";
 
 /** The bars of the piece before and after a part, as many as are played in context. */
-function barsAround({ piece, ladder }: WithLadder, { fromBar, toBar }: PassagePart) {
+function barsAround(
+  { piece, ladder }: WithLadder,
+  { fromBar, toBar }: Pick<PassageRange, "fromBar" | "toBar">,
+) {
   const { bars } = ladder.inContext;
   const range = (from: number, to: number) =>
-    to < from
-      ? []
-      : barsOf(piece.metres, { fromBar: from, toBar: to, pickupBeats: 0, endBeats: 0 });
+    to < from ? [] : barsOf(piece.metres, { fromBar: from, toBar: to });
   return {
     before: range(Math.max(1, fromBar - bars), fromBar - 1),
     after: range(toBar + 1, Math.min(piece.bars, toBar + bars)),

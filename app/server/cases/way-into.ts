@@ -1,27 +1,21 @@
 import { practiceDaysGone, wayIn, type Bar, type Ladder, type Place } from "~/core/ladder";
-import { barsOf } from "~/core/score";
+import { barsOf, rangeOf, type PassageRange } from "~/core/score";
 import { daysBetween, type Bpm, type Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
 
 export type WithLadder = Passage & { readonly ladder: Ladder };
 
-export interface PassagePart {
-  readonly fromBar: number;
-  readonly toBar: number;
-  readonly pickupBeats: number;
-  readonly endBeats: number;
-}
-
 /** The bars that the ladder is for: the passage, or the part of it that it names. */
-export function partOf(passage: PassagePart, { part }: Pick<Ladder, "part">): PassagePart {
-  const { fromBar, toBar, pickupBeats, endBeats } = passage;
+export function partOf(passage: PassageRange, { part }: Pick<Ladder, "part">): PassageRange {
+  const { fromBar, toBar, pickupBeats, startBeats, endBeats } = passage;
   // A part may be left over from a passage that was cut anew.
   if (!part || part.fromBar < fromBar || part.toBar > toBar || part.toBar < part.fromBar) {
-    return { fromBar, toBar, pickupBeats, endBeats };
+    return rangeOf(passage);
   }
   return {
     ...part,
     pickupBeats: part.fromBar === fromBar ? pickupBeats : 0,
+    startBeats: part.fromBar === fromBar ? startBeats : 0,
     endBeats: part.toBar === toBar ? endBeats : 0,
   };
 }

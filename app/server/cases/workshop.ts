@@ -1,7 +1,7 @@
 import { checkedStaircase, spanOf, type Ladder } from "~/core/ladder";
 import { bestDailyGain } from "~/core/record";
 import { err, ok, sentences, type Result } from "~/core/result";
-import { barsOf } from "~/core/score";
+import { barsOf, rangeOf, type PassageRange } from "~/core/score";
 import { addDays, daysBetween } from "~/core/units";
 import * as v from "valibot";
 import {
@@ -18,7 +18,7 @@ import type { FormRefused } from "~/forms/typed";
 import { todayIn, type Services } from "../services";
 import { ladderTextSchema } from "./ladder-text";
 import { passageLine } from "./passage-line";
-import { partOf, wayInto, type PassagePart } from "./way-into";
+import { partOf, wayInto } from "./way-into";
 
 const RECORD_DAYS = 90;
 const FLAW_DAYS = 28;
@@ -51,12 +51,7 @@ export async function workshopPage(services: Services, studioId: string, passage
     person,
     piece,
     passage: passageLine(passage, today),
-    range: {
-      fromBar: passage.fromBar,
-      toBar: passage.toBar,
-      pickupBeats: passage.pickupBeats,
-      endBeats: passage.endBeats,
-    },
+    range: rangeOf(passage),
     ladder,
     place: way?.place ?? null,
     startToday: way?.start ?? null,
@@ -69,7 +64,7 @@ export async function workshopPage(services: Services, studioId: string, passage
 }
 
 /** What of a passage a ladder is checked against. */
-export type LadderedPassage = PassagePart & { readonly piece: Pick<Passage["piece"], "metres"> };
+export type LadderedPassage = PassageRange & { readonly piece: Pick<Passage["piece"], "metres"> };
 
 /** The ladder as the workshop sends it, JSON in one field, checked against its passage. */
 export function readLadder(form: FormData, passage: LadderedPassage): Result<Ladder, FormRefused> {

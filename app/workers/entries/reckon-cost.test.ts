@@ -15,6 +15,7 @@ const request = (ladder: object, change: object = {}) =>
       fromBar: 1,
       toBar: 4,
       pickupBeats: 0,
+      startBeats: 0,
       endBeats: 0,
       beatUnit: "quarter",
       bars: barsOf(4),

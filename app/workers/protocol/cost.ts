@@ -16,6 +16,7 @@ export const costRequestSchema = v.object({
     fromBar: count,
     toBar: count,
     pickupBeats: count,
+    startBeats: count,
     endBeats: count,
     beatUnit: v.picklist(BEAT_UNIT_NAMES),
     bars,

@@ -116,7 +116,7 @@ export function readMusicXml(source: XmlElement): Result<ReadScore, string> {
     composer: composerOf(document),
     pickup,
     bars,
-    parts: parts.map((part, i) => partOf(part, listed, standings[i]!, i)),
+    parts: parts.map((part, i) => partOf(part, listed, standings[i]!, { index: i, notes })),
     tempi,
     unread: [...unread.values()],
   };
@@ -127,7 +127,7 @@ function partOf(
   part: XmlElement,
   listed: readonly XmlElement[],
   { staves, transposition }: Standing,
-  index: number,
+  { index, notes }: { readonly index: number; readonly notes: readonly (readonly ScoreNote[])[] },
 ): ScorePart {
   const id = part.attributes.id ?? "";
   const name = clean(
@@ -136,7 +136,22 @@ function partOf(
       "part-name",
     ),
   );
-  return { id: id || `P${index + 1}`, name: name || `Part ${index + 1}`, staves, transposition };
+  return {
+    id: id || `P${index + 1}`,
+    name: name || `Part ${index + 1}`,
+    staves,
+    voices: mostVoices(notes.flat().filter(({ part: of }) => of === index)),
+    transposition,
+  };
+}
+
+/** How many voices the fullest staff has. */
+function mostVoices(notes: readonly ScoreNote[]): number {
+  const byStaff = new Map<number, Set<string>>();
+  for (const { staff, voice } of notes) {
+    byStaff.set(staff, (byStaff.get(staff) ?? new Set()).add(voice));
+  }
+  return Math.max(1, ...[...byStaff.values()].map(({ size }) => size));
 }
 
 /** One bar of all parts. */

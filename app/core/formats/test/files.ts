@@ -24,6 +24,6 @@ export const scoresOfOthers = (): TestFile[] => [
 ];
 
 /** The tunes of the demo room. */
-export const ownTunes = (): TestFile[] => inFolder("demo/tunes", /./);
+export const ownTunes = (): TestFile[] => inFolder("demo/tunes", /\.(abc|mid|musicxml)$/);
 
 export const bytesOf = (text: string): Uint8Array => new TextEncoder().encode(text);

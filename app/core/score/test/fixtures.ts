@@ -21,7 +21,7 @@ export const aScore = (bars: readonly Partial<ScoreBar>[], pickup = false): Scor
   composer: "",
   pickup,
   bars: bars.map(aBar),
-  parts: [{ id: "P1", name: "", staves: 2, transposition: 0 }],
+  parts: [{ id: "P1", name: "", staves: 2, voices: 1, transposition: 0 }],
   tempi: [],
   unread: [],
 });
