@@ -10,6 +10,7 @@ import { keepAsExercise } from "~/server/cases/exercises";
 import { keepInLibrary } from "~/server/cases/library";
 import { cutPassage, setLadder } from "~/server/cases/passages";
 import { setConcert } from "~/server/cases/rooms";
+import { measurePassages } from "~/server/cases/trouble";
 import { drawBars, layPages } from "~/server/cases/paper";
 import { layOutNotes } from "~/server/cases/scores";
 import type { SentFile } from "~/server/cases/sent-file";
@@ -135,6 +136,7 @@ class DemoPerson {
     const { fromBar, toBar, pickupBeats = 0, name = "", focus = "" } = passage;
     const range = { fromBar, toBar, pickupBeats, endBeats: 0, name, focus };
     const passageId = await cutPassage(services, studioId, { personId, pieceId }, range);
+    await measurePassages(services, { studioId, personId, pieceId });
     await setLadder(services, studioId, passageId, ladderOf(passage));
     const learner = new Learner({ ...ORDINARY, ...passage.learner }, this.random);
     this.practising.push({ passageId, passage, learner });

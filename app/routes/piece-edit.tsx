@@ -3,6 +3,7 @@ import { PieceForm } from "~/features/piece/piece-form";
 import { idsOf, refused } from "~/server/boundary";
 import { changePiece } from "~/server/cases/add-piece";
 import { piecePage } from "~/server/cases/passage-pages";
+import { measurePassages } from "~/server/cases/trouble";
 import { forStudent } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/piece-edit";
@@ -24,6 +25,7 @@ export const action = (asked: Route.ActionArgs) =>
     const form = await asked.request.formData();
     const done = await changePiece(services, studioId, pieceId, form);
     if (!done.ok) return refused(done.error);
+    await measurePassages(services, { studioId, personId, pieceId });
     throw redirect(`/studio/${studioId}/students/${personId}/pieces/${pieceId}`);
   });
 

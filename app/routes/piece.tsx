@@ -8,6 +8,7 @@ import { givePiece, readGiven } from "~/server/cases/give";
 import { drawBars, pagesFromForm } from "~/server/cases/paper";
 import { piecePage } from "~/server/cases/passage-pages";
 import { choosePart, notesFromForm } from "~/server/cases/scores";
+import { measurePassages } from "~/server/cases/trouble";
 import { forStudent } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/piece";
@@ -39,6 +40,7 @@ export const action = (asked: Route.ActionArgs) =>
     }
     if (form.get("act") === "notes") {
       const laid = await notesFromForm(services, ids, form);
+      if (laid.ok) await measurePassages(services, ids);
       return laid.ok ? { renumbered: laid.value.renumbered } : refused(laid.error);
     }
     if (form.get("act") === "pages") {
@@ -51,6 +53,7 @@ export const action = (asked: Route.ActionArgs) =>
     }
     if (form.get("act") === "part") {
       const chosen = await choosePart(services, ids, form);
+      if (chosen.ok) await measurePassages(services, ids);
       return chosen.ok ? undefined : refused(chosen.error);
     }
     const done = await actOnPiece(services, ids, form);

@@ -134,6 +134,8 @@ export const workshop = {
     outOfReach: (name: string, tempo: number, clean: string) =>
       `Out of ${name}'s reach as it is: at ${tempo} bpm only ${clean} of plays would be clean. Try a lower target for now, or a lighter gate.`,
     fromPrior: "Nothing played yet: reckoned from what is usual for a new passage.",
+    fromNotes: (share: string) =>
+      `Nothing played yet: by its notes, as hard as they are, the ceiling is expected at ${share} of the target.`,
     fromRecord: (plays: string) => `Reckoned from ${plays} recent plays of this passage.`,
     byFormula: "Plays and minutes by formula",
     byBoth: "Where there is no formula, simulated",

@@ -49,10 +49,21 @@ const HALF_LIFE_DAYS = 10;
 
 /**
  * The stated prior: before anything was played, the ceiling is expected around the target times
- * 0.85, within a factor of about 1.5 either way (log s.d. 0.4); the fall is about 0.08 wide, within a factor
+ * 0.85 (less where the notes are known to be hard, see {@link expectedShare}), within a factor of about 1.5 either way (log s.d. 0.4); the fall is about 0.08 wide, within a factor
  * of about 1.6 (log s.d. 0.5).
  */
 const PRIOR = { ceilingShare: 0.85, centreSd: 0.4, width: 0.08, widthSd: 0.5 } as const;
+
+/** Notes without any difficulty are expected to come near the target, the hardest far below it. */
+const EASIEST_SHARE = 0.95;
+const HARDEST_LESS = 0.35;
+
+/**
+ * The share of the target at which a new passage's ceiling is expected, by how hard its notes are
+ * (0 to 1); the usual share where that is not known.
+ */
+export const expectedShare = (hardness: number | null): number =>
+  hardness === null ? PRIOR.ceilingShare : EASIEST_SHARE - HARDEST_LESS * hardness;
 
 const CENTRE_STEPS = 161;
 const WIDTHS = [0.03, 0.045, 0.06, 0.08, 0.11, 0.15, 0.2];
@@ -82,8 +93,8 @@ function tallied(reps: readonly RecordedRep[]): Tally[] {
 
 const square = (x: number) => x * x;
 
-function logPrior({ centre, width }: CleanCurve, target: number): number {
-  const expected = Math.log(target * PRIOR.ceilingShare);
+function logPrior({ centre, width }: CleanCurve, ceiling: number): number {
+  const expected = Math.log(ceiling);
   return (
     -0.5 * square((centre - expected) / PRIOR.centreSd) -
     0.5 * square(Math.log(width / PRIOR.width) / PRIOR.widthSd)
@@ -152,8 +163,8 @@ interface Weighted {
   readonly share: number;
 }
 
-function posterior(tallies: readonly Tally[], target: number): Weighted[] {
-  const logs = Float64Array.from(GRID, (curve) => logPrior(curve, target));
+function posterior(tallies: readonly Tally[], ceiling: number): Weighted[] {
+  const logs = Float64Array.from(GRID, (curve) => logPrior(curve, ceiling));
   for (const tally of tallies) addTally(logs, tally);
   const top = logs.reduce((max, log) => Math.max(max, log), -Infinity);
   const weights = logs.map((log) => Math.exp(log - top));
@@ -184,11 +195,16 @@ function spanOf(curves: readonly Weighted[], probability: number): Span {
 
 /**
  * Comfortable tempo and ceiling of one student on one passage, from the judged plays, by Bayes on
- * a grid of {@link CleanCurve}s. With no plays it is the prior; every value lies in 10–400 bpm.
+ * a grid of {@link CleanCurve}s. With no plays it is the prior, by `hardness` (0 to 1) where the
+ * notes are known; every value lies in 10–400 bpm.
  */
-export function estimate(reps: readonly RecordedRep[], target: Bpm): Estimate {
+export function estimate(
+  reps: readonly RecordedRep[],
+  target: Bpm,
+  hardness: number | null = null,
+): Estimate {
   const tallies = tallied(reps);
-  const curves = posterior(tallies, target);
+  const curves = posterior(tallies, target * expectedShare(hardness));
   const likely = curves.filter(({ share }) => share > 1e-6);
   return {
     comfortable: spanOf(likely, COMFORTABLE_PROBABILITY),

@@ -1,5 +1,5 @@
 export { bestDailyGain } from "./gain";
-export { estimate, type Estimate, type RecordedRep, type Span } from "./estimate";
+export { estimate, expectedShare, type Estimate, type RecordedRep, type Span } from "./estimate";
 export {
   CEILING_PROBABILITY,
   cleanProbability,

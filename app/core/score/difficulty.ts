@@ -57,6 +57,22 @@ export function difficultyOf(
   });
 }
 
+/**
+ * How hard a passage is among its bars, from 0 to 1: halfway between what is usual in it and its
+ * hardest bar, for it breaks there. Null where no bar of it is known.
+ */
+export function hardnessOf(
+  profile: readonly BarDifficulty[],
+  { fromBar, toBar }: { readonly fromBar: number; readonly toBar: number },
+): number | null {
+  const totals = profile
+    .filter(({ bar }) => bar >= fromBar && bar <= toBar)
+    .map(({ total }) => total);
+  if (totals.length === 0) return null;
+  const mean = totals.reduce((sum, each) => sum + each, 0) / totals.length;
+  return (mean + Math.max(...totals)) / 2;
+}
+
 function totalOf(bar: Omit<BarDifficulty, "bar" | "total">, count: number): number {
   const share = (value: number, full: number) => Math.min(1, Math.max(0, value / full));
   return (

@@ -34,7 +34,7 @@ export {
   type ScorePart,
   type TempoMark,
 } from "./score";
-export { difficultyOf, type BarDifficulty } from "./difficulty";
+export { difficultyOf, hardnessOf, type BarDifficulty } from "./difficulty";
 export { proposePassages, type BarMarks, type Proposal } from "./proposals";
 export { engravedSchema, type BarBox, type Engraved, type EngravedSystem } from "./engraved";
 export {

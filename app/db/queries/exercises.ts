@@ -11,6 +11,7 @@ const exercisePassageRow = v.object({
   startBeats: v.optional(v.number(), 0),
   endBeats: v.number(),
   onlyNotes: v.optional(v.picklist(PASSAGE_NOTES), "all"),
+  hardness: v.optional(v.nullable(v.number()), null),
   name: v.string(),
   focus: v.string(),
   ladder: v.nullable(ladderSchema),
@@ -19,6 +20,7 @@ const exercisePassageRow = v.object({
 /** A passage as an exercise has it: nobody's yet. */
 export type ExercisePassage = PassageRange & {
   readonly onlyNotes: PassageNotes;
+  readonly hardness: number | null;
   readonly name: string;
   readonly focus: string;
   readonly ladder: Ladder | null;

@@ -35,6 +35,7 @@ export {
   passagesNamed,
   passagesOfPerson,
   retirePassage,
+  setHardness,
   setPassageState,
 } from "./passages";
 export {

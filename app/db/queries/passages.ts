@@ -7,6 +7,7 @@ import { idRow, passageRow } from "./rows";
 const PASSAGE = `
   select passage.id, passage.person_id, passage.piece_id, passage.name, passage.focus,
          passage.from_bar, passage.to_bar, passage.pickup_beats, passage.start_beats, passage.end_beats, passage.only_notes,
+         passage.hardness,
          passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
          paced.pace, estimate.reached_tempo,
@@ -83,13 +84,14 @@ export interface NewPassage extends PassageRange {
   readonly name: string;
   readonly focus: string;
   readonly onlyNotes: PassageNotes;
+  readonly hardness: number | null;
 }
 
 export const insertPassage = (db: Queries, studioId: string, passage: NewPassage) =>
   db.execute(
     `insert into passage (id, studio_id, person_id, piece_id, name, focus,
-       from_bar, to_bar, pickup_beats, start_beats, end_beats, only_notes)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12)`,
+       from_bar, to_bar, pickup_beats, start_beats, end_beats, only_notes, hardness)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
     [
       passage.id,
       studioId,
@@ -103,6 +105,7 @@ export const insertPassage = (db: Queries, studioId: string, passage: NewPassage
       passage.startBeats,
       passage.endBeats,
       passage.onlyNotes,
+      passage.hardness,
     ],
   );
 
@@ -124,6 +127,18 @@ export const markGiven = (db: Queries, studioId: string, passageId: string, from
          where studio_id = $1 and id = $2`,
         [studioId, passageId, from.exercise, from.version],
       );
+
+export const setHardness = (
+  db: Queries,
+  studioId: string,
+  passageId: string,
+  hardness: number | null,
+) =>
+  db.execute("update passage set hardness = $3 where studio_id = $1 and id = $2", [
+    studioId,
+    passageId,
+    hardness,
+  ]);
 
 export const setPassageState = (
   db: Queries,

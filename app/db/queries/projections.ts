@@ -89,9 +89,10 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
 /** The days on which a passage was played, from a day on, each with the target it then had. */
 export const playedDays = (db: Queries, studioId: string, passageId: string, from: Day) =>
   db.many(
-    v.object({ day: dayRow, target: tempoRow }),
-    `select distinct on (session_block.day) session_block.day, target_tempo as target
+    v.object({ day: dayRow, target: tempoRow, hardness: v.nullable(v.number()) }),
+    `select distinct on (session_block.day) session_block.day, target_tempo as target, hardness
      from session_block join session_outcome using (session_id)
+     join passage on passage.id = passage_id
      where session_block.studio_id = $1 and passage_id = $2 and session_block.day >= $3
      order by session_block.day, started_at desc`,
     [studioId, passageId, from],

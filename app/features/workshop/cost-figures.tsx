@@ -1,3 +1,4 @@
+import { expectedShare } from "~/core/record";
 import { useFormats } from "~/components/locale";
 import { chanceOf, daysGiven, nearLimit, type CleanAt } from "~/core/cost";
 import type { Ladder, Rung } from "~/core/ladder";
@@ -13,6 +14,8 @@ interface CostFiguresProps {
   readonly ceiling: number;
   /** Weighted plays behind the estimate. */
   readonly weight: number;
+  /** How hard its notes are, where they are known. */
+  readonly hardness?: number | null;
   readonly name: string;
   /** Practice days that have gone by, with a ladder by the date. */
   readonly stage?: number;
@@ -50,6 +53,7 @@ export function figuresOf({ exact, simulated }: CostKnown) {
 /** What the ladder costs this student, in plays, minutes and chances. */
 export function CostFigures(props: CostFiguresProps) {
   const { ladder, rungs, known, cleanAt, ceiling, weight, name, stage = 0, brief = false } = props;
+  const { hardness = null } = props;
   const formats = useFormats();
   const figures = figuresOf(known);
   if (!figures) return <p className={styles.soft}>{said.title(name)} …</p>;
@@ -84,7 +88,11 @@ export function CostFigures(props: CostFiguresProps) {
             {said.near[near.verdict](formats.percent(near.share))}
           </p>
           <p className={styles.soft}>
-            {weight < 1 ? said.fromPrior : said.fromRecord(formats.whole(weight))}{" "}
+            {weight < 1
+              ? hardness === null
+                ? said.fromPrior
+                : said.fromNotes(formats.percent(expectedShare(hardness)))
+              : said.fromRecord(formats.whole(weight))}{" "}
             {figures.exact ? said.byFormula : said.byBoth}
             {figures.runs ? said.bySimulation(formats.number(figures.runs)) : said.reckoning}{" "}
             {days > 1 && `${said.byDays} `}

@@ -19,13 +19,17 @@ const flaws = (...counts: readonly (readonly [number, number])[]) =>
   counts.map(([bar, flawed]) => ({ bar, flawed }));
 
 test("without plays it is the prior; with them it is the student", () => {
-  const known = { target: bpm(96), block, flaws: [] };
+  const known = { target: bpm(96), block, hardness: null, flaws: [] };
   const prior = reckoningFrom({ ...known, reps: [] });
   expect(prior.weight).toBe(0);
   const rep = { tempo: bpm(90), verdict: "clean", daysAgo: 0, count: 20 } as const;
   const sure = reckoningFrom({ ...known, reps: [rep] });
   expect(sure.cleanAt(90)).toBeGreaterThan(prior.cleanAt(90));
   expect(sure.comfortable).toBeGreaterThan(prior.comfortable);
+  const ceilings = [0, 0.5, 1].map((hardness) => reckoningFrom({ ...known, hardness, reps: [] }));
+  const falling = ceilings.map(({ ceiling }) => ceiling);
+  expect(falling).toEqual([...falling].sort((one, other) => other - one));
+  expect(new Set(falling).size).toBe(3);
 });
 
 test("the question is one that the worker can read", () => {
@@ -33,6 +37,7 @@ test("the question is one that the worker can read", () => {
   const reckoning = reckoningFrom({
     target: bpm(96),
     block,
+    hardness: null,
     flaws: flaws([1, 2], [2, 2]),
     reps: [],
   });

@@ -24,6 +24,8 @@ export interface Reckoning {
 interface Known {
   readonly reps: readonly RecordedRep[];
   readonly target: Bpm;
+  /** How hard its notes are, where they are known. */
+  readonly hardness: number | null;
   readonly block: Played;
   /** Bars of the passage with their flaws. */
   readonly flaws: readonly { readonly bar: number; readonly flawed: number }[];
@@ -45,8 +47,8 @@ function remembered(cleanAt: CleanAt): CleanAt {
 }
 
 /** From the student's own plays of this passage, or the stated prior without any. */
-export function reckoningFrom({ reps, target, block, flaws }: Known): Reckoning {
-  const known = estimate(reps, target);
+export function reckoningFrom({ reps, target, hardness, block, flaws }: Known): Reckoning {
+  const known = estimate(reps, target, hardness);
   // The table is for the worker only: it is made when first something is asked of it.
   let table: number[] | undefined;
   const { bars, around, fromBar, toBar, pickupBeats, startBeats, endBeats, beatUnit } = block;

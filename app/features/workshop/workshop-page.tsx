@@ -58,6 +58,8 @@ export interface WorkshopPageProps {
   };
   readonly passage: PassageLine;
   readonly range: PassageRange;
+  /** How hard its notes are, where they are known. */
+  readonly hardness: number | null;
   readonly ladder: Ladder | null;
   readonly place: Place | null;
   readonly startToday: Bpm | null;
@@ -91,11 +93,11 @@ function blockOf({ range, piece }: Pick<WorkshopPageProps, "range" | "piece">): 
 
 /** Draws a ladder: schools, numbers, stairs, sound, and what it costs this student. */
 export function WorkshopPage(props: WorkshopPageProps) {
-  const { studioId, person, piece, passage, range, ladder, place, refused } = props;
+  const { studioId, person, piece, passage, range, hardness, ladder, place, refused } = props;
   const block = useMemo(() => blockOf({ range, piece }), [range, piece]);
   const [draft, setDraft] = useState<LadderDraft>(() => {
     if (ladder) return draftOf(ladder);
-    const known = { reps: props.reps, block, flaws: props.flaws };
+    const known = { reps: props.reps, hardness, block, flaws: props.flaws };
     const fits = chanceOfDraft(known, nearestPlayable(piece.markBpm));
     return offeredDraft(piece.markBpm, passage.comfortable, fits);
   });
@@ -143,8 +145,8 @@ export function WorkshopPage(props: WorkshopPageProps) {
   // What is expected of a student must not change while a target is being moved.
   const target = nearestPlayable(ladder?.target ?? piece.markBpm);
   const reckoning = useMemo(
-    () => reckoningFrom({ reps: props.reps, target, block, flaws: props.flaws }),
-    [props.reps, props.flaws, target, block],
+    () => reckoningFrom({ reps: props.reps, target, hardness, block, flaws: props.flaws }),
+    [props.reps, props.flaws, hardness, target, block],
   );
   // Set at the stand, it holds until the ladder says something else; what it costs goes by it.
   const players = useMemo(
@@ -342,6 +344,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
                 cleanAt={reckoning.cleanAt}
                 ceiling={reckoning.ceiling}
                 weight={reckoning.weight}
+                hardness={hardness}
                 stage={drawn.from.place.stage}
                 name={person.name}
               />

@@ -7,7 +7,7 @@ import type { FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
 import type { Services } from "../services";
 import { planMemory } from "./memory";
-import { markTrouble } from "./trouble";
+import { markTrouble, measurePassages } from "./trouble";
 import { cutPassage, putAway, setState } from "./passages";
 
 const id = v.pipe(v.string(), v.uuid());
@@ -51,6 +51,7 @@ export async function actOnPiece(
       const cut = readForm(form, cutFormSchema(piece));
       if (!cut.ok) return cut;
       const passageId = await cutPassage(services, studioId, { personId, pieceId }, cut.value);
+      await measurePassages(services, { studioId, personId, pieceId });
       // What is taken from a proposal leaves one where the others are.
       return ok(act.output.act === "take" ? undefined : passageId);
     }

@@ -37,9 +37,9 @@ export async function keepAsExercise(
     const all = await passagesOfPerson(tx, studioId, personId);
     const passages = all
       .filter((each) => each.pieceId === pieceId)
-      .map(({ name: called, focus, onlyNotes, ladder, ...each }) => ({
+      .map(({ name: called, focus, onlyNotes, hardness, ladder, ...each }) => ({
         ...rangeOf(each),
-        ...{ focus, onlyNotes, name: called },
+        ...{ focus, onlyNotes, hardness, name: called },
         ladder: ladder && { ...ladder, part: null, setOn: null },
       }));
     const id = newId();

@@ -71,6 +71,7 @@ export interface Given extends PassageRange {
   readonly name: string;
   readonly focus: string;
   readonly onlyNotes: PassageNotes;
+  readonly hardness: number | null;
   readonly ladder: Ladder | null;
   readonly piece: { readonly metres: readonly MetreRegion[] };
   readonly from: GivenFrom;
@@ -114,17 +115,10 @@ export async function givePassage(
   );
   if (same) return same.id;
   const id = newId();
-  const { name, focus, onlyNotes, pieceId } = given;
+  const { name, focus, onlyNotes, hardness, pieceId } = given;
   const range = rangeOf(given);
-  await insertPassage(tx, studioId, {
-    id,
-    personId: to,
-    pieceId,
-    name,
-    focus,
-    onlyNotes,
-    ...range,
-  });
+  const told = { name, focus, onlyNotes, hardness };
+  await insertPassage(tx, studioId, { id, personId: to, pieceId, ...told, ...range });
   await markGiven(tx, studioId, id, given.from);
   if (!given.ladder) return id;
   const ladder = suited(given, given.ladder, sharesOf(theirs), today);

@@ -19,7 +19,8 @@ export async function cutPassage(
   cut: Cut,
 ): Promise<string> {
   const id = newId();
-  await insertPassage(db, studioId, { startBeats: 0, onlyNotes: "all", ...cut, ...where, id });
+  const usual = { startBeats: 0, onlyNotes: "all" as const, hardness: null };
+  await insertPassage(db, studioId, { ...usual, ...cut, ...where, id });
   return id;
 }
 

@@ -21,13 +21,13 @@ export async function estimateDays(
   passageId: string,
   from: Day,
 ): Promise<void> {
-  for (const { day, target } of await playedDays(db, studioId, passageId, from)) {
+  for (const { day, target, hardness } of await playedDays(db, studioId, passageId, from)) {
     const reps = await repsOfPassage(db, studioId, passageId, addDays(day, -RECORD_DAYS), day);
     const recorded = reps.map(({ day: played, ...rep }) => ({
       ...rep,
       daysAgo: daysBetween(played, day),
     }));
-    await putPassageDay(db, studioId, passageId, day, estimate(recorded, target));
+    await putPassageDay(db, studioId, passageId, day, estimate(recorded, target, hardness));
   }
 }
 

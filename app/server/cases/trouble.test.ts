@@ -50,4 +50,16 @@ test("with notes every bar has its profile; without, none", async () => {
   expect(profile.map(({ bar }) => bar)).toEqual(Array.from({ length: 25 }, (_, bar) => bar));
   // Running quavers have more in them than a held note.
   expect(profile[9]!.total).toBeGreaterThan(profile[16]!.total);
+  // What is cut from there on knows how hard it is; what was cut before is measured, too.
+  const cut = { pickupBeats: "0", endBeats: "0", name: "", focus: "" };
+  for (const bars of [
+    { fromBar: "9", toBar: "10" },
+    { fromBar: "16", toBar: "17" },
+  ]) {
+    await act({ act: "take", ...bars, ...cut });
+  }
+  const passages = await passagesOfPerson(room.services.db, studioId, personId);
+  const hardness = (from: number) => passages.find(({ fromBar }) => fromBar === from)?.hardness;
+  expect(hardness(9)).toBeGreaterThan(hardness(16)!);
+  expect(hardness(5)).not.toBeNull();
 });

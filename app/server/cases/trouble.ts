@@ -1,11 +1,18 @@
 import * as v from "valibot";
 import { err, ok, sentences, type Result } from "~/core/result";
-import { difficultyOf, PASSAGE_STATES, type BarDifficulty } from "~/core/score";
-import { markBars, notesOf, pieceById, pieceOfPerson } from "~/db/queries";
+import { difficultyOf, hardnessOf, PASSAGE_STATES, type BarDifficulty } from "~/core/score";
+import {
+  markBars,
+  notesOf,
+  passagesOfPerson,
+  pieceById,
+  pieceOfPerson,
+  setHardness,
+} from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
 import { Kept } from "../score/kept";
 import type { Services } from "../services";
-import type { Notation } from "./scores";
+import { notationOf, type Notation } from "./scores";
 
 const bar = v.pipe(
   v.string(),
@@ -56,4 +63,19 @@ export async function profileOf(
     const part = score.parts.findIndex(({ id }) => id === partId);
     return difficultyOf(score, stored?.notes ?? [], part, { bpm: markBpm, unit: markUnit });
   });
+}
+
+/** Writes down how hard the passages of a student's piece are, as its notes are now. */
+export async function measurePassages(
+  services: Services,
+  { studioId, personId, pieceId }: Readonly<Record<"studioId" | "personId" | "pieceId", string>>,
+): Promise<void> {
+  const { db } = services;
+  const notation = await notationOf(services, studioId, personId, pieceId);
+  const profile = await profileOf(services, studioId, pieceId, notation);
+  const passages = await passagesOfPerson(db, studioId, personId);
+  for (const { id, hardness, ...passage } of passages) {
+    const measured = passage.pieceId === pieceId ? hardnessOf(profile, passage) : hardness;
+    if (measured !== hardness) await setHardness(db, studioId, id, measured);
+  }
 }

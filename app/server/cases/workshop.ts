@@ -52,6 +52,7 @@ export async function workshopPage(services: Services, studioId: string, passage
     piece,
     passage: passageLine(passage, today),
     range: rangeOf(passage),
+    hardness: passage.hardness,
     ladder,
     place: way?.place ?? null,
     startToday: way?.start ?? null,

@@ -17,19 +17,22 @@ const SHORT_MINUTES = 4;
 const RUNS = 100;
 const SEED = 20_261_126;
 
-const priors = new Map<number, ReturnType<typeof estimate>>();
+const priors = new Map<string, ReturnType<typeof estimate>>();
+const MOST_PRIORS = 500;
 
-/** What nobody's record says, by target: reckoned once. */
-function priorFor(target: Bpm) {
-  const known = priors.get(target) ?? estimate([], target);
-  priors.set(target, known);
+/** What nobody's record says, by target and notes: reckoned once. */
+function priorFor(target: Bpm, hardness: number | null) {
+  const name = `${target} ${hardness}`;
+  const known = priors.get(name) ?? estimate([], target, hardness);
+  if (priors.size >= MOST_PRIORS) priors.clear();
+  priors.set(name, known);
   return known;
 }
 
 /** P(clean) by tempo from the newest estimate, or the stated prior without one. */
-function cleanAtOf({ comfortable, ceiling }: Passage, target: Bpm) {
+function cleanAtOf({ comfortable, ceiling, hardness }: Passage, target: Bpm) {
   if (comfortable === null || ceiling === null || ceiling <= comfortable) {
-    return priorFor(target).cleanAt;
+    return priorFor(target, hardness).cleanAt;
   }
   const curve = curveThrough(comfortable, ceiling);
   return (tempo: number) => cleanProbability(curve, tempo);
