@@ -42,6 +42,7 @@ export default [
       route("students/:personId/pieces/new", "routes/piece-new.tsx"),
       route("students/:personId/pieces/:pieceId", "routes/piece.tsx"),
       route("students/:personId/pieces/:pieceId/edit", "routes/piece-edit.tsx"),
+      route("students/:personId/pieces/:pieceId/by-heart", "routes/by-heart.tsx"),
       route("passages/:passageId", "routes/progress.tsx"),
       route("passages/:passageId/ladder", "routes/ladder.tsx"),
       route("sessions/:sessionId", "routes/afterwards.tsx"),

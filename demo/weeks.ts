@@ -4,7 +4,8 @@ import { studioById, logOf } from "~/db/queries";
 import { actOnAccess } from "~/server/cases/access";
 import { addByHand } from "~/server/cases/by-hand";
 import { lessonPage, readLesson, setWeek } from "~/server/cases/lesson";
-import { markStands, planMemory } from "~/server/cases/memory";
+import { actOnHeart } from "~/server/cases/by-heart";
+import { planMemory } from "~/server/cases/memory";
 import { sayAfterwards } from "~/server/cases/say-afterwards";
 import { chooseTimes } from "~/server/cases/times";
 import type { Services } from "~/server/services";
@@ -139,7 +140,25 @@ export class DemoLessons {
       marginWeeks: 1,
     };
     insist(await planMemory(services, { studioId, personId, pieceId }, formOf(plan)));
-    const { stands } = student.byHeart;
-    insist(await markStands(services, studioId, personId, formOf({ pieceId, stands })));
+    await learnBars(services, { studioId, personId, pieceId }, student.byHeart);
+  }
+}
+
+/** Four bars at a time came to stand, on days of their own; the first were tested since. */
+async function learnBars(
+  services: Services,
+  of: Parameters<typeof actOnHeart>[1],
+  { sinceDays, stands }: NonNullable<DemoStudent["byHeart"]>,
+): Promise<void> {
+  const say = async (daysAgo: number, fields: Readonly<Record<string, string | number>>) => {
+    const then = { ...services, now: () => services.now() - daysAgo * 86_400_000 };
+    insist(await actOnHeart(then, of, formOf(fields)));
+  };
+  for (let fromBar = 1; fromBar <= stands; fromBar += 4) {
+    const bars = { fromBar, toBar: Math.min(stands, fromBar + 3) };
+    const daysAgo = Math.round(sinceDays * (1 - bars.toBar / (stands + 1)));
+    await say(daysAgo, { act: "stand", ...bars });
+    if (daysAgo < 6) continue;
+    await say(daysAgo - 4, { act: "test", outcome: "stood", id: services.newId(), ...bars });
   }
 }

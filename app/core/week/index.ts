@@ -59,4 +59,5 @@ export {
 } from "./memorise";
 export { nestedGoals, smaller, wasWeak, type NestedGoals, type WeekDone } from "./goals";
 export { reviewIn, type ReviewDay } from "./review";
+export { nextTest, stretchesOf, type MemoryTest, type StandingBar, type Stretch } from "./by-heart";
 export type { AskedItem, ReviewedItem, SheetItem, StudentWeek, WeekDay, WeekItem } from "./told";

@@ -164,3 +164,4 @@ export {
   setPaperLayout,
   type StoredPaper,
 } from "./paper";
+export { dropBars, insertMemoryTest, memoryTests, standBars, standingBars } from "./by-heart";

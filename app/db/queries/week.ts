@@ -311,12 +311,18 @@ const memoryRow = v.object({
   plan: memoryPlanSchema,
   stands: v.number(),
   stands_on: dayRow,
+  /** It is told bar by bar which stand. */
+  by_bars: v.boolean(),
 });
+
+const BY_BARS = `exists (select from memory_bar
+  where memory_bar.person_id = memory_plan.person_id and memory_bar.piece_id = memory_plan.piece_id
+) as by_bars`;
 
 export const memoryOf = (db: Queries, studioId: string, personId: string) =>
   db.many(
     memoryRow,
-    `select piece_id, title, plan, stands, stands_on
+    `select memory_plan.piece_id, title, plan, stands, stands_on, ${BY_BARS}
      from memory_plan join piece on piece.id = piece_id
      where memory_plan.studio_id = $1 and person_id = $2 order by title`,
     [studioId, personId],
@@ -325,7 +331,7 @@ export const memoryOf = (db: Queries, studioId: string, personId: string) =>
 export const memoryOfAll = (db: Queries, studioId: string) =>
   db.many(
     v.object({ person_id: idRow, ...memoryRow.entries }),
-    `select person_id, piece_id, title, plan, stands, stands_on
+    `select person_id, memory_plan.piece_id, title, plan, stands, stands_on, ${BY_BARS}
      from memory_plan join piece on piece.id = piece_id where memory_plan.studio_id = $1`,
     [studioId],
   );

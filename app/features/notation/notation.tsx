@@ -2,7 +2,12 @@ import { useMemo, useRef } from "react";
 import { lanesOf } from "~/components/bar-lanes";
 import type { RibbonPassage } from "~/components/bar-ribbon";
 import { StateMark } from "~/components/state-mark";
-import { useBarSelection, wholeBars, type BeatRange } from "~/components/use-bar-selection";
+import {
+  useBarSelection,
+  wholeBars,
+  type BarRange,
+  type BeatRange,
+} from "~/components/use-bar-selection";
 import type { BarBox, BarMarks, Within } from "~/core/score";
 import { notationWords } from "~/words/notation";
 import { Bands } from "./bands";
@@ -33,6 +38,8 @@ interface NotationProps {
   readonly byNotes: boolean;
   /** Whether the beats at which the selection begins and ends can be moved. */
   readonly edges: boolean;
+  /** Bars whose notes are hidden, to be played from memory. */
+  readonly covered?: BarRange | undefined;
 }
 
 /** Staves are so high, in CSS px, on a desk and on a phone. */
@@ -55,6 +62,10 @@ export function Notation(props: NotationProps) {
   const lanes = useMemo(() => lanesOf(passages), [passages]);
   const most = Math.max(1, ...Object.values(flaws));
 
+  const { covered } = props;
+  const isCovered = ({ bar }: BarBox) =>
+    covered !== undefined && bar >= covered.fromBar && bar <= covered.toBar;
+
   const overBar = (box: BarBox) => {
     const { bar: position } = box;
     const flawed = flaws[position] ?? 0;
@@ -66,7 +77,7 @@ export function Notation(props: NotationProps) {
         role="option"
         aria-selected={Boolean(chosen)}
         aria-label={bars.said(position) + notationWords.barGoes(mark, flawed)}
-        className={styles.bar}
+        className={isCovered(box) ? `${styles.bar} ${styles.covered}` : styles.bar}
         style={fieldOf(box)}
         {...(position > 0
           ? {
@@ -79,6 +90,7 @@ export function Notation(props: NotationProps) {
         <span className={styles.label}>
           {bars.label(position)} {mark && <StateMark state={mark} bare />}
         </span>
+        {isCovered(box) && <span className={styles.cover} />}
         {flawed > 0 && (
           <>
             <span className={styles.flaws} style={{ opacity: 0.35 + (0.65 * flawed) / most }} />

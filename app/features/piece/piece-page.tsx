@@ -9,6 +9,7 @@ import type { BeatRange } from "~/components/use-bar-selection";
 import type { PassageNotes } from "~/core/score";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
+import { heartWords } from "~/words/by-heart";
 import { planWords } from "~/words/plan";
 import { CutForm } from "./cut-form";
 import { ExerciseForm } from "./exercise-form";
@@ -92,7 +93,14 @@ export function PiecePage(props: PiecePageProps) {
           <ExerciseForm title={piece.title} refused={refused} kept={props.kept} />
         </Section>
       )}
-      <Section title={planWords.week.memory}>
+      <Section
+        title={planWords.week.memory}
+        aside={
+          <Link to={`/studio/${studioId}/students/${person.id}/pieces/${piece.id}/by-heart`}>
+            {heartWords.open}
+          </Link>
+        }
+      >
         <MemoryForm
           key={props.memory?.plan.concert}
           bars={piece.bars}

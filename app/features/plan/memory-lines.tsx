@@ -1,9 +1,10 @@
 import Button from "@mui/material/Button";
 import TextField from "@mui/material/TextField";
-import { Form } from "react-router";
+import { Form, Link } from "react-router";
 import { useFormats } from "~/components/locale";
 import type { MemoryPlan } from "~/core/week";
 import type { Day } from "~/core/units";
+import { heartWords } from "~/words/by-heart";
 import { planWords } from "~/words/plan";
 import styles from "./week-page.module.css";
 
@@ -12,6 +13,8 @@ export interface MemoryLine {
   readonly title: string;
   readonly plan: MemoryPlan;
   readonly stands: number;
+  /** It is told bar by bar which stand, so that their number isn't typed. */
+  readonly byBars: boolean;
   readonly ready: Day;
   readonly should: number;
   readonly aheadDays: number;
@@ -24,9 +27,12 @@ const { week: said } = planWords;
 export function MemoryLines({
   lines,
   canMark,
+  home,
 }: {
   lines: readonly MemoryLine[];
   canMark: boolean;
+  /** The student's pages, where each line leads to its bars. */
+  home?: string;
 }) {
   const formats = useFormats();
   return (
@@ -56,7 +62,8 @@ export function MemoryLines({
                   `, ${said.perDay(formats.tenth(line.perDay), unit)}`}
               </span>
             </div>
-            {canMark && (
+            {home && <Link to={`${home}/pieces/${line.pieceId}/by-heart`}>{heartWords.open}</Link>}
+            {canMark && !line.byBars && (
               <Form method="post" className={styles.mark}>
                 <input type="hidden" name="act" value="stands" />
                 <input type="hidden" name="pieceId" value={line.pieceId} />

@@ -118,7 +118,7 @@ export function WeekPage(props: WeekPageProps) {
       )}
       {props.memory.length > 0 && (
         <Section title={said.memory}>
-          <MemoryLines lines={props.memory} canMark={!looksOnly} />
+          <MemoryLines lines={props.memory} canMark={!looksOnly} home={home} />
         </Section>
       )}
       {props.weeks.length > 1 && (

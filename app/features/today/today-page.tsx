@@ -4,6 +4,7 @@ import { Care } from "~/components/care";
 import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
 import { words } from "~/words";
+import { heartWords } from "~/words/by-heart";
 import { planWords } from "~/words/plan";
 import { SessionForm } from "./session-form";
 import type { TodayPageProps } from "./today-shapes";
@@ -61,6 +62,13 @@ export function TodayPage(props: TodayPageProps) {
           ))}
         </div>
       )}
+      {props.heartDue.map(({ pieceId, title, fromBar, toBar }) => (
+        <p key={pieceId} className={styles.heart}>
+          <Link to={`${home}/pieces/${pieceId}/by-heart`}>
+            {heartWords.dueToday(title, words.bars(fromBar, toBar))}
+          </Link>
+        </p>
+      ))}
       {nothingAtAll ? (
         <Section title={words.today.plan}>
           <Empty

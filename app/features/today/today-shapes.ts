@@ -65,6 +65,13 @@ export interface TodayPageProps {
   readonly hurt: Day | undefined;
   readonly withoutLadder: number;
   readonly hurtLately: boolean;
+  /** Pieces of which something stands by heart and is to be tested. */
+  readonly heartDue: readonly {
+    readonly pieceId: string;
+    readonly title: string;
+    readonly fromBar: number;
+    readonly toBar: number;
+  }[];
   readonly questions: {
     readonly waiting: readonly Asking[];
     readonly answered: readonly Asking[];

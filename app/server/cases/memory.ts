@@ -12,7 +12,7 @@ type MemoryRow = Awaited<ReturnType<typeof memoryOf>>[number];
 
 /** Learning by heart, told for a day. */
 export const memoryLine = (
-  { piece_id, title, plan, stands, stands_on }: MemoryRow,
+  { piece_id, title, plan, stands, stands_on, by_bars }: MemoryRow,
   today: Day,
 ) => ({
   pieceId: piece_id,
@@ -20,6 +20,7 @@ export const memoryLine = (
   plan,
   stands,
   standsOn: stands_on,
+  byBars: by_bars,
   ...memoryStanding(plan, stands, today),
 });
 

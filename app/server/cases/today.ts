@@ -19,6 +19,7 @@ import { hurtSince } from "../plan/pain";
 import { tempiToday } from "../plan/tempi-today";
 import { weekNotes, weekOn } from "../plan/week-on";
 import { minutesOfDays, planWeek, whatHappened, type Happened } from "../plan/week-plan";
+import { heartDue } from "./by-heart";
 import { questionsNow } from "./questions";
 import { passageLine, stateOf } from "./passage-line";
 
@@ -130,6 +131,8 @@ export async function todayPage(services: Services, studioId: string, personId: 
       ...saidOf({ passageId: null, itemId }),
     })),
     questions: await questionsNow(services, studioId, personId),
+    /** What stands by heart and is to be tested. */
+    heartDue: await heartDue(services, studioId, personId, today),
     withoutLadder: passages.length - ready.length,
     openSession: open ? { id: open.id, blocks: open.plan.blocks.length } : undefined,
   };
