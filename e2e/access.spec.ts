@@ -130,6 +130,16 @@ test("a student reaches what is theirs and nothing of another; a parent looks on
     form: { act: "set" },
   });
   expect(sets.status()).toBe(403);
+  // A piece of theirs they see and mark; what it is cut into, the teacher says.
+  const piece = /pieces\/[0-9a-f-]{36}/.exec(
+    await (await page.request.get(address + mine.home)).text(),
+  );
+  const onPiece = async (form: Record<string, string>) =>
+    (await student.request.post(`${address}${mine.home}/${piece![0]}`, { headers, form })).status();
+  expect(await status(`${mine.home}/${piece![0]}`)).toBe(200);
+  expect(await onPiece({ act: "mark", mark: "raw", fromBar: "1", toBar: "2" })).toBe(200);
+  expect(await onPiece({ act: "stages", stages: "[]" })).toBe(403);
+  expect(await status(`${mine.home}/${piece![0]}/edit`)).toBe(403);
 
   // A teacher of another room finds nothing of this one.
   const elsewhere = await browser.newContext(contextOptions);

@@ -59,13 +59,13 @@ test("from a file to a passage played from its notes, where a flaw is told on it
   await player.starts();
   await expect(page.locator("[data-here]")).toBeVisible();
   await player.playsFlawed();
+  // The next play would be over soon on the fast clock, and with it the question.
+  await player.button("Pause").dispatchEvent("click");
   const where = page.getByRole("button", { name: "bar 18", exact: true });
-  // The next play is near on the fast clock: no waiting until nothing moves.
-  await where.dispatchEvent("click");
+  await where.click();
   await expect(where).toHaveAttribute("aria-pressed", "true");
 
   // They can be folded away, and that stays so.
-  await player.button("Pause").click();
   await player.button("Fold the notes away").click();
   await expect(page.locator("main svg .measure")).toHaveCount(0);
   await page.reload();

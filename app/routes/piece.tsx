@@ -9,7 +9,7 @@ import { drawBars, pagesFromForm } from "~/server/cases/paper";
 import { piecePage } from "~/server/cases/passage-pages";
 import { choosePart, notesFromForm } from "~/server/cases/scores";
 import { measurePassages } from "~/server/cases/trouble";
-import { forStudent } from "~/server/access/guard";
+import { forStudent, forStudentForm } from "~/server/access/guard";
 import { words } from "~/words";
 import type { Route } from "./+types/piece";
 
@@ -18,17 +18,21 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 ];
 
 export const loader = (asked: Route.LoaderArgs) =>
-  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+  forStudent(asked, "see", async ({ services, studioId, personId, who }) => {
     const { pieceId } = idsOf(asked.params, "pieceId");
     const flawDays = flawDaysOf(asked.request.url);
     const page = await piecePage(services, studioId, personId, pieceId, flawDays);
-    return { studioId, flawDays, ...page };
+    const { role } = who;
+    // Who else comes to the room is the teacher's business.
+    return { studioId, flawDays, role, ...page, others: role === "teacher" ? page.others : [] };
   });
 
+/** Whoever practises marks how bars go; everything else about a piece is the teacher's. */
+const rightOf = (form: FormData) => (form.get("act") === "mark" ? "practise" : "teach");
+
 export const action = (asked: Route.ActionArgs) =>
-  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+  forStudentForm(asked, rightOf, async ({ services, studioId, personId, form }) => {
     const ids = { studioId, personId, ...idsOf(asked.params, "pieceId") };
-    const form = await asked.request.formData();
     if (form.get("act") === "give") {
       const to = readGiven(form);
       if (!to.ok) return refused(to.error);

@@ -143,6 +143,7 @@ export const notationWords = {
     keep: (bars: number) => `Keep ${count(bars, "bar")}`,
     stop: "Leave it as it was",
     again: "Draw the bars again",
+    notYet: "The bars of its pages are not drawn yet.",
     none: "No system is drawn on this page yet.",
     from: "Pages from ",
     files: (name: string) => `${name} as it came`,

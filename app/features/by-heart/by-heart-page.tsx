@@ -37,11 +37,7 @@ export function ByHeartPage(props: ByHeartPageProps) {
     <Page
       title={`${heartWords.title}: ${piece.title}`}
       lead={heartWords.lead(stands, piece.bars)}
-      back={
-        role === "teacher"
-          ? { to: `${home}/pieces/${piece.id}`, label: piece.title }
-          : { to: `${home}/week`, label: words.student.week }
-      }
+      back={{ to: `${home}/pieces/${piece.id}`, label: piece.title }}
     >
       {props.memory && <MemoryLines lines={[props.memory]} canMark={false} />}
       {!looksOnly && (

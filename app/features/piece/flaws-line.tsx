@@ -14,7 +14,8 @@ interface FlawsLineProps {
   readonly flaws: PiecePageProps["flaws"];
   readonly days: FlawDays;
   readonly bars: number;
-  readonly onChoose: (range: BarRange) => void;
+  /** Chooses bars to be cut; without it they are only told. */
+  readonly onChoose: ((range: BarRange) => void) | undefined;
 }
 
 /** Where flawed plays fell in the days that are looked at, in numbers, and the bars that hold most. */
@@ -32,7 +33,7 @@ export function FlawsLine({ flaws, days, bars, onChoose }: FlawsLineProps) {
           ? notationWords.failed(sum(there), sum(told), words.bars(found.fromBar, found.toBar))
           : notationWords.noneFailed}
       </span>
-      {found && (
+      {found && onChoose && (
         <Button size="small" variant="outlined" onClick={() => onChoose(found)}>
           {notationWords.cutThere}
         </Button>

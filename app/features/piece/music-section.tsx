@@ -23,6 +23,8 @@ interface MusicSectionProps {
   readonly onSelect: (range: BeatRange) => void;
 }
 
+const nothing = () => undefined;
+
 /** The bars of a piece: its notes where it has any, its ribbon of bars otherwise. */
 export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
   const { piece, flaws, notation, paper } = page;
@@ -33,6 +35,7 @@ export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
     state,
     label: name || `${fromBar}–${toBar}`,
   }));
+  const teaches = page.role === "teacher";
   const undrawn = paper?.layout.length === 0;
   const trouble = useTrouble(page.marks);
   const { marking, pending, setPending, touch, marks } = trouble;
@@ -43,9 +46,10 @@ export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
     marks,
     piece,
     selection: range,
-    onSelect: marking ? setPending : onSelect,
+    // Only what can be cut or marked is chosen.
+    onSelect: marking ? setPending : teaches ? onSelect : nothing,
     byNotes: byNotes && !marking,
-    edges: !marking,
+    edges: teaches && !marking,
   };
   const selectBars = (bars: BarRange) => chosen.onSelect(wholeBars(bars));
   const touched = ({ key }: { readonly key: string }) => {
@@ -54,12 +58,13 @@ export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
   return (
     <Section
       title={words.piece.bars}
-      aside={!undrawn && <span className={styles.soft}>{words.piece.how}</span>}
+      aside={teaches && !undrawn && <span className={styles.soft}>{words.piece.how}</span>}
     >
-      {!undrawn && (
+      {!undrawn && page.role !== "parent" && (
         <TroubleBar
           trouble={trouble}
           aside={
+            teaches &&
             notation && (
               <Button size="small" aria-pressed={byNotes} onClick={() => setByNotes(!byNotes)}>
                 {byNotes ? notationWords.byBars : notationWords.byNotes}
@@ -90,14 +95,21 @@ export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
         )}
       </div>
       {page.passages.length > 0 && (
-        <FlawsLine flaws={flaws} days={page.flawDays} bars={piece.bars} onChoose={selectBars} />
+        <FlawsLine
+          flaws={flaws}
+          days={page.flawDays}
+          bars={piece.bars}
+          onChoose={teaches ? selectBars : undefined}
+        />
       )}
-      <Proposals
-        marks={marks}
-        profile={page.profile}
-        passages={page.passages}
-        onChange={selectBars}
-      />
+      {teaches && (
+        <Proposals
+          marks={marks}
+          profile={page.profile}
+          passages={page.passages}
+          onChange={selectBars}
+        />
+      )}
       {page.renumbered.length > 0 && (
         <div role="status" className={styles.hint}>
           {notationWords.renumbered}
@@ -108,29 +120,31 @@ export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
           </ul>
         </div>
       )}
-      <details
-        className={styles.unread}
-        open={page.refused?.errors.file !== undefined || undefined}
-      >
-        <summary>
-          {notation
-            ? notationWords.newEdition
-            : paper
-              ? notationWords.pages.replace
-              : notationWords.fromFile}
-        </summary>
-        <FileForm
-          refused={page.refused}
-          submit={
-            notation
-              ? notationWords.replace
+      {teaches && (
+        <details
+          className={styles.unread}
+          open={page.refused?.errors.file !== undefined || undefined}
+        >
+          <summary>
+            {notation
+              ? notationWords.newEdition
               : paper
-                ? notationWords.pages.replaceNow
-                : notationWords.layOut
-          }
-          forPiece
-        />
-      </details>
+                ? notationWords.pages.replace
+                : notationWords.fromFile}
+          </summary>
+          <FileForm
+            refused={page.refused}
+            submit={
+              notation
+                ? notationWords.replace
+                : paper
+                  ? notationWords.pages.replaceNow
+                  : notationWords.layOut
+            }
+            forPiece
+          />
+        </details>
+      )}
     </Section>
   );
 }

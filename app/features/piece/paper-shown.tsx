@@ -30,6 +30,8 @@ export function PaperShown({ page, paper, ...chosen }: PaperShownProps) {
   const bars = useMemo(() => barsOfPaper(piece), [piece]);
   const here = `/studio/${studioId}/students/${person.id}/pieces/${piece.id}`;
   const waiting = <p className={styles.hint}>{notationWords.coming}</p>;
+  const teaches = page.role === "teacher";
+  if (drawing && !teaches) return <p className={styles.hint}>{told.notYet}</p>;
   if (drawing) {
     return (
       <Suspense fallback={waiting}>
@@ -58,20 +60,22 @@ export function PaperShown({ page, paper, ...chosen }: PaperShownProps) {
           {...chosen}
         />
       </Suspense>
-      <div className={styles.source}>
-        <span>
-          {told.from}
-          {files.map((name, index) => (
-            <span key={index}>
-              {index > 0 && ", "}
-              <a href={`${here}/paper-file/${index + 1}`}>{told.files(name)}</a>
-            </span>
-          ))}
-        </span>
-        <Button size="small" onClick={() => setDrawing(true)}>
-          {told.again}
-        </Button>
-      </div>
+      {teaches && (
+        <div className={styles.source}>
+          <span>
+            {told.from}
+            {files.map((name, index) => (
+              <span key={index}>
+                {index > 0 && ", "}
+                <a href={`${here}/paper-file/${index + 1}`}>{told.files(name)}</a>
+              </span>
+            ))}
+          </span>
+          <Button size="small" onClick={() => setDrawing(true)}>
+            {told.again}
+          </Button>
+        </div>
+      )}
     </>
   );
 }

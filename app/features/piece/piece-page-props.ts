@@ -31,6 +31,8 @@ export interface PiecePaper {
 /** A piece on a student's stand, with what was practised of it. */
 export interface PiecePageProps {
   readonly studioId: string;
+  /** Who looks: a student marks how bars go, a parent only looks on. */
+  readonly role: "teacher" | "student" | "parent";
   readonly person: { readonly id: string; readonly name: string };
   readonly piece: {
     readonly id: string;

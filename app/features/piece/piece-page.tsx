@@ -32,19 +32,24 @@ export function PiecePage(props: PiecePageProps) {
         endBeats: Number(refused.values.endBeats ?? 0),
       }
     : undefined;
+  const teaches = props.role === "teacher";
+  const here = `/studio/${studioId}/students/${person.id}/pieces/${piece.id}`;
   const [selection, setSelection] = useState<BeatRange | undefined>(typed);
   return (
     <Page
       title={piece.title}
       back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
       actions={
-        <Button
-          component={Link}
-          to={`/studio/${studioId}/students/${person.id}/pieces/${piece.id}/edit`}
-          variant="outlined"
-        >
-          {words.student.editPiece}
-        </Button>
+        <>
+          <Button component={Link} to={`${here}/by-heart`} variant="outlined">
+            {heartWords.open}
+          </Button>
+          {teaches && (
+            <Button component={Link} to={`${here}/edit`} variant="outlined">
+              {words.student.editPiece}
+            </Button>
+          )}
+        </>
       }
       lead={
         <>
@@ -54,7 +59,7 @@ export function PiecePage(props: PiecePageProps) {
       }
     >
       <MusicSection page={props} selection={selection} onSelect={setSelection} />
-      {selection ? (
+      {teaches && selection ? (
         <CutForm
           piece={piece}
           selection={selection}
@@ -63,6 +68,7 @@ export function PiecePage(props: PiecePageProps) {
           refused={refused}
         />
       ) : (
+        teaches &&
         passages.length === 0 &&
         props.paper?.layout.length !== 0 && <p className={styles.hint}>{words.piece.firstCut}</p>
       )}
@@ -70,11 +76,26 @@ export function PiecePage(props: PiecePageProps) {
         <Section title={words.piece.passages}>
           <ul className={styles.passages}>
             {passages.map((passage) => (
-              <PassageLineItem key={passage.id} studioId={studioId} passage={passage} />
+              <PassageLineItem
+                key={passage.id}
+                studioId={studioId}
+                passage={passage}
+                teaches={teaches}
+              />
             ))}
           </ul>
         </Section>
       )}
+      {teaches && <TeachersSections {...props} />}
+    </Page>
+  );
+}
+
+/** What only the teacher of the piece decides. */
+function TeachersSections(props: PiecePageProps) {
+  const { piece, passages, refused } = props;
+  return (
+    <>
       <Section title={words.piece.stages}>
         <StagesForm stages={props.stages} />
       </Section>
@@ -93,14 +114,7 @@ export function PiecePage(props: PiecePageProps) {
           <ExerciseForm title={piece.title} refused={refused} kept={props.kept} />
         </Section>
       )}
-      <Section
-        title={planWords.week.memory}
-        aside={
-          <Link to={`/studio/${studioId}/students/${person.id}/pieces/${piece.id}/by-heart`}>
-            {heartWords.open}
-          </Link>
-        }
-      >
+      <Section title={planWords.week.memory}>
         <MemoryForm
           key={props.memory?.plan.concert}
           bars={piece.bars}
@@ -110,7 +124,7 @@ export function PiecePage(props: PiecePageProps) {
           refused={refused}
         />
       </Section>
-    </Page>
+    </>
   );
 }
 
@@ -124,7 +138,13 @@ function notesToChoose(notation: PieceScore | undefined): PassageNotes[] {
   ];
 }
 
-function PassageLineItem({ studioId, passage }: { studioId: string; passage: PassageLine }) {
+interface PassageLineItemProps {
+  readonly studioId: string;
+  readonly passage: PassageLine;
+  readonly teaches: boolean;
+}
+
+function PassageLineItem({ studioId, passage, teaches }: PassageLineItemProps) {
   const fetcher = useFetcher();
   const here = `/studio/${studioId}/passages/${passage.id}`;
   const bars = words.bars(passage.fromBar, passage.toBar);
@@ -135,21 +155,23 @@ function PassageLineItem({ studioId, passage }: { studioId: string; passage: Pas
         <span className={styles.soft}>{passage.name && bars}</span>
       </span>
       <StateMark state={passage.state} />
-      <StateChoice passage={passage} />
+      {teaches && <StateChoice passage={passage} />}
       <span className={styles.soft}>
         {[passage.focus, passage.given && words.piece.givenFrom(passage.given.changed)]
           .filter(Boolean)
           .join(" · ")}
       </span>
-      <fetcher.Form method="post" className={styles.push}>
-        <input type="hidden" name="passage" value={passage.id} />
-        <Button type="submit" name="act" value="retire" color="inherit" size="small">
-          {words.piece.retire}
-        </Button>
-        <Button component={Link} to={`${here}/ladder`} variant="outlined" size="small">
-          {passage.target === null ? words.student.setLadder : words.student.ladder}
-        </Button>
-      </fetcher.Form>
+      {teaches && (
+        <fetcher.Form method="post" className={styles.push}>
+          <input type="hidden" name="passage" value={passage.id} />
+          <Button type="submit" name="act" value="retire" color="inherit" size="small">
+            {words.piece.retire}
+          </Button>
+          <Button component={Link} to={`${here}/ladder`} variant="outlined" size="small">
+            {passage.target === null ? words.student.setLadder : words.student.ladder}
+          </Button>
+        </fetcher.Form>
+      )}
     </li>
   );
 }

@@ -22,6 +22,7 @@ export function ScoreShown(props: ScoreShownProps) {
   const { page, notation, ...chosen } = props;
   const { studioId, person, piece, flaws } = page;
   const { score, partId, fileName } = notation;
+  const teaches = page.role === "teacher";
   const [allParts, setAllParts] = useState(false);
   const bars = useMemo(() => barsOfScore(score, partId), [score, partId]);
   const here = `/studio/${studioId}/students/${person.id}/pieces/${piece.id}`;
@@ -37,12 +38,17 @@ export function ScoreShown(props: ScoreShownProps) {
       </Suspense>
       <div className={styles.source}>
         <span>
-          {notationWords.from(fileName)} ·{" "}
-          <a href={`${here}/score-file`}>{notationWords.original}</a>
+          {notationWords.from(fileName)}
+          {teaches && (
+            <>
+              {" · "}
+              <a href={`${here}/score-file`}>{notationWords.original}</a>
+            </>
+          )}
         </span>
         {score.parts.length > 1 && (
           <span className={styles.parts}>
-            <PartChoice parts={score.parts} partId={partId} />
+            {teaches && <PartChoice parts={score.parts} partId={partId} />}
             <Button size="small" aria-pressed={allParts} onClick={() => setAllParts(!allParts)}>
               {allParts ? notationWords.onePart(partName(notation)) : notationWords.allParts}
             </Button>

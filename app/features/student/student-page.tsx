@@ -117,12 +117,8 @@ export function StudentPage(props: StudentPageProps) {
               <span className={styles.aside}>
                 {[piece.origin, words.barCount(piece.bars)].filter(Boolean).join(" · ")} ·{" "}
                 <TempoText unit={piece.markUnit} bpm={piece.markBpm} />
-                {teaches && (
-                  <>
-                    {" · "}
-                    <Link to={`${here}/pieces/${piece.id}`}>{words.student.openPiece}</Link>
-                  </>
-                )}
+                {" · "}
+                <Link to={`${here}/pieces/${piece.id}`}>{words.student.openPiece}</Link>
               </span>
             }
           >

@@ -81,6 +81,21 @@ export const forStudent = <T>(
     return work({ ...given, personId });
   });
 
+/** Whoever has the right over the student of the address that a form asks for. */
+export const forStudentForm = <T>(
+  asked: Asked,
+  rightOf: (form: FormData) => Right,
+  work: Work<Admitted & { readonly personId: string; readonly form: FormData }, T>,
+): Promise<T> =>
+  answering(async () => {
+    const given = await admitted(asked);
+    const { personId } = idsOf(asked.params, "personId");
+    insist(given.who, "see", given.studioId, personId);
+    const form = await asked.request.formData();
+    insist(given.who, rightOf(form), given.studioId, personId);
+    return work({ ...given, personId, form });
+  });
+
 /** Whoever has a right over the student whose passage it is. */
 export const forPassage = <T>(
   asked: Asked,
