@@ -64,6 +64,9 @@ test("from a file to a passage played from its notes, where a flaw is told on it
   const where = page.getByRole("button", { name: "bar 18", exact: true });
   await where.click();
   await expect(where).toHaveAttribute("aria-pressed", "true");
+  const beats = page.getByRole("group", { name: "On beat" });
+  await beats.getByRole("button", { name: "2", exact: true }).click();
+  await expect(beats.getByRole("button", { name: "2" })).toHaveAttribute("aria-pressed", "true");
 
   // They can be folded away, and that stays so.
   await player.button("Fold the notes away").click();
@@ -168,4 +171,29 @@ test("pages on paper: a PDF is drawn, its bars are drawn over it, and it is play
   await expect(page.locator("main svg image")).toHaveCount(1);
   await player.starts();
   await expect(page.locator("[data-here]")).toBeVisible();
+});
+
+test("by heart: bars stand, are tested from the middle with their notes covered, and fall out", async ({
+  teacher,
+  page,
+  server,
+}) => {
+  const first = await teacher.opensARoomAtOnce();
+  await page.goto(`${server.address}${first}`);
+  await ready(page);
+  await page.setInputFiles("input[type=file]", FERRY);
+  await page.getByRole("button", { name: "Read it and open its bars" }).click();
+  await page.getByRole("link", { name: "By heart, bar by bar" }).click();
+  await expect(page.getByRole("heading", { name: "What stands" })).toBeVisible();
+  await teacher.dragsOverBars(1, 4);
+  await page.getByRole("button", { name: "Stand by heart: bars 1–4" }).click();
+  await expect(page.getByText("4 of 24 bars stand by heart")).toBeVisible();
+  await page.getByRole("button", { name: "Cover the notes and begin" }).click();
+  await expect(page.locator("[class*=cover_]").first()).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations).toEqual([]);
+  // With the pedal: it fell out.
+  await page.keyboard.press("PageUp");
+  await expect(page.getByText("fell out", { exact: true })).toBeVisible();
+  await expect(page.getByText(/^[123] of 24 bars stand|Nothing stands yet/)).toBeVisible();
 });

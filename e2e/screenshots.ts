@@ -12,7 +12,13 @@ const shoot = (page: Page, name: string) =>
   page.screenshot({ path: `${FOLDER}/${name}.png`, animations: "disabled", caret: "initial" });
 
 /** Looked at by the journeys, but not shown: fewer than twenty pictures are kept. */
-const NOT_SHOWN: ReadonlySet<string> = new Set(["sign-in", "times", "new-piece", "sound-check"]);
+const NOT_SHOWN: ReadonlySet<string> = new Set([
+  "sign-in",
+  "times",
+  "new-piece",
+  "sound-check",
+  "access",
+]);
 
 /** The first practice after a lesson opens with the teacher's words. */
 async function pastTheOpening(page: Page): Promise<void> {

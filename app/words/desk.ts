@@ -295,6 +295,7 @@ export const desk = {
     note: "One line for the log",
     noteSubmit: "Write it down",
     notes: "Notes",
+    fromMemory: (told: string) => `From memory: ${told}`,
     flaws: "What went wrong, when it was said",
     next: "Next time",
     nextFrom: "starts at",

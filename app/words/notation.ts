@@ -43,6 +43,10 @@ export const notationWords = {
   leave: "Leave it",
   failed: (there: number, all: number, bars: string) =>
     `Tinted by flaws: ${there} of ${count(all, "flaw")} told with their bar fell in ${bars}.`,
+  failedOn: (beats: readonly { bar: number; beat: number; flawed: number }[]) =>
+    `Told on a beat: ${beats
+      .map(({ bar, beat, flawed }) => `bar ${bar}, beat ${beat} (${count(flawed, "time")})`)
+      .join("; ")}.`,
   noneFailed: "No flaw was told with its bar in these days.",
   cutThere: "Choose these bars",
   flawsOf: "Flaws of",

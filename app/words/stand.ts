@@ -20,6 +20,7 @@ export const stand = {
       none: "all notes shown",
       alternate: "every second bar hidden",
       "after-first-beat": "first beats shown",
+      "more-each-day": "a bar more each day",
       all: "all notes hidden",
     },
     lookOnce: "Show them for this play",
@@ -134,6 +135,7 @@ export const stand = {
       anew: "Begin anew",
       take: (bpm: string | undefined) => (bpm ? `Start at ${bpm} bpm` : "Start at this"),
     },
+    onBeat: "On beat",
     where: "Where? Tap a bar. What?",
     narrowedTo: (bars: string) => `Only ${bars} for now, then the whole passage again`,
     resting: (seconds: number) =>

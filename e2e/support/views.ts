@@ -106,6 +106,16 @@ export const views: readonly View[] = [
     },
   },
   {
+    name: "by-heart",
+    open: async (page, address) => {
+      await comesIn(page, address, "Ines Calloway");
+      await page.waitForURL(/\/today$/);
+      await page.getByRole("link", { name: /^By heart: / }).click();
+      await page.getByRole("heading", { name: "What stands" }).waitFor();
+      await page.locator("svg .measure").first().waitFor();
+    },
+  },
+  {
     name: "sheet",
     open: student("Maud Ferrier", async (page) => {
       await follow(page, "The week", /\/week$/);

@@ -53,6 +53,8 @@ const payloads = {
     turns: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(999))),
     /** Only finished, after the rung it belongs to had been decided: it counts for nothing. */
     uncounted: v.optional(v.boolean()),
+    /** Its notes were hidden, and nobody looked. */
+    fromMemory: v.optional(v.boolean()),
     /** Spread of the asynchronies in milliseconds, when the player tapped along. */
     spread: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(10_000))),
   }),
@@ -61,6 +63,8 @@ const payloads = {
   detailed: v.object({
     play: id,
     bar: v.optional(bar),
+    /** The beat of that bar, from 1. */
+    beat: v.optional(v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(64))),
     what: v.optional(v.picklist(FLAWS)),
   }),
   undone: v.object({ event: id }),

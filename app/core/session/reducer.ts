@@ -175,9 +175,20 @@ function judged(state: StandState, { play: id, verdict }: Payload<"judged">): St
   return count(open, play, verdict);
 }
 
-function detailed(state: StandState, { play: id, bar, what }: Payload<"detailed">): StandState {
-  const add = { ...(bar === undefined ? {} : { bar }), ...(what === undefined ? {} : { what }) };
-  const plays = state.plays.map((play) => (play.id === id ? { ...play, ...add } : play));
+function detailed(state: StandState, { play: id, ...said }: Payload<"detailed">): StandState {
+  const { bar, what } = said;
+  const plays = state.plays.map((play) => {
+    if (play.id !== id) return play;
+    // A beat is one of its bar: another bar has not been told on a beat yet.
+    const { beat, ...others } = play;
+    const kept = beat !== undefined && (bar === undefined || bar === play.bar) ? play : others;
+    return {
+      ...kept,
+      ...(bar === undefined ? {} : { bar }),
+      ...(said.beat === undefined ? {} : { beat: said.beat }),
+      ...(what === undefined ? {} : { what }),
+    };
+  });
   const told = notingTension({ ...state, plays }, id, what);
   // To cut around the flawed bars, one has to know them: now they may be known.
   const waits = currentBlock(state).plan.ladder.afterFlawed.then === "cut";

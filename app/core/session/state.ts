@@ -41,7 +41,10 @@ export interface Play {
   readonly spread?: number | undefined;
   readonly verdict?: Verdict;
   readonly bar?: number;
+  readonly beat?: number;
   readonly what?: Flaw;
+  /** Its notes were hidden, and nobody looked. */
+  readonly fromMemory?: boolean | undefined;
 }
 
 /** Which bars of the rung are played now: its own, fewer of them, or more around them. */

@@ -54,7 +54,9 @@ export { playedDays, putPassageDay, replaceSession } from "./projections";
 export {
   ceilingsOfPerson,
   flawsByBar,
+  flawBeats,
   flawsOfSession,
+  fromMemoryOf,
   type LogEntry,
   logEntry,
   logOf,

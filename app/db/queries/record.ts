@@ -57,6 +57,33 @@ export const flawsByBar = (
     [studioId, personId, pieceId, since],
   );
 
+/** The beats on which flaws fell most, where they were told with one, since a day. */
+export const flawBeats = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  pieceId: string,
+  since: Day,
+) =>
+  db.many(
+    v.object({ bar: v.number(), beat: v.number(), flawed: v.number() }),
+    `select flaw_bar as bar, flaw_beat as beat, count(*) as flawed
+     from rep join passage on passage.id = passage_id
+     where rep.studio_id = $1 and person_id = $2 and piece_id = $3 and rep.day >= $4
+       and flaw_bar is not null and flaw_beat is not null
+     group by flaw_bar, flaw_beat order by flawed desc, flaw_bar, flaw_beat limit 3`,
+    [studioId, personId, pieceId, since],
+  );
+
+/** How many plays of a session were from memory, and how many of them clean. */
+export const fromMemoryOf = (db: Queries, studioId: string, sessionId: string) =>
+  db.one(
+    v.object({ plays: v.number(), clean: v.number() }),
+    `select count(*) as plays, count(*) filter (where verdict = 'clean') as clean from rep
+     where studio_id = $1 and session_id = $2 and from_memory`,
+    [studioId, sessionId],
+  );
+
 export const passageDayRow = v.object({
   day: dayRow,
   reached_tempo: v.nullable(v.number()),

@@ -23,6 +23,8 @@ export interface AfterwardsPageProps {
   readonly person: { readonly id: string; readonly name: string };
   readonly marks: readonly Mark[];
   readonly entry: LogEntry;
+  /** Plays whose notes were hidden. */
+  readonly fromMemory: { readonly plays: number; readonly clean: number };
   readonly flaws: readonly { readonly what: Flaw; readonly times: number }[];
   readonly next: readonly PassageLine[];
   readonly refused: Refused | undefined;
@@ -36,6 +38,7 @@ export function AfterwardsPage({
   marks,
   entry,
   flaws,
+  fromMemory,
   next,
   refused,
 }: AfterwardsPageProps) {
@@ -131,6 +134,9 @@ export function AfterwardsPage({
             <CheckIn feeling={entry.feeling} />
             <Ratings given={entry.ratings} />
           </Section>
+        )}
+        {fromMemory.plays > 0 && (
+          <p>{words.afterwards.fromMemory(words.cleanOf(fromMemory.clean, fromMemory.plays))}</p>
         )}
         {flaws.length > 0 && (
           <Section title={words.afterwards.flaws}>

@@ -12,6 +12,7 @@ import styles from "./trouble.module.css";
 
 interface FlawsLineProps {
   readonly flaws: PiecePageProps["flaws"];
+  readonly beats: PiecePageProps["flawBeats"];
   readonly days: FlawDays;
   readonly bars: number;
   /** Chooses bars to be cut; without it they are only told. */
@@ -19,7 +20,7 @@ interface FlawsLineProps {
 }
 
 /** Where flawed plays fell in the days that are looked at, in numbers, and the bars that hold most. */
-export function FlawsLine({ flaws, days, bars, onChoose }: FlawsLineProps) {
+export function FlawsLine({ flaws, beats, days, bars, onChoose }: FlawsLineProps) {
   const [, setSearch] = useSearchParams();
   const told = Object.entries(flaws).map(([bar, flawed]) => ({ bar: Number(bar), flawed }));
   const sum = (inside: readonly { flawed: number }[]) =>
@@ -32,6 +33,7 @@ export function FlawsLine({ flaws, days, bars, onChoose }: FlawsLineProps) {
         {found
           ? notationWords.failed(sum(there), sum(told), words.bars(found.fromBar, found.toBar))
           : notationWords.noneFailed}
+        {beats.length > 0 && ` ${notationWords.failedOn(beats)}`}
       </span>
       {found && onChoose && (
         <Button size="small" variant="outlined" onClick={() => onChoose(found)}>

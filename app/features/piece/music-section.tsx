@@ -97,6 +97,7 @@ export function MusicSection({ page, selection, onSelect }: MusicSectionProps) {
       {page.passages.length > 0 && (
         <FlawsLine
           flaws={flaws}
+          beats={page.flawBeats}
           days={page.flawDays}
           bars={piece.bars}
           onChoose={teaches ? selectBars : undefined}

@@ -58,6 +58,12 @@ export interface PiecePageProps {
   readonly stages: Stages;
   readonly memory: MemoryLine | undefined;
   readonly flaws: Readonly<Record<number, number>>;
+  /** The beats on which most of them fell, where they were told with one. */
+  readonly flawBeats: readonly {
+    readonly bar: number;
+    readonly beat: number;
+    readonly flawed: number;
+  }[];
   /** Over how many days they are counted. */
   readonly flawDays: FlawDays;
   /** Bars that the edition just laid out numbers otherwise. */

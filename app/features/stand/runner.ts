@@ -158,7 +158,7 @@ export class StandRunner extends StandLoop {
     if (last) await this.endNow("finished");
   }
 
-  detail = (about: { bar?: number; what?: Flaw }) =>
+  detail = (about: { bar?: number; beat?: number; what?: Flaw }) =>
     this.inOrder(async () => {
       const play = this.state.detailable;
       if (!play) return;
@@ -203,6 +203,11 @@ export class StandRunner extends StandLoop {
 
   setVolume(volume: number): void {
     this.sound.setVolume(volume);
+  }
+
+  /** Whether what is played now is played without the notes. */
+  setFromMemory(fromMemory: boolean): void {
+    this.fromMemory = fromMemory;
   }
 
   /** The bar and beat that are heard now. */

@@ -54,6 +54,7 @@ export function StandBars(props: StandBarsProps) {
             runner={runner}
             music={music}
             hidden={byHeart.hidden}
+            hiddenBars={byHeart.hiddenBars}
           />
         </Suspense>
       ) : (
@@ -74,6 +75,7 @@ export function StandBars(props: StandBarsProps) {
                 {words.flaw[what]}
               </Button>
             ))}
+            <Beats view={view} runner={runner} />
           </>
         ) : (
           extent === "narrowed" && (
@@ -90,6 +92,32 @@ export function StandBars(props: StandBarsProps) {
         )}
       </div>
     </section>
+  );
+}
+
+/** On which beat of the bar that was told it failed. */
+function Beats({ view, runner }: Pick<StandBarsProps, "view" | "runner">) {
+  const { state } = view;
+  const flawed = state.plays.find(({ id }) => id === state.detailable);
+  const bars = barsWithAround(currentBlock(state).plan);
+  const told = bars.find(({ number }) => number === flawed?.bar);
+  if (!flawed || !told) return null;
+  const { number: bar, metre } = told;
+  return (
+    <span role="group" aria-label={words.stand.onBeat} className={styles.beats}>
+      {words.stand.onBeat}{" "}
+      {Array.from({ length: metre.beats }, (_, i) => i + 1).map((beat) => (
+        <Button
+          key={beat}
+          size="small"
+          variant={flawed.beat === beat ? "contained" : "outlined"}
+          aria-pressed={flawed.beat === beat}
+          onClick={() => void runner?.detail({ bar, beat })}
+        >
+          {beat}
+        </Button>
+      ))}
+    </span>
   );
 }
 

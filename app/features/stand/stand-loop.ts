@@ -35,6 +35,8 @@ export class StandLoop {
   protected readonly taps = new TappedAlong();
   /** What was pressed and is not counted yet. */
   readonly marks = new Marks();
+  /** The notes are hidden, and nobody has looked since the last play. */
+  protected fromMemory = false;
   /** Leaving was asked for, and a slow correct play is offered first. */
   protected leaving = false;
   protected restTimer: ReturnType<typeof setTimeout> | undefined;
@@ -179,6 +181,7 @@ export class StandLoop {
       ...playedOf(heard, complete ? undefined : gone),
       ...(spread === undefined ? {} : { spread }),
       ...(uncounted ? { uncounted } : {}),
+      ...(this.fromMemory ? { fromMemory: true } : {}),
     });
     if (early) await this.judgeNow("clean");
   }

@@ -24,10 +24,13 @@ interface StandNotesProps {
   readonly music: PassageMusic;
   /** What of them is hidden, for playing from memory. */
   readonly hidden: HiddenNotes;
+  /** How many bars are, where they become more from day to day. */
+  readonly hiddenBars: number;
 }
 
 /** The music to play; the bar that is heard is marked. After a flawed play, a tap says where. */
-export function StandNotes({ view, position, runner, music, hidden }: StandNotesProps) {
+export function StandNotes(props: StandNotesProps) {
+  const { view, position, runner, music, hidden, hiddenBars } = props;
   const { state } = view;
   const { plan, state: block } = currentBlock(state);
   const segment = heardSegment(plan, block.segment);
@@ -51,7 +54,7 @@ export function StandNotes({ view, position, runner, music, hidden }: StandNotes
       segment={segment}
       pickupBeats={plan.pickupBeats}
       hidden={hidden}
-      second={(box.bar - plan.fromBar) % 2 !== 0}
+      covered={isCovered(hidden, box.bar - plan.fromBar, hiddenBars)}
       here={here === box.bar}
       flawed={flawed ? flawed.bar === box.bar : undefined}
       onWhere={() => void runner?.detail({ bar: box.bar })}
@@ -91,9 +94,24 @@ function firstBeatOf(metre: Metre | undefined): number {
   return groups ? groups[0]! / unit : beatUnitValue(usualBeatUnit(metre));
 }
 
+/** Whether something of a bar is hidden, by its place in the passage. */
+function isCovered(hidden: HiddenNotes, index: number, hiddenBars: number): boolean {
+  switch (hidden) {
+    case "none":
+      return false;
+    case "alternate":
+      return index % 2 !== 0;
+    case "more-each-day":
+      return index >= 0 && index < hiddenBars;
+    case "after-first-beat":
+    case "all":
+      return true;
+  }
+}
+
 /** What hides the notes of a bar, or what comes after its first beat. */
-function Cover({ box, firstBeat, hidden, second }: OverBarProps) {
-  if (hidden === "none" || (hidden === "alternate" && !second)) return null;
+function Cover({ box, firstBeat, hidden, covered: isHidden }: OverBarProps) {
+  if (!isHidden) return null;
   const covered = hidden === "after-first-beat" ? stretchOf(box, firstBeat, Infinity) : box;
   return (
     <span
@@ -116,8 +134,8 @@ interface OverBarProps {
   readonly segment: Segment;
   readonly pickupBeats: number;
   readonly hidden: HiddenNotes;
-  /** One of every second bars, from the second of the passage on. */
-  readonly second: boolean;
+  /** Whether its notes are hidden, all of them or what comes after its first beat. */
+  readonly covered: boolean;
   readonly here: boolean;
   /** Whether the flawed play failed here; undefined when nothing is asked. */
   readonly flawed: boolean | undefined;

@@ -120,6 +120,11 @@ function OpenStand({
   const usable = held && view.ready && !ended;
   const [notesShown, setNotesShown] = useKeptChoice("fidus-notes", true);
   const byHeart = useByHeart(state.plays.length);
+  const hasNotes = plays && music[currentBlock(state).plan.passageId] !== undefined;
+  const fromMemory = hasNotes && notesShown && byHeart.fromMemory;
+  useEffect(() => {
+    runner?.setFromMemory(fromMemory);
+  }, [runner, fromMemory]);
   const [letters, setLetters] = useKeptChoice("fidus-letters", true);
   useStandKeys({
     view,

@@ -1,27 +1,45 @@
 import { useEffect, useState } from "react";
 
 /** How much of the notes is hidden, for playing from memory. */
-export const HIDDEN_NOTES = ["none", "alternate", "after-first-beat", "all"] as const;
+export const HIDDEN_NOTES = [
+  "none",
+  "alternate",
+  "after-first-beat",
+  "more-each-day",
+  "all",
+] as const;
 export type HiddenNotes = (typeof HIDDEN_NOTES)[number];
 
 const KEY = "fidus-hidden-notes";
+const SINCE_KEY = "fidus-hidden-since";
+
+/** Whole days of this device's own calendar, to be counted from. */
+const dayNow = (): number =>
+  Math.floor((Date.now() - new Date().getTimezoneOffset() * 60_000) / 86_400_000);
 
 /** What of the notes is hidden, remembered on this device; and a look at all of it for one play. */
 export function useByHeart(plays: number) {
   const [chosen, setChosen] = useState<HiddenNotes>("none");
+  const [since, setSince] = useState(0);
   const [lookedAt, setLookedAt] = useState<number | undefined>(undefined);
   useEffect(() => {
     const kept = HIDDEN_NOTES.find((each) => each === localStorage.getItem(KEY));
     if (kept) setChosen(kept);
+    setSince(Number(localStorage.getItem(SINCE_KEY)) || dayNow());
   }, []);
   const looking = lookedAt === plays;
   return {
     chosen,
     hidden: looking ? ("none" as const) : chosen,
     looking: looking && chosen !== "none",
+    /** One bar is hidden on the day on which that was chosen, and one more on each day after it. */
+    hiddenBars: since === 0 ? 1 : Math.max(1, dayNow() - since + 1),
+    fromMemory: chosen !== "none" && !looking,
     choose: (next: HiddenNotes) => {
       setChosen(next);
       localStorage.setItem(KEY, next);
+      localStorage.setItem(SINCE_KEY, String(dayNow()));
+      setSince(dayNow());
     },
     look: () => setLookedAt(plays),
   };

@@ -3,6 +3,7 @@ import { addDays } from "~/core/units";
 import {
   assignmentsOf,
   flawsOfSession,
+  fromMemoryOf,
   logEntry,
   passageDays,
   passagesOfPerson,
@@ -62,16 +63,17 @@ export async function afterwardsPage(services: Services, studioId: string, sessi
   const { db } = services;
   const entry = await logEntry(db, studioId, sessionId);
   if (!entry) return undefined;
-  const [studio, person, flaws, passages] = await Promise.all([
+  const [studio, person, flaws, passages, fromMemory] = await Promise.all([
     studioById(db, studioId),
     studentById(db, studioId, entry.person_id),
     flawsOfSession(db, studioId, sessionId),
     passagesOfPerson(db, studioId, entry.person_id),
+    fromMemoryOf(db, studioId, sessionId),
   ]);
   const today = todayIn(services, studio);
   const next = passages
     .filter(({ id, ladder }) => ladder && entry.blocks.some((block) => block.passageId === id))
     .map((each) => passageLine(each, today));
   const marks = await marksOf(services, studioId, entry, passages);
-  return { person, marks, entry: asOf(entry, today, studio.time_zone), flaws, next };
+  return { person, marks, entry: asOf(entry, today, studio.time_zone), flaws, fromMemory, next };
 }

@@ -2,6 +2,7 @@ import { USUAL_STAGES } from "~/core/score";
 import { addDays } from "~/core/units";
 import {
   barMarksOf,
+  flawBeats,
   flawsByBar,
   passageById,
   passageDays,
@@ -33,7 +34,7 @@ export async function piecePage(
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -flawDays);
-  const [person, piece, passages, flaws, memory, stages, others, notation, marks, paper] =
+  const [person, piece, passages, flaws, memory, stages, others, notation, marks, paper, beats] =
     await Promise.all([
       studentById(db, studioId, personId),
       pieceOfPerson(db, studioId, personId, pieceId),
@@ -45,6 +46,7 @@ export async function piecePage(
       notationOf(services, studioId, personId, pieceId),
       barMarksOf(db, studioId, personId, pieceId),
       paperShown(services, { studioId, personId, pieceId }),
+      flawBeats(db, studioId, personId, pieceId, since),
     ]);
   return {
     marks: Object.fromEntries(marks.map(({ bar, mark }) => [bar, mark])),
@@ -63,6 +65,7 @@ export async function piecePage(
       .filter((passage) => passage.pieceId === pieceId)
       .map((each) => passageLine(each, today)),
     flaws: Object.fromEntries(flaws.map(({ bar, flawed }) => [bar, flawed])),
+    flawBeats: beats,
   };
 }
 

@@ -58,6 +58,34 @@ describe("a session", () => {
     expect(lines[0]?.days.at(-1)?.played).toBeCloseTo(3, 1);
   });
 
+  test("keeps apart what was played from memory, and on which beat of its bar a play failed", async () => {
+    const { sessionId } = await room.begin();
+    const stand = new EventWriter();
+    stand.write("opened");
+    const play = (fromMemory: boolean, verdict: string) => {
+      const bars = { tempo: 60, seconds: 9, complete: true, fromBar: 5, toBar: 8 };
+      const id = stand.write("played", { ...bars, ...(fromMemory ? { fromMemory } : {}) });
+      stand.write("judged", { play: id, verdict });
+      return id;
+    };
+    play(true, "clean");
+    play(false, "clean");
+    const flawed = play(true, "flawed");
+    stand.write("detailed", { play: flawed, bar: 6, beat: 1 });
+    stand.write("detailed", { play: flawed, bar: 7 });
+    const failed = async () =>
+      (await piecePage(room.services, room.studioId, room.personId, room.pieceId)).flawBeats;
+    await send(sessionId, stand.events);
+    // Another bar was told after all: the beat was one of the bar before.
+    expect(await failed()).toEqual([]);
+    stand.write("detailed", { play: flawed, bar: 7, beat: 3 });
+    stand.write("detailed", { play: flawed, what: "notes" });
+    await send(sessionId, stand.events);
+    expect(await failed()).toEqual([{ bar: 7, beat: 3, flawed: 1 }]);
+    const after = await afterwardsPage(room.services, room.studioId, sessionId);
+    expect(after?.fromMemory).toEqual({ plays: 2, clean: 1 });
+  });
+
   test("sent twice, in pieces, and again is counted once", async () => {
     const { sessionId } = await room.begin();
     const stand = new EventWriter();
