@@ -4,6 +4,8 @@ import { percent } from "./places";
 import styles from "./notation.module.css";
 
 const LANE_PX = 32;
+/** A band that begins further right has its name end with it, lest it leave the page. */
+const FAR_RIGHT = 0.75;
 
 /** The passages below one system: where each begins and ends in it, and its name where it begins. */
 export function Bands(props: {
@@ -29,7 +31,11 @@ export function Bands(props: {
             ].join(" ")}
             style={{ top: row * LANE_PX, left: percent(from), width: percent(to - from) }}
           >
-            {opens && <span className={styles.bandLabel}>{passage.label}</span>}
+            {opens && (
+              <span className={from > FAR_RIGHT ? styles.labelAtEnd : styles.bandLabel}>
+                {passage.label}
+              </span>
+            )}
           </span>
         )),
       )}
