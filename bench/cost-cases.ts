@@ -137,6 +137,7 @@ function blockOf(one: CostCase): Played {
     toBar,
     pickupBeats: 0,
     startBeats: 0,
+    order: [],
     endBeats: 0,
     beatUnit: "quarter",
     bars: BARS.slice(1, toBar),

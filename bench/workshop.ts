@@ -20,6 +20,7 @@ const question = (ladder: Ladder): CostRequest => ({
     toBar: 4,
     pickupBeats: 0,
     startBeats: 0,
+    order: [],
     endBeats: 0,
     beatUnit: "quarter",
     bars: COURSE_BARS,

@@ -10,6 +10,8 @@ export interface PassageLine {
   readonly title: string;
   readonly name: string;
   readonly focus: string;
+  /** It is played with the repeats that lie in it. */
+  readonly withRepeats: boolean;
   /** The schools of its ladder, in their order. */
   readonly schools: readonly SchoolName[];
   readonly fromBar: number;

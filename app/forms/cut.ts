@@ -11,6 +11,12 @@ export const cutFormSchema = (piece: Parameters<typeof passageRangeOf>[0]) =>
       v.object({
         name: shortText,
         focus: shortText,
+        withRepeats: v.optional(
+          v.pipe(
+            v.string(),
+            v.transform((said) => said === "on"),
+          ),
+        ),
         onlyNotes: v.optional(v.picklist(PASSAGE_NOTES, "Choose which notes."), "all"),
       }),
     ]),
@@ -18,5 +24,5 @@ export const cutFormSchema = (piece: Parameters<typeof passageRangeOf>[0]) =>
   );
 type WholeCut = v.InferOutput<ReturnType<typeof cutFormSchema>>;
 /** A cut; of all notes from the first beat on, where nothing else is said. */
-export type Cut = Omit<WholeCut, "startBeats" | "onlyNotes"> &
-  Partial<Pick<WholeCut, "startBeats" | "onlyNotes">>;
+export type Cut = Omit<WholeCut, "startBeats" | "onlyNotes" | "withRepeats"> &
+  Partial<Pick<WholeCut, "startBeats" | "onlyNotes" | "withRepeats">>;

@@ -72,6 +72,8 @@ export const notationWords = {
   },
   byNotes: "From note to note",
   byBars: "By whole bars",
+  withRepeats: (bars: number) => `With its repeats: ${count(bars, "bar")} as played`,
+  playedWithRepeats: "with repeats",
   onlyNotes: "Which notes",
   only: {
     all: "all of them",

@@ -217,7 +217,7 @@ export const stand = {
       ["T", "rest"],
       ["C", "count-in and breather"],
       ["N", "note"],
-      ["V", "from memory: show the notes for this play"],
+      ["V  Home", "from memory: show the notes for this play; Home is a pedal’s third key"],
       ["E", "end well: one slow play, then finish"],
       ["H  Escape held", "it hurts: stop"],
       ["?", "these keys"],

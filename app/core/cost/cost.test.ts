@@ -141,6 +141,7 @@ describe("a ladder and a student", () => {
     toBar: 4,
     pickupBeats: 0,
     startBeats: 0,
+    order: [],
     endBeats: 0,
     beatUnit: "quarter" as const,
     bars: barsOf(4),

@@ -12,6 +12,7 @@ export function partOfBlock(block: Played, part: Ladder["part"]): Played {
     fromBar,
     toBar,
     bars,
+    order: fromBar === block.fromBar && toBar === block.toBar ? block.order : [],
     pickupBeats: fromBar === block.fromBar ? block.pickupBeats : 0,
     startBeats: fromBar === block.fromBar ? block.startBeats : 0,
     endBeats: toBar === block.toBar ? block.endBeats : 0,

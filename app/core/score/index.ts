@@ -21,7 +21,7 @@ export {
 export { PASSAGE_STATES, suggestedState, type PassageState } from "./state";
 export { renamed, stagesSchema, USUAL_STAGES, type Stages, type StageWork } from "./stages";
 export { pieceOfScore, shapeDifferences } from "./piece-of-score";
-export { orderPlayed } from "./order-played";
+export { orderPlayed, orderWithin } from "./order-played";
 export {
   barAt,
   firstPosition,

@@ -1,5 +1,5 @@
 import { expect, test } from "@jest/globals";
-import { orderPlayed, type ScoreBar } from ".";
+import { orderPlayed, orderWithin, type ScoreBar } from ".";
 import { aScore } from "./test/fixtures";
 
 const played = (bars: readonly Partial<ScoreBar>[], pickup = false) =>
@@ -38,4 +38,21 @@ test("da capo al fine and dal segno al coda, repeats left out after the jump", (
 test("signs that lead nowhere, or in a circle, end", () => {
   expect(played([{}, { jumps: ["dal-segno"] }, {}])).toEqual([1, 2, 3]);
   expect(played([{ jumps: ["segno", "dal-segno"] }]).length).toBeLessThan(4);
+});
+
+test("of some bars the repeats are made that lie wholly in them", () => {
+  const ending = { endings: [1], repeatTimes: 2 };
+  const score = aScore([
+    {},
+    { repeatTimes: 2 },
+    { repeatFrom: true },
+    ending,
+    { endings: [2] },
+    {},
+  ]);
+  const within = (fromBar: number, toBar: number) => orderWithin(score, { fromBar, toBar });
+  expect(within(3, 6)).toEqual([3, 4, 3, 5, 6]);
+  expect(within(2, 3)).toEqual([2, 3]);
+  expect(within(4, 5)).toEqual([4, 5]);
+  expect(within(1, 2)).toEqual([1, 2, 1, 2]);
 });

@@ -1,4 +1,4 @@
-import { firstPosition, type Score } from "./score";
+import { firstPosition, type Score, type ScoreBar } from "./score";
 
 /** More bars than this nobody plays in one go: the repeats of the file are wrong. */
 const MOST_PLAYED = 20_000;
@@ -60,4 +60,24 @@ function roundsOf({ bars }: Score, from: number, at: number): number {
     most = Math.max(most, ...endings);
   }
   return most;
+}
+
+/**
+ * The bars of a range in the order in which they are played, with the repeats and endings that lie
+ * wholly in it. Jumps are the whole piece's and are not made.
+ */
+export function orderWithin(
+  score: Score,
+  { fromBar, toBar }: { readonly fromBar: number; readonly toBar: number },
+): number[] {
+  const first = firstPosition(score);
+  const all = score.bars.slice(fromBar - first, toBar - first + 1);
+  // A repeat that begins before the range would lead back out of it.
+  let begun = fromBar <= 1;
+  const bars = all.map((bar): ScoreBar => {
+    begun ||= bar.repeatFrom;
+    const kept = begun ? bar : { ...bar, repeatTimes: 1, endings: [] };
+    return { ...kept, jumps: [] };
+  });
+  return orderPlayed({ ...score, bars, pickup: false }).map((position) => position - 1 + fromBar);
 }

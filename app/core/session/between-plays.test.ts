@@ -15,6 +15,7 @@ const over = (
   toBar: bars,
   pickupBeats,
   startBeats,
+  order: [],
   endBeats,
   beatUnit,
   bars: barsOf(bars).map((bar) => ({ ...bar, metre: parseMetre(text)! })),
@@ -135,6 +136,18 @@ describe("a link shorter than a bar", () => {
       ["lead", 1],
       ["play", 2],
     ]);
+  });
+
+  test("with its repeats a passage is played in their order, whole or in context, and some bars once", () => {
+    const block = { ...over("4/4", 3), order: [1, 2, 1, 3] };
+    const [whole] = rungsOf(block, even, {});
+    const heard = (rung: Rung) =>
+      loopMap(loopOfRung(block, rung))
+        .bars.filter(({ part }) => part === "play")
+        .map(({ number }) => number);
+    expect(heard(whole!)).toEqual([1, 2, 1, 3]);
+    const some = { fromBar: 1, toBar: 2, startBeat: 0, endBeats: 0 };
+    expect(heard({ ...whole!, segment: some })).toEqual([1, 2]);
   });
 
   test("fills most of the time of a bar woven by beats at 72", () => {

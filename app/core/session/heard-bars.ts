@@ -7,7 +7,15 @@ import { turnsOf } from "./turns";
 /** What of a block matters for what is heard. */
 export type Played = Pick<
   Block,
-  "fromBar" | "toBar" | "pickupBeats" | "startBeats" | "endBeats" | "beatUnit" | "bars" | "around"
+  | "fromBar"
+  | "toBar"
+  | "pickupBeats"
+  | "startBeats"
+  | "endBeats"
+  | "order"
+  | "beatUnit"
+  | "bars"
+  | "around"
 >;
 
 /**
@@ -23,9 +31,18 @@ export function heardSegment(block: Played, segment: Segment): Segment {
   };
 }
 
+/** The bars of a block as they are played: with its repeats wherever all of it is. */
+function barsPlayed(block: Played, { fromBar, toBar }: Segment): Played["bars"] {
+  const { order, bars, around } = block;
+  const whole = order.length > 0 && fromBar <= block.fromBar && toBar >= block.toBar;
+  const byNumber = new Map(bars.map((bar) => [bar.number, bar]));
+  const own = whole ? order.flatMap((number) => byNumber.get(number) ?? []) : bars;
+  return barsWithAround({ bars: own, around });
+}
+
 /** The bars to be heard, and the beats of the first one that only lead in. */
 function barsOf(block: Played, segment: Segment): Pick<LoopRequest, "bars" | "leadBeats"> {
-  const bars = barsWithAround(block).filter(
+  const bars = barsPlayed(block, segment).filter(
     ({ number }) => number >= segment.fromBar && number <= segment.toBar,
   );
   const pickup = pickupOf(block, segment);

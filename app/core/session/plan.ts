@@ -36,6 +36,8 @@ const blockSchema = v.object({
   /** Beats of the first bar that are left out. */
   startBeats: v.optional(wholeNumber, 0),
   endBeats: wholeNumber,
+  /** The numbers of its bars in the order in which they are played, where it has repeats; else none. */
+  order: v.optional(v.array(wholeNumber), []),
   bars: v.pipe(bars, v.minLength(1)),
   /** The bars before and after the passage, in reading order. */
   around: v.optional(v.object({ before: bars, after: bars }), { before: [], after: [] }),

@@ -57,6 +57,7 @@ function dayPlan({ ladder, bars }: Course, { reps, ended }: SoFar, day: number):
     toBar: bars.at(-1)!.number,
     pickupBeats: 0,
     startBeats: 0,
+    order: [],
     endBeats: 0,
     bars,
     around: { before: [], after: [] },

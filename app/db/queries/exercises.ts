@@ -12,6 +12,7 @@ const exercisePassageRow = v.object({
   endBeats: v.number(),
   onlyNotes: v.optional(v.picklist(PASSAGE_NOTES), "all"),
   hardness: v.optional(v.nullable(v.number()), null),
+  order: v.optional(v.array(v.number()), []),
   name: v.string(),
   focus: v.string(),
   ladder: v.nullable(ladderSchema),
@@ -21,6 +22,7 @@ const exercisePassageRow = v.object({
 export type ExercisePassage = PassageRange & {
   readonly onlyNotes: PassageNotes;
   readonly hardness: number | null;
+  readonly order: readonly number[];
   readonly name: string;
   readonly focus: string;
   readonly ladder: Ladder | null;

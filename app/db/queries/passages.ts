@@ -7,7 +7,7 @@ import { idRow, passageRow } from "./rows";
 const PASSAGE = `
   select passage.id, passage.person_id, passage.piece_id, passage.name, passage.focus,
          passage.from_bar, passage.to_bar, passage.pickup_beats, passage.start_beats, passage.end_beats, passage.only_notes,
-         passage.hardness,
+         passage.hardness, passage.played_order,
          passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
          paced.pace, estimate.reached_tempo,
@@ -85,13 +85,14 @@ export interface NewPassage extends PassageRange {
   readonly focus: string;
   readonly onlyNotes: PassageNotes;
   readonly hardness: number | null;
+  readonly order: readonly number[];
 }
 
 export const insertPassage = (db: Queries, studioId: string, passage: NewPassage) =>
   db.execute(
     `insert into passage (id, studio_id, person_id, piece_id, name, focus,
-       from_bar, to_bar, pickup_beats, start_beats, end_beats, only_notes, hardness)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13)`,
+       from_bar, to_bar, pickup_beats, start_beats, end_beats, only_notes, hardness, played_order)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)`,
     [
       passage.id,
       studioId,
@@ -106,6 +107,7 @@ export const insertPassage = (db: Queries, studioId: string, passage: NewPassage
       passage.endBeats,
       passage.onlyNotes,
       passage.hardness,
+      passage.order.length > 0 ? [...passage.order] : null,
     ],
   );
 

@@ -1,4 +1,6 @@
 import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
 import MenuItem from "@mui/material/MenuItem";
 import Typography from "@mui/material/Typography";
 import { useEffect, useMemo } from "react";
@@ -8,7 +10,7 @@ import type { Refused } from "~/components/field";
 import { FormField } from "~/components/form-field";
 import { SentForm, type Typed } from "~/components/sent-form";
 import { SubmitButton } from "~/components/submit-button";
-import { metreAt, PASSAGE_NOTES, type PassageNotes } from "~/core/score";
+import { metreAt, orderWithin, PASSAGE_NOTES, type PassageNotes, type Score } from "~/core/score";
 import { cutFormSchema } from "~/forms/cut";
 import { words } from "~/words";
 import { notationWords } from "~/words/notation";
@@ -20,14 +22,17 @@ interface CutFormProps {
   readonly onChange: (range: BeatRange | undefined) => void;
   /** Which of its notes a passage can be, besides all of them. */
   readonly notes: readonly PassageNotes[];
+  /** The notes, where there are any: repeats may lie in what is chosen. */
+  readonly score: Score | undefined;
   readonly refused: Refused | undefined;
 }
 
 const { cut } = words;
 
 /** What is cut: the bars as chosen on the ribbon or typed, beats before and after, a focus. */
-export function CutForm({ piece, selection, onChange, notes, refused }: CutFormProps) {
+export function CutForm({ piece, selection, onChange, notes, score, refused }: CutFormProps) {
   const schema = useMemo(() => cutFormSchema(piece), [piece]);
+  const played = score ? orderWithin(score, selection).length : 0;
   const number = { type: "number", className: styles.quarter! } as const;
   const values = { ...textOf(selection), onlyNotes: "all", name: "", focus: "" };
   return (
@@ -54,6 +59,13 @@ export function CutForm({ piece, selection, onChange, notes, refused }: CutFormP
       )}
       <FormField name="name" label={cut.name} helper={words.openRoom.optional} />
       <FormField name="focus" label={cut.focus} helper={cut.focusHelp} />
+      {played > selection.toBar - selection.fromBar + 1 && (
+        <FormControlLabel
+          className={styles.wideLine!}
+          control={<Checkbox name="withRepeats" value="on" />}
+          label={notationWords.withRepeats(played)}
+        />
+      )}
       <SubmitButton name="act" value="cut" variant="contained">
         {cut.submit}
       </SubmitButton>

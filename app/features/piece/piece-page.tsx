@@ -10,6 +10,7 @@ import type { PassageNotes } from "~/core/score";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { heartWords } from "~/words/by-heart";
+import { notationWords } from "~/words/notation";
 import { planWords } from "~/words/plan";
 import { CutForm } from "./cut-form";
 import { ExerciseForm } from "./exercise-form";
@@ -65,6 +66,7 @@ export function PiecePage(props: PiecePageProps) {
           selection={selection}
           onChange={setSelection}
           notes={notesToChoose(props.notation)}
+          score={props.notation?.score}
           refused={refused}
         />
       ) : (
@@ -157,7 +159,11 @@ function PassageLineItem({ studioId, passage, teaches }: PassageLineItemProps) {
       <StateMark state={passage.state} />
       {teaches && <StateChoice passage={passage} />}
       <span className={styles.soft}>
-        {[passage.focus, passage.given && words.piece.givenFrom(passage.given.changed)]
+        {[
+          passage.withRepeats && notationWords.playedWithRepeats,
+          passage.focus,
+          passage.given && words.piece.givenFrom(passage.given.changed),
+        ]
           .filter(Boolean)
           .join(" · ")}
       </span>

@@ -70,6 +70,8 @@ export function useStandKeys(options: StandKeysOptions): void {
     Backspace: act(() => runner?.undo()),
     ArrowUp: act(() => stepAmongOffers(-1) || atBlock(() => runner?.nudge(1))()),
     ArrowDown: act(() => stepAmongOffers(1) || atBlock(() => runner?.nudge(-1))()),
+    // The third key of a pedal.
+    Home: atBlock(options.onLook),
     ".": (event) => runner?.tap(event.timeStamp),
     "?": options.onHelp,
     ...Object.fromEntries(OFFER_KEYS.map((key, i) => [key, act(() => pressOffer(i))])),

@@ -9,6 +9,7 @@ const block = {
   toBar: 8,
   pickupBeats: 0,
   startBeats: 0,
+  order: [],
   endBeats: 0,
   beatUnit: "quarter" as const,
   bars: [5, 6, 7, 8].map((number) => ({ number, metre: { beats: 3, unit: 4 } as const })),

@@ -10,6 +10,7 @@ const block = {
   toBar: 8,
   pickupBeats: 0,
   startBeats: 0,
+  order: [],
   endBeats: 0,
   beatUnit: "quarter" as const,
   bars: barsOf(8),

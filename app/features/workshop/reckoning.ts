@@ -51,7 +51,8 @@ export function reckoningFrom({ reps, target, hardness, block, flaws }: Known): 
   const known = estimate(reps, target, hardness);
   // The table is for the worker only: it is made when first something is asked of it.
   let table: number[] | undefined;
-  const { bars, around, fromBar, toBar, pickupBeats, startBeats, endBeats, beatUnit } = block;
+  const { bars, around, fromBar, toBar, pickupBeats, startBeats, endBeats, order, beatUnit } =
+    block;
   const comfortable = known.comfortable.value;
   return {
     cleanAt: remembered(known.cleanAt),
@@ -69,6 +70,7 @@ export function reckoningFrom({ reps, target, hardness, block, flaws }: Known): 
         pickupBeats,
         startBeats,
         endBeats,
+        order: [...order],
         beatUnit,
       },
       clean: (table ??= cleanTable(known.cleanAt)),

@@ -58,6 +58,8 @@ export interface WorkshopPageProps {
   };
   readonly passage: PassageLine;
   readonly range: PassageRange;
+  /** Its bars in the order in which they are played, where it has repeats. */
+  readonly order: readonly number[];
   /** How hard its notes are, where they are known. */
   readonly hardness: number | null;
   readonly ladder: Ladder | null;
@@ -77,11 +79,14 @@ const MOST_AROUND = 4;
 const { workshop } = words;
 
 /** The passage as the core plays it, with the bars around it. */
-function blockOf({ range, piece }: Pick<WorkshopPageProps, "range" | "piece">): Played {
+type BlockShown = Pick<WorkshopPageProps, "range" | "order" | "piece">;
+
+function blockOf({ range, order, piece }: BlockShown): Played {
   const between = (fromBar: number, toBar: number) =>
     toBar < fromBar ? [] : barsOf(piece.metres, { ...range, fromBar, toBar });
   return {
     ...range,
+    order: [...order],
     bars: barsOf(piece.metres, range),
     around: {
       before: between(Math.max(1, range.fromBar - MOST_AROUND), range.fromBar - 1),
@@ -94,7 +99,8 @@ function blockOf({ range, piece }: Pick<WorkshopPageProps, "range" | "piece">): 
 /** Draws a ladder: schools, numbers, stairs, sound, and what it costs this student. */
 export function WorkshopPage(props: WorkshopPageProps) {
   const { studioId, person, piece, passage, range, hardness, ladder, place, refused } = props;
-  const block = useMemo(() => blockOf({ range, piece }), [range, piece]);
+  const { order } = props;
+  const block = useMemo(() => blockOf({ range, order, piece }), [range, order, piece]);
   const [draft, setDraft] = useState<LadderDraft>(() => {
     if (ladder) return draftOf(ladder);
     const known = { reps: props.reps, hardness, block, flaws: props.flaws };

@@ -37,9 +37,9 @@ export async function keepAsExercise(
     const all = await passagesOfPerson(tx, studioId, personId);
     const passages = all
       .filter((each) => each.pieceId === pieceId)
-      .map(({ name: called, focus, onlyNotes, hardness, ladder, ...each }) => ({
+      .map(({ name: called, focus, onlyNotes, hardness, order, ladder, ...each }) => ({
         ...rangeOf(each),
-        ...{ focus, onlyNotes, hardness, name: called },
+        ...{ focus, onlyNotes, hardness, order, name: called },
         ladder: ladder && { ...ladder, part: null, setOn: null },
       }));
     const id = newId();

@@ -72,6 +72,7 @@ export interface Given extends PassageRange {
   readonly focus: string;
   readonly onlyNotes: PassageNotes;
   readonly hardness: number | null;
+  readonly order: readonly number[];
   readonly ladder: Ladder | null;
   readonly piece: { readonly metres: readonly MetreRegion[] };
   readonly from: GivenFrom;
@@ -115,9 +116,9 @@ export async function givePassage(
   );
   if (same) return same.id;
   const id = newId();
-  const { name, focus, onlyNotes, hardness, pieceId } = given;
+  const { name, focus, onlyNotes, hardness, order, pieceId } = given;
   const range = rangeOf(given);
-  const told = { name, focus, onlyNotes, hardness };
+  const told = { name, focus, onlyNotes, hardness, order };
   await insertPassage(tx, studioId, { id, personId: to, pieceId, ...told, ...range });
   await markGiven(tx, studioId, id, given.from);
   if (!given.ladder) return id;

@@ -106,6 +106,19 @@ describe("a piece on paper", () => {
     expect(await pieceById(room.services.db, of.studioId, of.pieceId)).toMatchObject({ bars: 1 });
   });
 
+  test("the same pages again change nothing; others keep the bars, where they are as many", async () => {
+    const of = await onPaper();
+    const { services } = room;
+    await drawBars(services, of, layout(LAYOUT));
+    expect((await pagesFromForm(services, of, sent(PDF, [PAGE]))).ok).toBe(false);
+    const asked = { width: 2000, range: undefined };
+    const systems = async () => (await paperEngraved(services, of, asked))?.systems.length;
+    expect((await pagesFromForm(services, of, sent(PAGE, [PAGE], "photo.png"))).ok).toBe(true);
+    expect(await systems()).toBe(2);
+    expect((await pagesFromForm(services, of, sent(PDF, [PAGE, PAGE]))).ok).toBe(true);
+    expect(await systems()).toBeUndefined();
+  });
+
   test("pages are not laid under notes, where nobody would see them", async () => {
     const { services, studioId, personId } = room;
     const form = sent(read("barge-waltz.musicxml"), [], "barge.musicxml");

@@ -25,10 +25,11 @@ import {
   updatePiece,
   type StoredPaper,
 } from "~/db/queries";
+import type { Queries } from "~/db/client";
 import type { FormRefused } from "~/forms/typed";
 import type { EngravingAsked } from "../score/engraving";
 import type { Services } from "../services";
-import { fileRefused, sentFiles, titleOfFile, type SentFile } from "./sent-file";
+import { fileRefused, sameBytes, sentFiles, titleOfFile, type SentFile } from "./sent-file";
 
 interface OfPiece {
   readonly studioId: string;
@@ -104,7 +105,21 @@ export async function pieceFromPages(
   return ok(id);
 }
 
-/** Lays pages under a piece that is there, in the place of others; its bars are drawn anew. */
+/** Whether files are those that the pages of a piece came from. */
+async function areThere(tx: Queries, { studioId, pieceId }: OfPiece, files: readonly SentFile[]) {
+  const paper = await paperOf(tx, studioId, pieceId);
+  if (paper?.files.length !== files.length) return false;
+  for (const [index, { bytes }] of files.entries()) {
+    const { original } = await paperFileOf(tx, studioId, pieceId, index + 1);
+    if (!sameBytes(original, bytes)) return false;
+  }
+  return true;
+}
+
+/**
+ * Lays pages under a piece that is there, in the place of others. As many pages as before are
+ * another picture of the same: their bars stay where they were drawn, to be moved.
+ */
 export async function layPages(
   { db, newId, now }: Services,
   { studioId, personId, pieceId }: OfPiece,
@@ -117,8 +132,16 @@ export async function layPages(
     if (await scoreOf(tx, studioId, pieceId)) {
       return fileRefused("This piece has its notes already; pages would lie unseen under them.");
     }
+    const of = { studioId, personId, pieceId };
+    if (await areThere(tx, of, sent.files)) {
+      return fileRefused("These pages are there already; nothing was changed.");
+    }
+    const before = await paperOf(tx, studioId, pieceId);
     const given = { id: newId(), pieceId, at: new Date(now()), files: sent.files };
     await replacePaper(tx, studioId, { ...given, pages: pages.value });
+    if (before?.pages.length === pages.value.length) {
+      await setPaperLayout(tx, studioId, pieceId, before.layout);
+    }
     return ok(undefined);
   });
 }

@@ -31,6 +31,7 @@ export function passageLine(passage: Passage, today: Day) {
     title: piece.title,
     name: passage.name,
     focus: passage.focus,
+    withRepeats: passage.order.length > 0,
     schools: ladder?.phases.map(({ school }) => school.name) ?? [],
     fromBar: passage.fromBar,
     toBar: passage.toBar,

@@ -1,11 +1,12 @@
 import type { Ladder } from "~/core/ladder";
-import type { PassageState } from "~/core/score";
-import { DatabaseError } from "~/db/client";
+import { orderWithin, type PassageState } from "~/core/score";
+import { DatabaseError, type Queries } from "~/db/client";
 import {
   insertLadder,
   insertPassage,
   passageById,
   retirePassage,
+  scoreOf,
   setPassageState,
   studioById,
 } from "~/db/queries";
@@ -20,8 +21,17 @@ export async function cutPassage(
 ): Promise<string> {
   const id = newId();
   const usual = { startBeats: 0, onlyNotes: "all" as const, hardness: null };
-  await insertPassage(db, studioId, { ...usual, ...cut, ...where, id });
+  const { withRepeats, ...range } = cut;
+  const order = withRepeats ? await orderOf(db, studioId, where.pieceId, cut) : [];
+  await insertPassage(db, studioId, { ...usual, ...range, ...where, id, order });
   return id;
+}
+
+/** The bars of a cut in the order in which they are played; none where that is as they are written. */
+async function orderOf(db: Queries, studioId: string, pieceId: string, cut: Cut) {
+  const stored = await scoreOf(db, studioId, pieceId);
+  const order = stored ? orderWithin(stored.score, cut) : [];
+  return order.length > cut.toBar - cut.fromBar + 1 ? order : [];
 }
 
 export const passageOf = ({ db }: Services, studioId: string, passageId: string) =>

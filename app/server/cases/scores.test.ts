@@ -196,6 +196,22 @@ test("the stand has the notes of its passages, and of nobody else's", async () =
   ).toBeUndefined();
 });
 
+test("repeats within a passage are played where that is chosen, and only where there are any", async () => {
+  const { services, studioId, personId } = room;
+  const of = await fromFile("repeats.abc", abc("CDE|[1 EFG:|[2 GAB|CDE|"));
+  const cut = async (fromBar: number, toBar: number, withRepeats: boolean) => {
+    const range = { fromBar, toBar, pickupBeats: 0, endBeats: 0, name: "", focus: "" };
+    const id = await cutPassage(services, studioId, of, { ...range, withRepeats });
+    await setLadder(services, studioId, id, ladder());
+    const begun = await startSession(services, studioId, personId, [passagePart(id)]);
+    if (!begun.ok) throw new Error(begun.error.sentence);
+    return begun.value.plan.blocks[0]!.order;
+  };
+  expect(await cut(1, 4, true)).toEqual([1, 2, 1, 3, 4]);
+  expect(await cut(1, 4, false)).toEqual([]);
+  expect(await cut(3, 4, true)).toEqual([]);
+});
+
 test("a passage may be some beats and one hand of its bars; at the stand the other stands back", async () => {
   const { services, studioId, personId } = room;
   const of = await fromFile("barge-waltz.musicxml");

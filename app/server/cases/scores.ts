@@ -28,7 +28,7 @@ import { nameOf, type EngravingAsked } from "../score/engraving";
 import { Kept } from "../score/kept";
 import type { Services } from "../services";
 import { paperEngraved } from "./paper";
-import { fileRefused, sentFiles, titleOfFile, type SentFile } from "./sent-file";
+import { fileRefused, sameBytes, sentFiles, titleOfFile, type SentFile } from "./sent-file";
 
 /** The part that goes by the name of the student's instrument, or the first. */
 function likelyPart({ parts }: Score, instrument: string): string {
@@ -135,9 +135,6 @@ export async function layOutNotes(
     });
   });
 }
-
-const sameBytes = (one: Uint8Array, other: Uint8Array): boolean =>
-  one.length === other.length && one.every((byte, at) => byte === other[at]);
 
 function renumbered(before: Score, after: Score, bars: readonly number[]) {
   return bars.flatMap((bar) => {

@@ -44,3 +44,6 @@ export const titleOfFile = ({ name }: SentFile): string =>
     .replace(/\.\w{1,8}$/, "")
     .replace(/[_-]+/g, " ")
     .trim() || name;
+
+export const sameBytes = (one: Uint8Array, other: Uint8Array): boolean =>
+  one.length === other.length && one.every((byte, at) => byte === other[at]);

@@ -59,6 +59,8 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
     passageName: passage.name,
     focus: passage.focus,
     ...part,
+    // A ladder for some of its bars plays them once.
+    order: part.fromBar === passage.fromBar && part.toBar === passage.toBar ? passage.order : [],
     bars: [...bars],
     shareOfPassage: shareOfPassage(passage, bars),
     around: barsAround(withLadder, part),

@@ -53,6 +53,7 @@ export async function workshopPage(services: Services, studioId: string, passage
     passage: passageLine(passage, today),
     range: rangeOf(passage),
     hardness: passage.hardness,
+    order: passage.order,
     ladder,
     place: way?.place ?? null,
     startToday: way?.start ?? null,

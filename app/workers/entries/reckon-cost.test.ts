@@ -16,6 +16,7 @@ const request = (ladder: object, change: object = {}) =>
       toBar: 4,
       pickupBeats: 0,
       startBeats: 0,
+      order: [],
       endBeats: 0,
       beatUnit: "quarter",
       bars: barsOf(4),

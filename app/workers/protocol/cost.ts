@@ -18,6 +18,7 @@ export const costRequestSchema = v.object({
     pickupBeats: count,
     startBeats: count,
     endBeats: count,
+    order: v.array(count),
     beatUnit: v.picklist(BEAT_UNIT_NAMES),
     bars,
     around: v.object({ before: bars, after: bars }),
