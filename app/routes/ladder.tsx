@@ -13,7 +13,9 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 
 export const loader = (asked: Route.LoaderArgs) =>
   forPassage(asked, "teach", async ({ services, studioId, passageId }) => {
-    return { studioId, ...(await workshopPage(services, studioId, passageId)) };
+    // Bars cut where most flaws fell are to be joined to their neighbours again.
+    const joins = new URL(asked.request.url).searchParams.get("join") === "1";
+    return { studioId, joins, ...(await workshopPage(services, studioId, passageId)) };
   });
 
 export const action = (asked: Route.ActionArgs) =>

@@ -62,7 +62,10 @@ export const action = (asked: Route.ActionArgs) =>
     }
     const done = await actOnPiece(services, ids, form);
     if (!done.ok) return refused(done.error);
-    if (done.value) throw redirect(`/studio/${ids.studioId}/passages/${done.value}/ladder`);
+    if (done.value) {
+      const join = form.get("join") === "1" ? "?join=1" : "";
+      throw redirect(`/studio/${ids.studioId}/passages/${done.value}/ladder${join}`);
+    }
     return undefined;
   });
 

@@ -48,6 +48,7 @@ export const notationWords = {
       .map(({ bar, beat, flawed }) => `bar ${bar}, beat ${beat} (${count(flawed, "time")})`)
       .join("; ")}.`,
   noneFailed: "No flaw was told with its bar in these days.",
+  cutHere: "Cut here, joined at the top",
   cutThere: "Choose these bars",
   flawsOf: "Flaws of",
   flawDays: { 7: "the last week", 28: "the last four weeks", 365: "the last year" } as Readonly<

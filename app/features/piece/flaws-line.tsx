@@ -1,7 +1,8 @@
 import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
-import { useSearchParams } from "react-router";
+import { Form, useSearchParams } from "react-router";
+import { SubmitButton } from "~/components/submit-button";
 import type { BarRange } from "~/components/use-bar-selection";
 import { whereItFailed } from "~/core/ladder";
 import { FLAW_DAYS, type FlawDays } from "~/forms/flaw-days";
@@ -18,6 +19,9 @@ interface FlawsLineProps {
   /** Chooses bars to be cut; without it they are only told. */
   readonly onChoose: ((range: BarRange) => void) | undefined;
 }
+
+/** Whole bars, to be played between their neighbours once they go. */
+const WHOLE = { pickupBeats: 0, startBeats: 0, endBeats: 0, name: "", focus: "", join: 1 };
 
 /** Where flawed plays fell in the days that are looked at, in numbers, and the bars that hold most. */
 export function FlawsLine({ flaws, beats, days, bars, onChoose }: FlawsLineProps) {
@@ -36,9 +40,19 @@ export function FlawsLine({ flaws, beats, days, bars, onChoose }: FlawsLineProps
         {beats.length > 0 && ` ${notationWords.failedOn(beats)}`}
       </span>
       {found && onChoose && (
-        <Button size="small" variant="outlined" onClick={() => onChoose(found)}>
-          {notationWords.cutThere}
-        </Button>
+        <Form method="post" className={styles.cutThere}>
+          {Object.entries({ ...WHOLE, fromBar: found.fromBar, toBar: found.toBar }).map(
+            ([name, value]) => (
+              <input key={name} type="hidden" name={name} value={value} />
+            ),
+          )}
+          <SubmitButton name="act" value="cut" size="small" variant="outlined">
+            {notationWords.cutHere}
+          </SubmitButton>
+          <Button size="small" onClick={() => onChoose(found)}>
+            {notationWords.cutThere}
+          </Button>
+        </Form>
       )}
       <div className={styles.days}>
         <TextField

@@ -69,6 +69,8 @@ export interface WorkshopPageProps {
   readonly flaws: readonly { readonly bar: number; readonly flawed: number }[];
   readonly bestGain: number | null;
   readonly concertInDays: number | null;
+  /** Whether a first ladder asks for a bar before and after, once its top is passed. */
+  readonly joins: boolean;
   readonly kept: readonly KeptLadder[];
   readonly refused: Refused | undefined;
 }
@@ -105,7 +107,8 @@ export function WorkshopPage(props: WorkshopPageProps) {
     if (ladder) return draftOf(ladder);
     const known = { reps: props.reps, hardness, block, flaws: props.flaws };
     const fits = chanceOfDraft(known, nearestPlayable(piece.markBpm));
-    return offeredDraft(piece.markBpm, passage.comfortable, fits);
+    const offered = offeredDraft(piece.markBpm, passage.comfortable, fits);
+    return props.joins ? { ...offered, inContext: { bars: 1, at: "top" } } : offered;
   });
   const change = (part: Partial<LadderDraft>) =>
     setDraft((before) => {
