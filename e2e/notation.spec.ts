@@ -81,13 +81,8 @@ test("the stand opens with its notes again while the server is away", async ({
   player,
   page,
   context,
-  server,
 }) => {
-  const first = await teacher.opensARoomAtOnce();
-  await page.goto(`${server.address}${first}`);
-  await ready(page);
-  await page.setInputFiles("input[type=file]", FERRY);
-  await page.getByRole("button", { name: "Read it and open its bars" }).click();
+  await teacher.bringsAFile(FERRY);
   await teacher.dragsOverBars(1, 4);
   await teacher.cuts();
   await teacher.setsIt();
@@ -136,13 +131,8 @@ test("pages on paper: a PDF is drawn, its bars are drawn over it, and it is play
   teacher,
   player,
   page,
-  server,
 }) => {
-  const first = await teacher.opensARoomAtOnce();
-  await page.goto(`${server.address}${first}`);
-  await ready(page);
-  await page.setInputFiles("input[type=file]", "demo/tunes/rolled-tenths.pdf");
-  await page.getByRole("button", { name: "Read it and open its bars" }).click();
+  await teacher.bringsAFile("demo/tunes/rolled-tenths.pdf");
   const sheet = page.getByRole("group", { name: /^Page 1: drag/ });
   await sheet.scrollIntoViewIfNeeded();
   await expect(sheet.locator("img")).toHaveJSProperty("complete", true);
@@ -176,13 +166,8 @@ test("pages on paper: a PDF is drawn, its bars are drawn over it, and it is play
 test("by heart: bars stand, are tested from the middle with their notes covered, and fall out", async ({
   teacher,
   page,
-  server,
 }) => {
-  const first = await teacher.opensARoomAtOnce();
-  await page.goto(`${server.address}${first}`);
-  await ready(page);
-  await page.setInputFiles("input[type=file]", FERRY);
-  await page.getByRole("button", { name: "Read it and open its bars" }).click();
+  await teacher.bringsAFile(FERRY);
   await page.getByRole("link", { name: "By heart, bar by bar" }).click();
   await expect(page.getByRole("heading", { name: "What stands" })).toBeVisible();
   await teacher.dragsOverBars(1, 4);

@@ -51,6 +51,15 @@ export class Teacher {
     await page.getByRole("button", { name: "Add and open its bars" }).click();
   }
 
+  /** A new room, and a file chosen for its first piece; opened, and read as far as it can be. */
+  async bringsAFile(file: string): Promise<void> {
+    const { page } = this;
+    await page.goto(`${this.address}${await this.opensARoomAtOnce()}`);
+    await ready(page);
+    await page.setInputFiles("input[type=file]", file);
+    await page.getByRole("button", { name: "Read it and open its bars" }).click();
+  }
+
   async dragsOverBars(from: number, to: number): Promise<void> {
     const { page } = this;
     await expect(page).toHaveURL(/pieces\/[0-9a-f-]{36}/);

@@ -14,12 +14,13 @@ interface Bars {
 
 const standingRow = v.object({ piece_id: idRow, bar: v.number(), since: dayRow });
 
-/** The bars that stand by heart, of all of a student's pieces. */
+/** The bars that stand by heart, of all of a student's pieces; none behind a piece's end. */
 export const standingBars = (db: Queries, studioId: string, personId: string) =>
   db.many(
     standingRow,
-    `select piece_id, bar, since from memory_bar
-     where studio_id = $1 and person_id = $2 order by piece_id, bar`,
+    `select piece_id, bar, since from memory_bar join piece on piece.id = piece_id
+     where memory_bar.studio_id = $1 and person_id = $2 and bar <= piece.bars
+     order by piece_id, bar`,
     [studioId, personId],
   );
 

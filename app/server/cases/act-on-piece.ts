@@ -7,6 +7,7 @@ import type { FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
 import type { Services } from "../services";
 import { planMemory } from "./memory";
+import type { OfPiece } from "./of-piece";
 import { markTrouble, measurePassages } from "./trouble";
 import { cutPassage, putAway, setState } from "./passages";
 
@@ -30,16 +31,10 @@ const actSchema = v.variant("act", [
   }),
 ]);
 
-interface Where {
-  readonly studioId: string;
-  readonly personId: string;
-  readonly pieceId: string;
-}
-
 /** Cuts a passage (and gives its id), or changes one. */
 export async function actOnPiece(
   services: Services,
-  { studioId, personId, pieceId }: Where,
+  { studioId, personId, pieceId }: OfPiece,
   form: FormData,
 ): Promise<Result<string | undefined, FormRefused>> {
   const act = v.safeParse(actSchema, Object.fromEntries(form));

@@ -1,6 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { beforeEach, expect, test } from "@jest/globals";
-import { furnishedRoom } from "../test/room";
+import { furnishedRoom, pieceForm } from "../test/room";
+import { changePiece } from "./add-piece";
 import { actOnHeart, byHeartPage, heartDue } from "./by-heart";
 import { planMemory } from "./memory";
 
@@ -64,4 +65,12 @@ test("bars that are none are refused", async () => {
   expect((await say("stand", 5, 4)).ok).toBe(false);
   expect((await say("test", 1, 4, { id: "x", outcome: "stood" })).ok).toBe(false);
   expect(await stretches()).toEqual([]);
+});
+
+test("what stood behind a piece's new end is neither counted nor tested", async () => {
+  await say("stand", 9, 16);
+  const shorter = pieceForm({ bars: "12" });
+  expect((await changePiece(room.services, room.studioId, room.pieceId, shorter)).ok).toBe(true);
+  expect(await stretches()).toEqual(["9-12"]);
+  expect((await page()).next!.toBar).toBeLessThanOrEqual(12);
 });

@@ -20,14 +20,9 @@ import { byHeartSchema } from "~/forms/by-heart";
 import type { FormRefused } from "~/forms/typed";
 import { todayIn, type Services } from "../services";
 import { memoryLine } from "./memory";
+import type { OfPiece } from "./of-piece";
 import { paperShown } from "./paper";
 import { notationOf } from "./scores";
-
-interface OfPiece {
-  readonly studioId: string;
-  readonly personId: string;
-  readonly pieceId: string;
-}
 
 /** What stands by heart of each of a student's pieces, and what was tested of it. */
 async function standingOf(db: Queries, studioId: string, personId: string, today: Day) {

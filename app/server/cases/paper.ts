@@ -29,13 +29,8 @@ import type { Queries } from "~/db/client";
 import type { FormRefused } from "~/forms/typed";
 import type { EngravingAsked } from "../score/engraving";
 import type { Services } from "../services";
+import type { OfPiece } from "./of-piece";
 import { fileRefused, sameBytes, sentFiles, titleOfFile, type SentFile } from "./sent-file";
-
-interface OfPiece {
-  readonly studioId: string;
-  readonly personId: string;
-  readonly pieceId: string;
-}
 
 /** Files as they came, and the pages drawn from them. */
 export interface SentPages {

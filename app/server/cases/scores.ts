@@ -27,6 +27,7 @@ import type { FormRefused } from "~/forms/typed";
 import { nameOf, type EngravingAsked } from "../score/engraving";
 import { Kept } from "../score/kept";
 import type { Services } from "../services";
+import type { OfPiece } from "./of-piece";
 import { paperEngraved } from "./paper";
 import { fileRefused, sameBytes, sentFiles, titleOfFile, type SentFile } from "./sent-file";
 
@@ -69,12 +70,6 @@ export async function pieceFromFile(
     await setPart(tx, studioId, personId, id, likelyPart(score, instrument));
   });
   return ok(id);
-}
-
-export interface OfPiece {
-  readonly studioId: string;
-  readonly personId: string;
-  readonly pieceId: string;
 }
 
 /** What came of laying notes under a piece. */

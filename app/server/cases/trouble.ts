@@ -12,6 +12,7 @@ import {
 import type { FormRefused } from "~/forms/typed";
 import { Kept } from "../score/kept";
 import type { Services } from "../services";
+import type { OfPiece } from "./of-piece";
 import { notationOf, type Notation } from "./scores";
 
 const bar = v.pipe(
@@ -28,7 +29,7 @@ const markSchema = v.object({
 /** Marks how well bars go, as they were touched. */
 export async function markTrouble(
   { db, now }: Services,
-  of: { readonly studioId: string; readonly personId: string; readonly pieceId: string },
+  of: OfPiece,
   form: FormData,
 ): Promise<Result<undefined, FormRefused>> {
   const read = v.safeParse(markSchema, Object.fromEntries(form));
@@ -68,7 +69,7 @@ export async function profileOf(
 /** Writes down how hard the passages of a student's piece are, as its notes are now. */
 export async function measurePassages(
   services: Services,
-  { studioId, personId, pieceId }: Readonly<Record<"studioId" | "personId" | "pieceId", string>>,
+  { studioId, personId, pieceId }: OfPiece,
 ): Promise<void> {
   const { db } = services;
   const notation = await notationOf(services, studioId, personId, pieceId);
