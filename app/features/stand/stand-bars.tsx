@@ -63,7 +63,11 @@ export function StandBars(props: StandBarsProps) {
       <div className={styles.below}>
         {flawed ? (
           <>
-            <span>{words.stand.where}</span>
+            {flawed.bar === undefined ? (
+              <span>{words.stand.where}</span>
+            ) : (
+              <Beats view={view} runner={runner} />
+            )}
             {FLAWS.map((what) => (
               <Button
                 key={what}
@@ -75,7 +79,6 @@ export function StandBars(props: StandBarsProps) {
                 {words.flaw[what]}
               </Button>
             ))}
-            <Beats view={view} runner={runner} />
           </>
         ) : (
           extent === "narrowed" && (
