@@ -61,5 +61,7 @@ export default defineConfig(({ command }) => ({
       resolve: command === "build" ? { noExternal: true, external: OWN_PROCESS } : {},
     },
   },
+  // Workers load what they need only when they need it.
+  worker: { format: "es" },
   build: { target: "es2022", assetsInlineLimit: 0 },
 }));

@@ -10,6 +10,8 @@ import { refreshStatistics, setTimes } from "~/db/queries";
 import { addPiece, readPieceForm } from "~/server/cases/add-piece";
 import { addStudent, openRoom } from "~/server/cases/open-room";
 import { cutPassage } from "~/server/cases/passages";
+import { told } from "~/features/records/told";
+import { roomAsZip } from "~/server/cases/room-out";
 import { weekOf } from "~/server/cases/week";
 import { todayPage } from "~/server/cases/today";
 import { workHere } from "~/server/score/work";
@@ -154,6 +156,25 @@ const timed = async (times: number, work: () => Promise<unknown>): Promise<numbe
   return found.toSorted((a, b) => a - b)[Math.floor(times / 2)]!;
 };
 
+/** The whole room as a zip, read to its end and thrown away. */
+async function roomOut(services: Services, studioId: string): Promise<Figure[]> {
+  const before = process.memoryUsage().rss;
+  let most = before;
+  let bytes = 0;
+  const begun = performance.now();
+  for await (const chunk of roomAsZip(services, told, studioId)) {
+    bytes += chunk.length;
+    most = Math.max(most, process.memoryUsage().rss);
+  }
+  const megabytes = (count: number) => `${Math.round(count / 1e6)} MB`;
+  return [
+    {
+      what: "the same room taken along as a zip",
+      value: `${ms(performance.now() - begun)}, ${megabytes(bytes)}, at most ${megabytes(most - before)} more memory`,
+    },
+  ];
+}
+
 /** The fitter, the week, and the board of a full room after a year, server time only. */
 export async function planningFigures(): Promise<Figure[]> {
   const many = candidates(24);
@@ -181,6 +202,7 @@ export async function planningFigures(): Promise<Figure[]> {
   });
   const today = await timed(15, () => todayPage(services, studioId, studentId));
   figures.push({ what: "today of one of them", value: ms(today) });
+  figures.push(...(await roomOut(services, studioId)));
   await db.close();
   await rm(directory, { recursive: true, force: true });
   return figures;

@@ -2,6 +2,7 @@ import type { SchoolName } from "~/core/ladder";
 import type { LearnerTraits } from "~/core/simulate";
 import type { BlockKind, Feeling } from "~/core/session";
 import type { ItemKind } from "~/core/week";
+import type { Tempi } from "~/core/score";
 import type { BeatUnit } from "~/core/units";
 
 /** The invented music room, its people, and how each of them learns. */
@@ -87,6 +88,8 @@ export interface DemoPiece {
   readonly markBpm: number;
   readonly markUnit: BeatUnit;
   readonly passages: readonly DemoPassage[];
+  /** Its tempi, set at the end, and all of it as a passage that climbs in percent of them. */
+  readonly tempi?: Tempi;
 }
 
 export interface DemoStudent {

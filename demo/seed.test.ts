@@ -1,14 +1,23 @@
 import { randomUUID } from "node:crypto";
+import { mkdtemp, rm, writeFile } from "node:fs/promises";
+import { tmpdir } from "node:os";
+import path from "node:path";
 import { afterAll, beforeAll, describe, expect, test } from "@jest/globals";
 import * as v from "valibot";
 import { addDays, dayOf, daysBetween } from "~/core/units";
 import { memoryDatabase } from "~/db/test/memory";
 import { allStudios } from "~/db/queries";
+import { withOwnIds } from "~/server/archive/ids";
+import { openRoom } from "~/server/cases/open-room";
 import { progressPage } from "~/server/cases/passage-pages";
+import { readRoomIn } from "~/server/cases/room-in";
+import { roomAsZip } from "~/server/cases/room-out";
 import { studentPage } from "~/server/cases/student-pages";
 import { todayPage } from "~/server/cases/today";
 import { weekOf } from "~/server/cases/week";
 import { workHere } from "~/server/score/work";
+import { UNTOLD } from "~/server/test/told";
+import { roomRows } from "~/server/test/room-rows";
 import type { Services } from "~/server/services";
 import { ROOM } from "./scenario";
 import { seedDemo } from "./seed";
@@ -84,4 +93,58 @@ describe("the demo music room", () => {
       }
     }
   });
+});
+
+describe("the demo room as a zip", () => {
+  let folder: string;
+  beforeAll(async () => {
+    folder = await mkdtemp(path.join(tmpdir(), "fidus-room-"));
+  });
+  afterAll(() => rm(folder, { recursive: true }));
+
+  test("comes into an empty room with the same rows, counts and pages", async () => {
+    const file = path.join(folder, "room.zip");
+    const zip = await new Response(roomAsZip(services, UNTOLD, studioId)).arrayBuffer();
+    await writeFile(file, new Uint8Array(zip));
+    const opened = await openRoom(services, {
+      room: "Empty",
+      teacher: ROOM.teacher,
+      self: true,
+      name: "",
+      instrument: "",
+      timeZone: "UTC",
+    });
+    if (!opened.ok) throw new Error(opened.error.signIn);
+    const { studioId: other, teacherId } = opened.value;
+    const reader = { id: teacherId, name: ROOM.teacher };
+    expect(await readRoomIn(services, other, reader, file)).toEqual({
+      ok: true,
+      value: { name: ROOM.name },
+    });
+
+    const was = await roomRows(services.db, studioId);
+    const { id: teacher } = JSON.parse(was.person!.find((row) => row.includes('"teacher"'))!);
+    const own = withOwnIds(
+      other,
+      new Map([
+        [studioId, other],
+        [teacher, teacherId],
+      ]),
+    );
+    const is = await roomRows(services.db, other);
+    expect(Object.keys(is)).toEqual(Object.keys(was));
+    for (const [table, rows] of Object.entries(was)) {
+      expect(is[table]).toEqual(rows.map(own).sort());
+    }
+    const pages = async (room: string) => {
+      const { lines: all } = await weekOf(services, room);
+      const students = await Promise.all(all.map(({ id }) => studentPage(services, room, id)));
+      return JSON.stringify([all, students]);
+    };
+    expect(JSON.parse(await pages(other))).toEqual(JSON.parse(own(await pages(studioId))));
+    expect(await readRoomIn(services, other, reader, file)).toMatchObject({
+      ok: false,
+      error: expect.stringMatching("empty"),
+    });
+  }, 120_000);
 });

@@ -1,15 +1,24 @@
 import { readFile } from "node:fs/promises";
 import path from "node:path";
-import { initialNumbers, LADDER_DEFAULTS, ladderSchema, type StartRule } from "~/core/ladder";
+import {
+  initialNumbers,
+  LADDER_DEFAULTS,
+  ladderAtFull,
+  ladderSchema,
+  type StartRule,
+} from "~/core/ladder";
 import { simulateSitting, Learner, seeded, seededUuid, type Random } from "~/core/simulate";
 import { addDays, dayOf } from "~/core/units";
+import { passageById } from "~/db/queries";
 import { addPiece, readPieceForm } from "~/server/cases/add-piece";
 import { appendEvents } from "~/server/cases/append-events";
 import { addStudent, openRoom } from "~/server/cases/open-room";
 import { keepAsExercise } from "~/server/cases/exercises";
 import { keepInLibrary } from "~/server/cases/library";
 import { cutPassage, setLadder } from "~/server/cases/passages";
+import { passageTempo } from "~/server/cases/passage-tempo";
 import { setConcert } from "~/server/cases/rooms";
+import { setTempi } from "~/server/cases/tempi";
 import { measurePassages } from "~/server/cases/trouble";
 import { drawBars, layPages } from "~/server/cases/paper";
 import { layOutNotes } from "~/server/cases/scores";
@@ -29,6 +38,7 @@ import {
   type DemoStudent,
 } from "./scenario";
 import { STUDENTS } from "./students";
+import { WHOLE } from "./tempi";
 
 const SEED = 20_260_504;
 const DAY_MS = 86_400_000;
@@ -165,6 +175,23 @@ class DemoPerson {
     return drawBars(this.aside, of, form);
   }
 
+  /** A piece of several tempi is told as such, and lies on the stand as a whole besides. */
+  async setTempi(): Promise<void> {
+    const { aside, studioId, personId } = this;
+    for (const [{ title, tempi, bars, pickupBeats = 0 }, pieceId] of this.pieceIds) {
+      if (!tempi) continue;
+      const form = new FormData();
+      form.set("tempi", JSON.stringify(tempi));
+      const set = await setTempi(aside, { studioId, personId, pieceId }, form);
+      if (!set.ok) throw new Error(`${title}: ${JSON.stringify(set.error.errors)}`);
+      const range = { fromBar: 1, toBar: bars, pickupBeats, endBeats: 0 };
+      const cut = { ...range, name: "All of it", focus: "one line through five tempi" };
+      const passageId = await cutPassage(aside, studioId, { personId, pieceId }, cut);
+      const { full } = passageTempo(await passageById(aside.db, studioId, passageId));
+      await setLadder(aside, studioId, passageId, ladderAtFull(ladderOf(WHOLE), full));
+    }
+  }
+
   /** Exercises lie in the library, to be given to whoever needs them next. */
   async keepExercises(): Promise<void> {
     const { services, studioId, personId } = this;
@@ -270,6 +297,7 @@ export async function seedDemo(services: Services, root: string): Promise<void> 
   for (const person of people) {
     await person.lessons.sayAtTheEnd();
     await person.keepExercises();
+    await person.setTempi();
   }
   await actOnShapes(past, studioId, studentId, CONCERT_PLAN, true);
 }

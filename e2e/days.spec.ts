@@ -1,6 +1,7 @@
 import { expect, test as base } from "@playwright/test";
 import { Days } from "./support/days";
 import { Player } from "./support/player";
+import { ready } from "./support/ready";
 import { throwAwayDirectory } from "./support/server";
 import { Teacher } from "./support/teacher";
 
@@ -166,4 +167,109 @@ test("keys at each rung go round from where they were left; hands one after the 
     ...["E♭ minor, 200", "D major, 200", "C major, 200"],
     ...["E♭ minor, 210", "D major, 210", "C major, 210"],
   ]);
+});
+
+test("a scale goes through three weeks' keys, its notes at the stand in each of them", async ({
+  days,
+  teacher,
+  player,
+  page,
+}) => {
+  const piece = await teacher.opensARoomAtOnce();
+  const home = days.address + piece.replace("/pieces/new", "");
+  await page.goto(`${home}/exercise`);
+  await expect(page.locator("main svg .note")).toHaveCount(15);
+  await ready(page);
+  await page.getByRole("button", { name: "Lay it on the stand" }).click();
+  await teacher.dragsOverBars(1, 2);
+  await teacher.cuts();
+  await teacher.drawsTheLadder({ start: 200, target: 220, clean: 1 });
+  await teacher.setsIt();
+  await page.goto(`${home}/lesson`);
+  await ready(page);
+  await page.getByRole("combobox", { name: "Add a passage" }).press("Enter");
+  await page.getByRole("option").first().click();
+  await page.getByRole("button", { name: "More", exact: true }).click();
+  await page.getByLabel("Keys, one a week").fill("C, G, D");
+  await page.getByRole("button", { name: "Set the week" }).click();
+  await page.waitForURL(/\/weeks\//);
+
+  let drawn = 0;
+  for (const [week, key] of ["C major", "G major", "D major"].entries()) {
+    if (week > 0) await days.goesTo(7 * week, [page]);
+    await page.goto(`${home}/today`);
+    await expect(page.getByText(`this week in ${key}`).first()).toBeVisible();
+    await player.goesToTheStand();
+    await expect(page.locator("main svg .measure")).toHaveCount(2);
+    // C has no signs, G one, D two: nothing else is drawn otherwise.
+    await expect.poll(() => page.locator("main svg use").count()).toBeGreaterThan(drawn);
+    drawn = await page.locator("main svg use").count();
+    if (week === 0) await page.getByRole("button", { name: "Go to the stand" }).click();
+    await player.starts();
+    await player.playsClean();
+    await expect(page.getByText("All kept")).toBeVisible();
+    await page.goto(`${home}/log`);
+    await expect(page.getByText(key).first()).toBeVisible();
+  }
+  await page.goto(home);
+  await page.getByRole("link", { name: /^Bars 1–2/ }).click();
+  const keys = page.getByRole("table").filter({ hasText: "Fastest clean" });
+  await expect(keys.getByRole("row")).toHaveCount(4);
+});
+
+test("over several tempi: percents come again the next day, and follow a tempo that moves by a press", async ({
+  days,
+  teacher,
+  player,
+  page,
+}) => {
+  const region = (id: string, fromBar: number, bpm: number) => {
+    const target = { low: bpm, high: bpm };
+    return { id, fromBar, unit: "quarter", target, words: "", subdivision: 1, link: null };
+  };
+  await teacher.opensARoom();
+  await teacher.addsAPiece();
+  await expect(page.getByRole("heading", { name: "The Ferry at Low Water" })).toBeVisible();
+  const piece = page.url();
+  const set = async (opening: number) => {
+    const regions = [region("a", 1, opening), region("b", 5, 150)];
+    const form = { act: "tempi", tempi: JSON.stringify({ regions, changes: [] }) };
+    const answer = await page.request.post(piece, { form, headers: { origin: days.address } });
+    expect(answer.ok()).toBe(true);
+  };
+  await set(200);
+  await page.goto(piece);
+  await teacher.dragsOverBars(1, 8);
+  await teacher.cuts();
+  await teacher.drawsTheLadder({ start: 60, target: 100, step: 20, clean: 1 });
+  await teacher.setsIt();
+  const today = page.url();
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean(2);
+  await expect(page.getByText("100 % of full tempo")).toBeVisible();
+  await expect(page.getByText("All kept")).toBeVisible();
+
+  await days.goesTo(1, [page]);
+  await page.goto(today.replace(/today$/, "log"));
+  await expect(page.getByText("120 → 160 bpm").first()).toBeVisible();
+  await page.goto(today);
+  await expect(page.getByText("= 120")).toBeVisible();
+  await page.goto(today.replace(/\/today$/, ""));
+  await expect(page.getByText("→ 200")).toBeVisible();
+
+  // The opening is taken back: the ladder stays until somebody says so.
+  await set(180);
+  await page.goto(today);
+  await expect(page.getByText("= 120")).toBeVisible();
+  await page.goto(piece);
+  await expect(page.getByText("Bars 1–8: from 200 to 180")).toBeVisible();
+  await ready(page);
+  await page.getByRole("button", { name: "Change it" }).click();
+  await expect(page.getByText("Bars 1–8: from 200 to 180")).toBeHidden();
+  await page.goto(today);
+  await expect(page.getByText("= 108")).toBeVisible();
+  await player.goesToTheStand();
+  await expect(page.getByText("60 % of full tempo")).toBeVisible();
+  await player.seesTempo(108);
 });

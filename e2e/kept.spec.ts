@@ -79,6 +79,31 @@ const STORES = {
   },
 };
 
+test("a browser whose store opens late says so, and keeps what was played before it", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await page.addInitScript(() => {
+    const { open } = IDBFactory.prototype;
+    IDBFactory.prototype.open = function slow(...given) {
+      const asked = open.apply(this, given);
+      const hears = asked.addEventListener.bind(asked) as EventTarget["addEventListener"];
+      asked.addEventListener = (kind: string, heard: EventListener) =>
+        hears(kind, kind === "success" ? (event) => void setTimeout(heard, 240_000, event) : heard);
+      return asked;
+    };
+  });
+  await teacher.preparesToday({ clean: 9 });
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsClean(2);
+  await expect(page.getByText("This device keeps nothing; all has arrived")).toBeVisible();
+  await expect(page.getByText("All kept")).toBeVisible();
+  await player.playsClean();
+  await player.sees("3 of 9");
+});
+
 for (const [how, store] of Object.entries(STORES)) {
   test(`a browser whose store ${how}: it says so, plays on and sends at once`, async ({
     teacher,

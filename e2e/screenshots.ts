@@ -18,6 +18,8 @@ const NOT_SHOWN: ReadonlySet<string> = new Set([
   "new-piece",
   "sound-check",
   "access",
+  "room",
+  "records",
 ]);
 
 /** The first practice after a lesson opens with the teacher's words. */

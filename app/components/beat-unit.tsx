@@ -57,11 +57,11 @@ export function BeatUnitGlyph({ unit }: { unit: BeatUnit }) {
   );
 }
 
-/** A tempo with its beat unit: "♩ = 72". */
+/** A tempo with its beat unit: "♩ = 72"; one that is no whole number to a tenth. */
 export function TempoText({ unit, bpm }: { unit: BeatUnit; bpm: number | string }) {
   return (
     <span style={{ whiteSpace: "nowrap" }}>
-      <BeatUnitGlyph unit={unit} /> = {bpm}
+      <BeatUnitGlyph unit={unit} /> = {typeof bpm === "number" ? Number(bpm.toFixed(1)) : bpm}
     </span>
   );
 }

@@ -24,7 +24,7 @@ interface NumberFieldProps {
 export function NumberField(props: NumberFieldProps) {
   const { label, unit, value, min, max, onChange, error, helper, by = 1, slider = true } = props;
   const id = useId();
-  const [typed, setTyped] = useState(String(value));
+  const [typed, setTyped] = useState(Number.isNaN(value) ? "" : String(value));
   const shown = Number(typed) === value || Number.isNaN(value) ? typed : String(value);
   return (
     <div className={styles.field}>

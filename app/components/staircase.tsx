@@ -10,6 +10,8 @@ export interface StaircaseProps {
   readonly target: number;
   readonly comfortable?: number | undefined;
   readonly ceiling?: number | undefined;
+  /** The full tempo, where numbers are told in percent of it. */
+  readonly of?: number | null | undefined;
   /** The tempo that the week is for. */
   readonly goal?: number | undefined;
   readonly hidden?: boolean;
@@ -24,20 +26,27 @@ export interface StaircaseProps {
 }
 
 const WIDTH = { usual: 640, small: 132 };
-const LEFT = { usual: 44, large: 64, small: 4 };
+const LEFT = { usual: 44, percent: 60, large: 64, percentLarge: 92, small: 4 };
 const RIGHT = { labelled: 128, bare: 16, small: 4 };
 const TOP = { usual: 26, small: 10 };
 const BOTTOM = { usual: 22, small: 8 };
 const LANE = { usual: 64, small: 20 };
 const LABEL_GAP = { usual: 17, large: 25 };
 
-function frameOf({ steps, comfortable, small, large, height = 300 }: StaircaseProps) {
+function leftOf({ small, large, of }: StaircaseProps): number {
+  if (small) return LEFT.small;
+  if (of) return large ? LEFT.percentLarge : LEFT.percent;
+  return large ? LEFT.large : LEFT.usual;
+}
+
+function frameOf(props: StaircaseProps) {
+  const { steps, comfortable, small, height = 300 } = props;
   const size = small ? "small" : "usual";
   const hasLanes = steps.some(({ lane }) => lane !== undefined);
   const floor = height - BOTTOM[size];
   const right = small ? RIGHT.small : comfortable === undefined ? RIGHT.bare : RIGHT.labelled;
   return {
-    left: LEFT[large && !small ? "large" : size],
+    left: leftOf(props),
     right: WIDTH[size] - right,
     top: TOP[size],
     bottom: hasLanes ? floor - LANE[size] - (small ? 8 : 20) : floor,
@@ -65,7 +74,8 @@ function scaleOf({ steps, target, comfortable, ceiling, hidden, small }: Stairca
  * outlined.
  */
 export const Staircase = memo(function Staircase(props: StaircaseProps) {
-  const { steps, target, comfortable, ceiling, goal, selected } = props;
+  const { steps, target, comfortable, ceiling, goal, selected, of } = props;
+  const told = (tempo: number) => words.staircase.tempo(tempo, of ?? null);
   const { hidden = false, height = 300, large = false, small = false } = props;
   const frame = frameOf(props);
   const scale = scaleOf(props);
@@ -93,7 +103,8 @@ export const Staircase = memo(function Staircase(props: StaircaseProps) {
   const picked = selected === undefined ? undefined : spans[selected];
   const label = words.staircase.label(
     steps.length,
-    hidden ? undefined : [steps[0]!.tempo, steps.at(-1)!.tempo],
+    hidden ? undefined : [told(steps[0]!.tempo), told(steps.at(-1)!.tempo)],
+    of ? "" : words.staircase.unit,
   );
   const classes = [
     styles.staircase,
@@ -123,7 +134,7 @@ export const Staircase = memo(function Staircase(props: StaircaseProps) {
             height={Math.max(0, bottom - y(comfortable))}
           />
           <text x={right + 10} y={y(comfortable) + 5}>
-            {words.staircase.comfortable(Math.round(comfortable))}
+            {words.staircase.comfortable(told(comfortable))}
           </text>
         </g>
       )}
@@ -131,7 +142,7 @@ export const Staircase = memo(function Staircase(props: StaircaseProps) {
         <g className={styles.ceiling}>
           <path d={`M${left} ${y(ceiling)}H${right}`} />
           <text x={right + 10} y={ceilingLabel(y(ceiling), comfortable && y(comfortable))}>
-            {words.staircase.ceiling(Math.round(ceiling))}
+            {words.staircase.ceiling(told(ceiling))}
           </text>
         </g>
       )}
@@ -141,11 +152,11 @@ export const Staircase = memo(function Staircase(props: StaircaseProps) {
           {/* Where the steps leave room: over the line at the left, or under it at the right. */}
           {goal < (lowest + highest) / 2 ? (
             <text x={right} y={y(goal) + (large ? 22 : 18)} textAnchor="end">
-              {words.staircase.goal(Math.round(goal))}
+              {words.staircase.goal(told(goal))}
             </text>
           ) : (
             <text x={left + 8} y={y(goal) - 8}>
-              {words.staircase.goal(Math.round(goal))}
+              {words.staircase.goal(told(goal))}
             </text>
           )}
         </g>
@@ -177,7 +188,7 @@ export const Staircase = memo(function Staircase(props: StaircaseProps) {
           x={left - 10}
           y={y(tempo) + 5}
         >
-          {tempo}
+          {told(tempo)}
         </text>
       ))}
     </svg>

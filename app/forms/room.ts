@@ -20,14 +20,6 @@ const newRoomSchema = v.pipe(
   }),
   v.forward(
     v.partialCheck(
-      [["self"], ["name"]],
-      ({ self, name }) => self || name.length > 0,
-      "Give the student's name.",
-    ),
-    ["name"],
-  ),
-  v.forward(
-    v.partialCheck(
       [["self"], ["room"]],
       ({ self, room }) => self || room.length > 0,
       "Give the room a name.",

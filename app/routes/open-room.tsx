@@ -28,7 +28,11 @@ export const action = ({ request, context }: Route.ActionArgs) =>
     }
     const { studioId, studentId, teacherId } = opened.value;
     const begun = await beginSignIn(services, { id: teacherId, studio_id: studioId });
-    const to = `/studio/${studioId}/students/${studentId}/pieces/new`;
+    const room = `/studio/${studioId}`;
+    const to =
+      studentId === teacherId && !form.value.self
+        ? room
+        : `${room}/students/${studentId}/pieces/new`;
     throw await goWith(callerOf(context).door, begun, to);
   });
 

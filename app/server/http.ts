@@ -32,13 +32,21 @@ const sameOriginOnly: RequestHandler = (request, response, next) => {
 const MOST_BYTES = 2_000_000;
 /** A file of music and the images of its pages, and what their form puts round them. */
 const MOST_FILE_BYTES = 44_500_000;
+/** The file of a whole room; it is laid on the disk, not into memory. */
+const MOST_ROOM_BYTES = 2_000_000_000;
+const TAKES_A_ROOM = /\/room\.zip$/;
 const TAKES_A_FILE = /\/pieces\/(new|[0-9a-f-]{36})(\.data)?$/;
+
+const mostBytes = (path: string): number => {
+  if (TAKES_A_ROOM.test(path)) return MOST_ROOM_BYTES;
+  return TAKES_A_FILE.test(path) ? MOST_FILE_BYTES : MOST_BYTES;
+};
 
 /** No form and no batch of events is larger; what claims to be is not read at all. */
 const smallEnough: RequestHandler = (request, response, next) => {
   const length = Number(request.headers["content-length"] ?? 0);
   const unknown = request.headers["transfer-encoding"] !== undefined;
-  const most = TAKES_A_FILE.test(request.path) ? MOST_FILE_BYTES : MOST_BYTES;
+  const most = mostBytes(request.path);
   if (!unknown && length <= most) return next();
   response.status(413).type("text").send("That is too much at once.");
 };
@@ -51,6 +59,7 @@ function contentPolicy(nonce: string, development: boolean): string {
     `style-src-elem 'self' ${development ? "'unsafe-inline'" : `'nonce-${nonce}'`}`,
     "style-src-attr 'unsafe-inline'",
     "img-src 'self' data:",
+    "media-src 'self' blob:",
     "font-src 'self' data:",
     `connect-src 'self'${development ? " ws:" : ""}`,
     "worker-src 'self' blob:",

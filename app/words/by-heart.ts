@@ -13,6 +13,10 @@ export const heartWords = {
   fell: "Fallen out: back to the notes",
   since: (day: string) => `since ${day}`,
   due: (day: string) => `since ${day}, to be tested`,
+  part: (unit: "bars" | "lines" | "pages", n: number) =>
+    `${{ bars: "Bar", lines: "Line", pages: "Page" }[unit]} ${n}`,
+  partly: (stand: number, bars: number) =>
+    stand === 0 ? "not yet" : `${stand} of ${count(bars, "bar")}`,
   key: "Solid: stands. Dashed: stands, and is to be tested.",
   test: "A test from the middle",
   testHow:

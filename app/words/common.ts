@@ -1,3 +1,4 @@
+import { tenth } from "./counts";
 /** What every page may say. */
 export const common = {
   name: "Fidus",
@@ -31,9 +32,9 @@ export const common = {
   },
   tempoSpan: (comfortable: number | undefined, now: number | undefined, target: number) =>
     [
-      comfortable === undefined ? undefined : `comfortable ${comfortable}`,
-      now === undefined ? undefined : `reached ${now}`,
-      `target ${target} bpm`,
+      comfortable === undefined ? undefined : `comfortable ${tenth(comfortable)}`,
+      now === undefined ? undefined : `reached ${tenth(now)}`,
+      `target ${tenth(target)} bpm`,
     ]
       .filter(Boolean)
       .join(", "),

@@ -7,3 +7,6 @@ export const minutes = (count: number) => `${count} min`;
 
 export const count = (number: number, one: string, many = `${one}s`) =>
   `${number} ${plural(number, one, many)}`;
+
+/** A number that need not be whole, to a tenth: 43.2, 60. */
+export const tenth = (value: number): string => String(Number(value.toFixed(1)));

@@ -1,3 +1,4 @@
+import { tenth } from "./counts";
 import type { NoVerdict } from "~/core/session";
 
 const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
@@ -27,6 +28,7 @@ export const desk = {
     nav: "Desk",
     week: "Week",
     sound: "Sound",
+    room: "Room",
     today: "Today",
     myWeek: "My week",
     pieces: "Pieces",
@@ -41,7 +43,8 @@ export const desk = {
       "A passage goes up from rung to rung when its gate passes. A rung is as long as it will take.",
     room: "Name of the room",
     teacher: "Your name",
-    student: "Student's name",
+    student: "A first student's name",
+    studentHelp: "May stay empty: more come later, or a room that was taken along",
     self: "I teach myself: the student is me",
     signIn: "Name to sign in with",
     signInHelp: "A short name, or a mail address",
@@ -118,12 +121,14 @@ export const desk = {
     print: "Print",
     code: (code: string) => `Code ${code}`,
   },
-  studentForm: { title: "Add a student", submit: "Add" },
+  studentForm: { title: "Add a student", name: "Student's name", submit: "Add" },
   student: {
     today: "Today's practice",
     lesson: "Lesson",
     week: "The week",
     access: "Links and codes",
+    records: "Take along or delete",
+    recordsOwn: "Take everything along",
     addPiece: "Add a piece",
     pieces: "Pieces",
     openPiece: "Open the bars",
@@ -279,6 +284,10 @@ export const desk = {
     minutes: "Minutes",
     ladder: "Change the ladder",
     where: "Where flaws fell",
+    byKey: "Key by key",
+    key: "Key",
+    fastest: "Fastest clean",
+    last: "Last",
     now: (comfortable: number, low: number, high: number, ceiling: number) =>
       `Comfortable at ${comfortable} bpm (between ${low} and ${high}), ceiling around ${ceiling}.`,
     explain:
@@ -288,10 +297,10 @@ export const desk = {
     moved: "What moved",
     /** From where, up to which tempo it was passed, and where it would have gone on. */
     reached: (from: number, passed: number, next: number) => {
-      if (passed > from) return `${from} → ${passed} bpm`;
-      return next > passed ? `${passed} bpm passed` : `${passed} bpm held`;
+      if (passed > from) return `${tenth(from)} → ${tenth(passed)} bpm`;
+      return next > passed ? `${tenth(passed)} bpm passed` : `${tenth(passed)} bpm held`;
     },
-    noGate: (at: number) => `worked at ${at} bpm`,
+    noGate: (at: number) => `worked at ${tenth(at)} bpm`,
     note: "One line for the log",
     noteSubmit: "Write it down",
     notes: "Notes",

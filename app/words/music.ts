@@ -1,3 +1,4 @@
+import { tenth } from "./counts";
 import type { Focus } from "~/core/week";
 import type { PassageState } from "~/core/score";
 import type { BeatUnit } from "~/core/units";
@@ -21,7 +22,10 @@ export const music = {
     string
   >,
   state: { raw: "raw", forming: "forming", safe: "safe" } satisfies Record<PassageState, string>,
-  bpm: (tempo: number | string) => `${tempo} bpm`,
+  bpm: (tempo: number | string) => `${typeof tempo === "number" ? tenth(tempo) : tempo} bpm`,
+  /** A tempo in bpm, or in percent of a full tempo. */
+  tempoTold: (bpm: number, of: number | null): string =>
+    of === null ? `${tenth(bpm)} bpm` : `${Math.round((100 * bpm) / of)} %`,
   bars: (from: number, to: number) => (from === to ? `bar ${from}` : `bars ${from}–${to}`),
   barCount: (count: number) => `${count} ${plural(count, "bar", "bars")}`,
   minutes: (count: number) => {
@@ -52,15 +56,19 @@ export const music = {
     dynamics: "dynamics",
   } satisfies Record<Focus, string>,
   staircase: {
-    label: (rungs: number, span: readonly [number, number] | undefined) => {
+    /** A tempo in whole bpm, or in percent of a full tempo. */
+    tempo: (bpm: number, of: number | null): string =>
+      of === null ? String(Math.round(bpm)) : `${Math.round((100 * bpm) / of)} %`,
+    unit: " bpm",
+    label: (rungs: number, span: readonly [string, string] | undefined, unit: string) => {
       const what = `A staircase of ${rungs} ${plural(rungs, "rung", "rungs")}`;
-      return span ? `${what} from ${span[0]} to ${span[1]} bpm` : what;
+      return span ? `${what} from ${span[0]} to ${span[1]}${unit}` : what;
     },
     small: (start: number, goal: number | null) =>
-      goal === null ? `from ${start}` : `from ${start}, this week to ${goal}`,
-    comfortable: (bpm: number) => `comfortable ${bpm}`,
-    ceiling: (bpm: number) => `ceiling ${bpm}`,
-    goal: (bpm: number) => `this week to ${bpm}`,
+      goal === null ? `from ${tenth(start)}` : `from ${tenth(start)}, this week to ${goal}`,
+    comfortable: (tempo: string) => `comfortable ${tempo}`,
+    ceiling: (tempo: string) => `ceiling ${tempo}`,
+    goal: (tempo: string) => `this week to ${tempo}`,
   },
   minuteRibbon: { label: (total: number) => `Today's ${Math.round(total)} minutes` },
 } as const;

@@ -1,6 +1,6 @@
 import type { Feeling, Rated, Rating } from "~/core/session";
 import type { Bring, Decision, ItemKind, Rotation } from "~/core/week";
-import { days, minutes, plural } from "./counts";
+import { days, minutes, plural, tenth } from "./counts";
 import { reasons } from "./reasons";
 
 /** Planning of sessions and weeks: kept apart from the rest, so that the stand does not carry it. */
@@ -141,7 +141,8 @@ export const planWords = {
       `asked: ${often}, ${minutes(count)}${tempo ? `, to ${tempo} bpm` : ""}`,
     happened: (count: number, total: number) =>
       count === 0 ? "not practised" : `on ${days(count)}, ${minutes(total)}`,
-    tempo: (from: number, to: number) => (from === to ? `${to} bpm` : `${from} → ${to} bpm`),
+    tempo: (from: number, to: number) =>
+      from === to ? `${tenth(to)} bpm` : `${tenth(from)} → ${tenth(to)} bpm`,
     clean: (clean: number, plays: number) => `${clean} of ${plays} clean`,
     flaws: (bars: readonly { bar: number; flawed: number }[]) =>
       `flaws in ${bars.map(({ bar, flawed }) => `bar ${bar} (${flawed})`).join(", ")}`,
@@ -280,7 +281,7 @@ export const planWords = {
     perDay: (count: string, unit: string) => `${count} ${unit} a day from here`,
     stands: "Stand by heart",
     write: "Write it down",
-    units: { bars: "bars", pages: "pages" },
+    units: { bars: "bars", lines: "lines", pages: "pages" },
     older: "Weeks before",
     sheet: "The printed sheet",
     calendar: "As a calendar file",
@@ -291,6 +292,8 @@ export const planWords = {
   memoryForm: {
     total: "How much",
     unit: "Counted in",
+    begins: "They begin at bars",
+    beginsHow: "Empty: equally long",
     concert: "Concert",
     margin: "Weeks of margin",
     plan: "Plan it",

@@ -52,6 +52,8 @@ export const stand = {
     leave: "Leave the stand",
     opening: "Opening…",
     hiddenTempo: "tempo hidden",
+    fromBar: (bar: number) => `bar ${bar}: `,
+    ofFull: (percent: string) => `${percent} of full tempo`,
     rung: (number: number, of: number) => `Rung ${number} of ${of}`,
     blockMinutes: (played: number, of: number) => `${played} of ${of} min`,
     phase: {

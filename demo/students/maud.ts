@@ -1,3 +1,4 @@
+import { LAMPLIGHTERS_TEMPI } from "../tempi";
 import { TUNE, type DemoStudent } from "../scenario";
 
 export const maud: DemoStudent = {
@@ -22,6 +23,7 @@ export const maud: DemoStudent = {
       pickupBeats: 1,
       markBpm: 66,
       markUnit: "dotted-quarter",
+      tempi: LAMPLIGHTERS_TEMPI,
       passages: [
         {
           fromBar: 21,

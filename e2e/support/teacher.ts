@@ -72,6 +72,7 @@ export class Teacher {
       const { x, y, width } = await drawn.evaluate((bar) => bar.getBoundingClientRect().toJSON());
       return { x: x + width / 2, y: y + 40 };
     };
+    await page.locator(`[data-bar="${from}"]`).scrollIntoViewIfNeeded();
     const [a, b] = [await middle(from), await middle(to)];
     await page.mouse.move(a.x, a.y);
     await page.mouse.down();

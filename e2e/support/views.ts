@@ -82,6 +82,19 @@ export const views: readonly View[] = [
     },
   },
   {
+    name: "room",
+    open: async (page, address) => {
+      await teacher(page, address);
+      await follow(page, "Room", /\/room$/);
+    },
+  },
+  {
+    name: "records",
+    open: student("Tobi Wren", async (page) => {
+      await follow(page, "Take along or delete", /\/records$/);
+    }),
+  },
+  {
     name: "progress",
     open: student("Ines Calloway", async (page) => {
       await follow(page, "Across the current", /\/passages\//);

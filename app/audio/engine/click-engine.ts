@@ -1,5 +1,12 @@
 import * as v from "valibot";
-import { droneHz, VOICES, type BeatMap, type Drone, type MapMarker } from "~/core/click";
+import {
+  droneHz,
+  droneLevel,
+  VOICES,
+  type BeatMap,
+  type Drone,
+  type MapMarker,
+} from "~/core/click";
 import clickWorklet from "../worklets/click-worklet.ts?worker&url";
 import { fromWorkletSchema, type ToWorklet } from "./protocol";
 
@@ -22,9 +29,6 @@ interface EngineOptions {
   /** Known before the first sample: an offline context does not wait for messages. */
   readonly maps?: readonly Pick<Scheduled, "map" | "start">[];
 }
-
-/** A drone at full level lies under a click at full level. */
-const DRONE_FULL = 0.4;
 
 const messageFor = ({ mapId, map, start }: Scheduled): ToWorklet => ({
   kind: "schedule",
@@ -112,7 +116,7 @@ export class ClickEngine {
   /** A sustained pitch from now on; null ends it, and so does a stop. */
   setDrone(drone: Drone | null): void {
     const hz = drone ? droneHz(drone) : null;
-    this.send({ kind: "drone", hz, level: ((drone?.level ?? 0) / 100) * DRONE_FULL });
+    this.send({ kind: "drone", hz, level: drone ? droneLevel(drone) : 0 });
   }
 
   /** 0–1; full is still below full scale. */

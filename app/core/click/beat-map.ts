@@ -1,6 +1,6 @@
-import { barLength, type BeatUnit, type Bpm, type Metre } from "~/core/units";
+import { barLength, timeInBar, type BeatUnit, type Bpm, type Metre } from "~/core/units";
 import { frameOf, lengthAround } from "./frame";
-import type { BeatMap, LoopRequest } from "./map";
+import type { BeatMap, LoopBar, LoopRequest } from "./map";
 import { MapWriter } from "./map-writer";
 import { barPulses, lengthInSeconds } from "./pattern";
 
@@ -29,10 +29,10 @@ export function loopMap(request: LoopRequest): BeatMap {
     writer.playAt(play, { number: alike.indexOf(play) + 1, of: alike.length });
     bars.forEach((bar, i) => {
       const from = i === 0 && index === 0 ? leadFrom : 0;
-      if (index === 0 && i === 0) writer.mark("play-began", isLed ? lead : 0);
+      if (index === 0 && i === 0) writer.markIn("play-began", bar, isLed ? lead : from, from);
       const isLast = i === bars.length - 1;
       if (isLast && !next && endBeats > 0)
-        writer.mark("play-ended", endBeats / bar.metre.unit - from);
+        writer.markIn("play-ended", bar, endBeats / bar.metre.unit, from);
       if (i === 0 && lead > 0) return writer.leadBar(bar, { lead, of: counted, from });
       const then = isLast && next ? { then: next.pace } : {};
       const turn = turnsIn ? { turn: { number: i + 1, of: bars.length } } : {};
@@ -50,18 +50,23 @@ export function loopMap(request: LoopRequest): BeatMap {
   return writer.finish();
 }
 
-/** Whole notes of the bars of one play, as they are written. */
+/** Whole notes at the tempo of the play from a bar's line to a point of it. */
+const timeTo = ({ tempo }: LoopBar, at: number): number => (tempo ? timeInBar(tempo, at) : at);
+const timeOf = (bar: LoopBar): number => timeTo(bar, barLength(bar.metre));
+
+/** Whole notes of the bars of one play, as long as they take at its tempo. */
 const lengthOfBars = ({ bars }: LoopRequest): number =>
-  bars.reduce((sum, { metre }) => sum + barLength(metre), 0);
+  bars.reduce((sum, bar) => sum + timeOf(bar), 0);
 
 /** Seconds that a loop lasts, from count-in to the end of the breather; no map is made. */
 export function loopSeconds(request: LoopRequest): number {
   const { bars, beatUnit, plays } = request;
   const frame = frameOf(request);
-  const cut = barLength(bars.at(-1)!.metre) - frame.lastTo;
+  const [first, last] = [bars[0]!, bars.at(-1)!];
+  const cut = timeOf(last) - timeTo(last, frame.lastTo);
   const wholes = lengthOfBars(request);
   const inSeconds = (length: number, tempo: Bpm) => lengthInSeconds(length, tempo, beatUnit);
-  const around = inSeconds(lengthAround(frame) - frame.leadFrom, plays[0].tempo);
+  const around = inSeconds(lengthAround(frame) - timeTo(first, frame.leadFrom), plays[0].tempo);
   const all = plays.reduce((sum, { tempo }) => sum + inSeconds(wholes, tempo), around);
   return all - inSeconds(cut, plays.at(-1)!.tempo);
 }
@@ -69,13 +74,13 @@ export function loopSeconds(request: LoopRequest): number {
 /** Seconds of the playing in a loop: from where the playing begins to where it ends. */
 export function playingSeconds(request: LoopRequest): number {
   const { bars, beatUnit, plays, leadBeats, endBeats } = request;
-  const [first, last] = [bars[0]!.metre, bars.at(-1)!.metre];
+  const [first, last] = [bars[0]!, bars.at(-1)!];
   const wholes = lengthOfBars(request);
-  const left = endBeats > 0 ? (last.beats - endBeats) / last.unit : 0;
+  const left = endBeats > 0 ? timeOf(last) - timeTo(last, endBeats / last.metre.unit) : 0;
   const all = plays.reduce((sum, { tempo }) => sum + lengthInSeconds(wholes, tempo, beatUnit), 0);
   return (
     all -
-    lengthInSeconds(leadBeats / first.unit, plays[0].tempo, beatUnit) -
+    lengthInSeconds(timeTo(first, leadBeats / first.metre.unit), plays[0].tempo, beatUnit) -
     lengthInSeconds(left, plays.at(-1)!.tempo, beatUnit)
   );
 }

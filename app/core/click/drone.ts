@@ -71,3 +71,9 @@ export function soundingPitch(drone: Drone): { readonly pitch: Pitch; readonly o
     octave: 4 + Math.floor(fromC / OCTAVE),
   };
 }
+
+/** A drone at full level lies under a click at full level. */
+const DRONE_FULL = 0.4;
+
+/** How loud a drone is, 0–1, where a click at full level is 1. */
+export const droneLevel = ({ level }: Drone): number => (level / 100) * DRONE_FULL;

@@ -17,6 +17,7 @@ export {
 } from "./programme";
 export {
   droneHz,
+  droneLevel,
   PITCHES,
   soundingPitch,
   TRANSPOSITION_NAMES,

@@ -1,5 +1,14 @@
-import { barLength, TOLERANCE, type BeatUnit, type Bpm, type Metre } from "~/core/units";
-import type { BeatMap, LoopPlay, MapBar, MapClick, MapMarker, Pace } from "./map";
+import {
+  barLength,
+  beatUnitValue,
+  timeInBar,
+  TOLERANCE,
+  type BarTempo,
+  type BeatUnit,
+  type Bpm,
+  type Metre,
+} from "~/core/units";
+import type { BeatMap, LoopBar, LoopPlay, MapBar, MapClick, MapMarker, Pace } from "./map";
 import { barPulses, lengthInSeconds, patternPulses, type Pulse, type Voice } from "./pattern";
 import { isSilentBar, PLAIN_CLICK, type ClickProgramme } from "./programme";
 
@@ -15,6 +24,9 @@ const levelOf = ({ levels }: ClickProgramme, { voice }: Pulse): number =>
   voice === "accent" || voice === "beat" || voice === "subdivision" ? levels[voice] / 100 : 1;
 
 type Sound = (pulse: Pulse) => { voice: Voice; level: number } | undefined;
+
+const isIn = (stretches: BarTempo["silent"], { at }: Pulse): boolean =>
+  stretches.some(({ from, to }) => at >= from - TOLERANCE && at < to - TOLERANCE);
 
 /**
  * Builds a map bar by bar. Bar starts are sums of exact bar lengths since the tempo last changed,
@@ -43,8 +55,19 @@ export class MapWriter {
     return this.since + lengthInSeconds(wholes, this.tempo, this.beatUnit);
   }
 
-  mark(name: MapMarker["name"], offsetWholes = 0): void {
-    this.markers.push({ name, at: this.seconds(this.wholes + offsetWholes) });
+  /** A moment of the bar that is written next, `at` from its bar line; `from` is where it begins. */
+  private within({ tempo }: Pick<LoopBar, "tempo">, at: number, from: number): number {
+    const gone = tempo ? timeInBar(tempo, at) - timeInBar(tempo, from) : at - from;
+    return this.seconds(this.wholes + gone);
+  }
+
+  mark(name: MapMarker["name"]): void {
+    this.markers.push({ name, at: this.seconds(this.wholes) });
+  }
+
+  /** Marks a point of the bar that is written next. */
+  markIn(name: MapMarker["name"], bar: LoopBar, at: number, from: number): void {
+    this.markers.push({ name, at: this.within(bar, at, from) });
   }
 
   cue(): void {
@@ -63,83 +86,103 @@ export class MapWriter {
   /** Writes a bar, or of one that is cut only what lies between `from` and `to`, in whole notes. */
   private bar(
     info: Pick<MapBar, "part" | "number" | "of" | "then" | "turn">,
-    metre: Metre,
+    { metre, tempo: course }: Pick<LoopBar, "metre" | "tempo">,
     pulses: readonly Pulse[],
     sound: Sound,
     { from = 0, to = barLength(metre) }: { from?: number; to?: number } = {},
   ): void {
-    const start = this.wholes - from;
-    const isIn = ({ at }: Pulse) => at >= from - TOLERANCE && at < to - TOLERANCE;
+    const unit = course?.unit ?? this.beatUnit;
+    const momentOf = (at: number) => this.within({ tempo: course }, at, from);
+    const isPlayed = (pulse: Pulse) => isIn([{ from, to }], pulse);
     let quiet = true;
-    for (const pulse of pulses.filter(isIn)) {
-      const heard = sound(pulse);
+    for (const pulse of pulses.filter(isPlayed)) {
+      const heard = course && isIn(course.silent, pulse) ? undefined : sound(pulse);
       if (heard && heard.level > 0) {
         quiet = false;
-        this.clicks.push({ at: this.seconds(start + pulse.at), ...heard });
+        this.clicks.push({ at: momentOf(pulse.at), ...heard });
       }
     }
-    const beats = barPulses(metre, this.beatUnit)
-      .filter((pulse) => pulse.voice !== "subdivision" && isIn(pulse))
-      .map(({ at }) => this.seconds(start + at));
-    const { tempo, pace, go } = this;
-    const length = to - from;
-    const duration = this.seconds(length) - this.seconds(0);
+    const beats = barPulses(metre, unit)
+      .filter((pulse) => pulse.voice !== "subdivision" && isPlayed(pulse))
+      .map(({ at }) => momentOf(at));
+    const { pace, go } = this;
+    const start = momentOf(from);
+    const end = momentOf(to);
+    const tempo = this.toldIn(course);
+    const duration = end - start;
+    // A bar with something silent on purpose still shows its beats: they lead through it.
+    const led = course !== undefined && course.silent.length > 0;
     this.bars.push({
       ...info,
-      start: this.seconds(this.wholes),
+      start,
       duration,
-      quiet,
+      quiet: quiet && !led,
       beats,
       tempo,
+      unit,
       pace,
       go,
     });
-    this.wholes += length;
+    if (course) [this.since, this.wholes] = [end, 0];
+    else this.wholes += to - from;
+  }
+
+  /** The tempo of the play, told in a bar's own unit at its own speed. */
+  private toldIn(course: BarTempo | undefined): Bpm {
+    if (!course) return this.tempo;
+    const { pieces, unit } = course;
+    const base = beatUnitValue(this.beatUnit);
+    return ((this.tempo * pieces[0]!.atFrom * base) / beatUnitValue(unit)) as Bpm;
   }
 
   countIn(metre: Metre, { number, of, from }: { number: number; of: number; from: number }): void {
     const pulses = barPulses(metre, this.beatUnit, this.click.countIn.subdivision);
-    this.bar({ part: "count-in", number, of }, metre, pulses, (pulse) => this.counted(pulse), {
+    this.bar({ part: "count-in", number, of }, { metre }, pulses, (pulse) => this.counted(pulse), {
       from,
     });
   }
 
   /** A bar that is counted within, without a sound. */
   innerBar(metre: Metre, number: number, of: number): void {
-    this.bar({ part: "inner", number, of }, metre, [], () => undefined);
+    this.bar({ part: "inner", number, of }, { metre }, [], () => undefined);
   }
 
   /** The bar in which playing begins: counted up to there, clicked as the programme says after. */
-  leadBar(
-    { number, metre }: { number: number; metre: Metre },
-    { lead, of, from }: { lead: number; of: number; from: number },
-  ): void {
+  leadBar(bar: LoopBar, { lead, of, from }: { lead: number; of: number; from: number }): void {
+    const { number, metre, tempo } = bar;
+    const unit = tempo?.unit ?? this.beatUnit;
     const isBefore = ({ at }: Pulse) => at < lead - TOLERANCE;
-    const counting = barPulses(metre, this.beatUnit, this.click.countIn.subdivision);
-    const after = patternPulses(this.click.pattern, metre, this.beatUnit, this.from);
+    const counting = barPulses(metre, unit, this.click.countIn.subdivision);
+    const after = patternPulses(this.click.pattern, metre, unit, this.from);
     const pulses = [...counting.filter(isBefore), ...after.filter((pulse) => !isBefore(pulse))];
-    const sound: Sound = (pulse) => (isBefore(pulse) ? this.counted(pulse) : this.asSet(pulse));
-    this.bar({ part: "lead", number, of }, metre, pulses, sound, { from });
+    const sound: Sound = (pulse) =>
+      isBefore(pulse) ? this.counted(pulse) : this.played(tempo)(pulse);
+    this.bar({ part: "lead", number, of }, bar, pulses, sound, { from });
   }
 
   /** One bar of the play. `then` warns, a beat ahead, of another pace at its end. */
   playBar(
-    { metre, number }: { number: number; metre: Metre },
+    bar: LoopBar,
     { to, ...told }: { to: number } & Pick<MapBar, "of" | "then" | "turn">,
   ): void {
     const { then } = told;
-    const { click, beatUnit, from } = this;
-    const pulses = barPulses(metre, beatUnit);
+    const { metre, number, tempo } = bar;
+    const { click, from } = this;
+    const unit = tempo?.unit ?? this.beatUnit;
+    const pulses = barPulses(metre, unit);
     if (then !== undefined && then !== this.pace) {
       const lastBeat = pulses.findLast(({ voice }) => voice !== "subdivision")!;
-      const at = this.seconds(this.wholes + lastBeat.at);
+      const at = this.within(bar, lastBeat.at, 0);
       this.clicks.push({ at, voice: "cue", level: WARNING_LEVEL });
     }
     const silent = isSilentBar(click.silence, from.bar, this.turn);
-    const sounding = silent ? [] : patternPulses(click.pattern, metre, beatUnit, from);
+    const sounding = silent ? [] : patternPulses(click.pattern, metre, unit, from);
+    const back = tempo && tempo.counted.length > 0 ? barPulses(metre, unit) : [];
+    const counted = back.filter((pulse) => isIn(tempo!.counted, pulse));
     this.from = { bar: from.bar + 1, beat: from.beat + pulses.length };
     const info = { part: "play", number, ...told } as const;
-    this.bar(info, metre, sounding, (pulse) => this.asSet(pulse), { to });
+    const others = sounding.filter((pulse) => !tempo || !isIn(tempo.counted, pulse));
+    this.bar(info, bar, [...counted, ...others], this.played(tempo), { to });
   }
 
   /** The count sounds on the beats, softly between them where it is divided. */
@@ -153,17 +196,23 @@ export class MapWriter {
     return { voice: pulse.voice, level: levelOf(this.click, pulse) };
   }
 
+  /** As the programme sets it; counting where the click comes back after it was silent. */
+  private played(tempo: BarTempo | undefined): Sound {
+    return (pulse) =>
+      tempo && isIn(tempo.counted, pulse) ? this.counted(pulse) : this.asSet(pulse);
+  }
+
   private asSet(pulse: Pulse) {
     return this.click.drone?.alone ? undefined : this.divided(pulse);
   }
 
   breather(metre: Metre, { number, of, to }: { number: number; of: number; to: number }): void {
     const pulses = barPulses(metre, this.beatUnit);
-    this.bar({ part: "breather", number, of }, metre, pulses, quietly, { to });
+    this.bar({ part: "breather", number, of }, { metre }, pulses, quietly, { to });
   }
 
   gridBar(metre: Metre, pulses: readonly Pulse[], number: number, of: number): void {
-    this.bar({ part: "play", number, of }, metre, pulses, ({ voice }) => ({ voice, level: 1 }));
+    this.bar({ part: "play", number, of }, { metre }, pulses, ({ voice }) => ({ voice, level: 1 }));
   }
 
   finish(): BeatMap {

@@ -1,4 +1,4 @@
-import type { BeatUnit, Bpm, Metre } from "~/core/units";
+import type { BarTempo, BeatUnit, Bpm, Metre } from "~/core/units";
 import type { Voice } from "./pattern";
 import type { ClickProgramme } from "./programme";
 
@@ -27,7 +27,9 @@ export interface MapBar {
   readonly quiet: boolean;
   /** Starts of the beats in seconds from the map's beginning, for the beat light. */
   readonly beats: readonly number[];
+  /** The tempo at which it begins, in bpm of its unit. */
   readonly tempo: Bpm;
+  readonly unit: BeatUnit;
   readonly pace: Pace;
   /** Which of the plays at this pace it is, from 1, and of how many. */
   readonly go: { readonly number: number; readonly of: number };
@@ -51,6 +53,13 @@ export interface BeatMap {
   readonly duration: number;
 }
 
+/** A bar to be played; with `tempo` where it does not simply go at that of the play. */
+export interface LoopBar {
+  readonly number: number;
+  readonly metre: Metre;
+  readonly tempo?: BarTempo | undefined;
+}
+
 /** One time through the bars. */
 export interface LoopPlay {
   readonly tempo: Bpm;
@@ -62,7 +71,7 @@ export interface LoopRequest {
    * Every bar in which something is played, the one with the pickup included; or the turns of a
    * short link, each with its beat to land on.
    */
-  readonly bars: readonly { readonly number: number; readonly metre: Metre }[];
+  readonly bars: readonly LoopBar[];
   /** The bars are turns: the metre in which it is counted in and breathed. */
   readonly turnsIn?: Metre;
   /** It does not simply follow a play of the same: it is counted in, whatever the click says. */

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
+import { printedInScore } from "~/core/score";
 import { compare, difference, fraction, sum, valueOf } from "~/core/units";
 import { readScoreFile, type ScoreFile } from ".";
 import { bytesOf, ownTunes, scoresOfOthers, type TestFile } from "./test/files";
@@ -202,6 +203,15 @@ describe("what can't be read is said, and nothing throws", () => {
     const bars = ["12", "12a", "", "12"].map((n) => `<measure number="${n}">${note()}</measure>`);
     const file = await read({ name: "x", bytes: bytesOf(score(bars.join(""))) });
     expect(file.score.bars.map(({ label }) => label)).toEqual(["12", "12a", "", "12"]);
+  });
+
+  test("lines and pages begin where they were printed", async () => {
+    const opened = ["", '<print new-system="yes"/>', "", '<print new-page="yes"/>', "<print/>"];
+    const bars = opened.map(
+      (print, at) => `<measure number="${at + 1}">${print}${note()}</measure>`,
+    );
+    const file = await read({ name: "x", bytes: bytesOf(score(bars.join(""))) });
+    expect(printedInScore(file.score)).toEqual({ lines: [1, 2, 4], pages: [1, 4] });
   });
 
   test("damaged files give a value or a refusal", async () => {

@@ -1,8 +1,10 @@
 import { err, ok, type Result } from "~/core/result";
 import type { Score, ScoreNotes } from "~/core/score";
+import type { ExerciseMusic, Recipe } from "~/core/exercise";
 import { looksLikeAbc, readAbc } from "./abc";
 import { writeMusicXml, type Draft } from "./draft";
 import { textOfFile } from "./encoding";
+import { draftOfExercise, type ExerciseTold } from "./exercise";
 import { readMidi } from "./midi";
 import { forEngraving, readMusicXml } from "./music-xml";
 import { unpackScore } from "./packed";
@@ -73,6 +75,13 @@ function fromXml(text: string, format: ScoreFormat): Result<ScoreFile, string> {
   const { score, notes } = read.value;
   return ok({ format, score, notes, engraving: forEngraving(read.value) });
 }
+
+/** An exercise written out: it goes the way of all notation. */
+export const exerciseFile = (
+  music: ExerciseMusic,
+  recipe: Recipe,
+  told: ExerciseTold,
+): Result<ScoreFile, string> => fromDraft(draftOfExercise(music, recipe, told), "musicxml");
 
 /** What was drafted goes the way of all notation: written out, then read. */
 function fromDraft(draft: Draft, format: ScoreFormat): Result<ScoreFile, string> {

@@ -1,6 +1,8 @@
 export { AFTER_FLAWED, type AfterFlawed } from "./after-flawed";
 export { FAMILIES, type Family } from "./families";
 export { ladderSchema, type Ladder, type Phase } from "./ladder";
+export { ladderAtFull, ladderInPercent, type MovedLadder } from "./full-tempo";
+export { percentOf, tempoAt } from "./percent";
 export { spanOf, wayOf } from "./span";
 export { LADDER_DEFAULTS } from "./upgrade";
 export {
@@ -11,16 +13,8 @@ export {
   type ChosenSchool,
   type SchoolName,
 } from "./registry";
-export {
-  checkedStaircase,
-  MOST_RUNGS,
-  rungsToday,
-  staircase,
-  unroll,
-  type Place,
-  type Rung,
-  type Where,
-} from "./rungs";
+export { checkedStaircase, MOST_RUNGS, rungsToday, staircase, unroll } from "./rungs";
+export type { Place, Rung, Where } from "./rung";
 export { materialOf } from "./material";
 export { carriesTasks, ordersFor } from "./phase-tasks";
 export type { PhaseTasks, TaskOrder } from "./phase-tasks-schema";

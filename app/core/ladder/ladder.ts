@@ -4,7 +4,8 @@ import { gateSchema } from "~/core/gate";
 import { MOST_CLICKS_A_MINUTE } from "~/core/units";
 import { afterFlawedSchema } from "./after-flawed";
 import { overspeedSchema } from "./beyond";
-import { playable, wholeBetween } from "./number-schema";
+import { percentRefused } from "./percent-schools";
+import { playableTempo, wholeBetween } from "./number-schema";
 import { carriesTasks, ordersFor } from "./phase-tasks";
 import { phaseTasksSchema } from "./phase-tasks-schema";
 import { chosenSchoolSchema } from "./registry";
@@ -13,14 +14,16 @@ import { upgraded } from "./upgrade";
 
 /** A row is limited by its rungs; this only keeps what is stored within bounds. */
 const MOST_PHASES = 64;
+const wholeTempo = (what: string) => `The ${what} is a whole number of bpm.`;
+const isWhole = (tempo: number | null): boolean => tempo === null || Number.isInteger(tempo);
 const BELOW = "The target lies below the start: a ladder goes up.";
 
 /** One school in the row; without a start or target of its own it has the ladder's. */
 const phaseSchema = v.pipe(
   v.object({
     school: chosenSchoolSchema,
-    start: v.nullable(playable("start")),
-    target: v.nullable(playable("target")),
+    start: v.nullable(playableTempo),
+    target: v.nullable(playableTempo),
     /** Tasks or keys that are gone through besides the tempi. */
     tasks: v.optional(v.nullable(phaseTasksSchema), null),
   }),
@@ -53,8 +56,17 @@ const shape = v.pipe(
       v.minLength(1, "A ladder has at least one school."),
       v.maxLength(MOST_PHASES, `At most ${MOST_PHASES} schools in a row.`),
     ),
-    start: playable("start"),
-    target: playable("target"),
+    start: playableTempo,
+    target: playableTempo,
+    /**
+     * The full tempo of a passage over several tempi, in bpm of its first region: the ladder climbs
+     * in percent of it. Null for a passage of one tempo, where tempi are whole bpm.
+     */
+    of: v.optional(v.nullable(playableTempo), null),
+    /** The full tempo of its passage when it was set, where its piece told one. */
+    mark: v.optional(v.nullable(playableTempo), null),
+    /** Without what bends the time: no ritardando, fermata or breath; default false. */
+    steady: v.optional(v.boolean(), false),
     startRule: startRuleSchema,
     gate: gateSchema,
     afterFlawed: afterFlawedSchema,
@@ -86,6 +98,30 @@ const shape = v.pipe(
   v.forward(
     v.check(({ start, target }) => target >= start, BELOW),
     ["target"],
+  ),
+  v.forward(
+    v.check(({ of, start }) => of !== null || Number.isInteger(start), wholeTempo("start")),
+    ["start"],
+  ),
+  v.forward(
+    v.check(({ of, target }) => of !== null || Number.isInteger(target), wholeTempo("target")),
+    ["target"],
+  ),
+  v.forward(
+    v.check(
+      ({ of, phases }) =>
+        of !== null ||
+        phases.every((phase) => [phase.start, phase.target].every((tempo) => isWhole(tempo))),
+      wholeTempo("tempo of a school"),
+    ),
+    ["phases"],
+  ),
+  v.forward(
+    v.check(
+      ({ of, phases }) => of === null || phases.every(({ school }) => !percentRefused(school)),
+      ({ input: { phases } }) => phases.flatMap(({ school }) => percentRefused(school) ?? [])[0]!,
+    ),
+    ["phases"],
   ),
   v.forward(
     v.check(

@@ -1,4 +1,4 @@
-import type { Rung } from "./rungs";
+import type { Rung } from "./rung";
 
 /**
  * What a rung is practice of, as a name that is the same from day to day: the bars, the link of a

@@ -18,10 +18,11 @@ export const wholeBetween = (min: number, max: number, unit: string) =>
 /** A step in whole bpm, from 1. */
 export const wholeBpmStep = v.pipe(numberBetween(1, 50, "bpm"), v.integer("Steps are whole bpm."));
 
-/** A tempo in whole bpm within the limits of the click. */
+const withinLimits = numberBetween(TEMPO_LIMITS.lowest, TEMPO_LIMITS.highest, "bpm");
+
+/** A tempo within the limits of the click. */
+export const playableTempo = v.pipe(withinLimits, v.transform(bpm));
+
+/** The same in whole bpm. */
 export const playable = (what: string) =>
-  v.pipe(
-    numberBetween(TEMPO_LIMITS.lowest, TEMPO_LIMITS.highest, "bpm"),
-    v.integer(`The ${what} is a whole number of bpm.`),
-    v.transform(bpm),
-  );
+  v.pipe(withinLimits, v.integer(`The ${what} is a whole number of bpm.`), v.transform(bpm));

@@ -1,61 +1,15 @@
-import type { ClickProgramme } from "~/core/click";
 import type { Gate } from "~/core/gate";
 import { err, ok, type Result } from "~/core/result";
 import { nearestPlayable, TEMPO_LIMITS, wholeBpm, type Bpm } from "~/core/units";
 import { tempoBeyond } from "./beyond";
+import { ladderInPercent, rungAtTempo, whereInPercent } from "./full-tempo";
 import type { Ladder, Phase } from "./ladder";
 import { withTasks } from "./phase-tasks";
 import { natureOf, refusalOf, stepsOf } from "./registry";
-import type { Rules } from "./rules";
-import type { Cycle, Links, Step, Task } from "./school";
+import type { Step } from "./school";
+import type { Rung, Where } from "./rung";
 import { spanOf } from "./span";
-import { segmentLength, type Bar, type Segment } from "./segment";
-
-/** One step of the ladder: what to play × tempo × click × gate × rest. */
-export interface Rung {
-  readonly index: number;
-  readonly phase: number;
-  readonly stage: number;
-  readonly tempo: Bpm;
-  /** The fastest tempo that is played on it; the tempo itself but for cycles. */
-  readonly top: Bpm;
-  /** Without one: the whole passage. */
-  readonly segment: Segment | undefined;
-  readonly links: Links | undefined;
-  readonly task: Task | undefined;
-  /** Tasks that alternate within it, play by play. */
-  readonly alternates: readonly Task[] | undefined;
-  readonly cycle: Cycle | undefined;
-  readonly click: ClickProgramme;
-  readonly gate: Gate;
-  /** Seconds of rest after it. */
-  readonly rest: number;
-  /** The share of the tempo at which it really goes. */
-  readonly ease: number;
-  /** The share of the passage that is played. */
-  readonly share: number;
-  /** It may be flawed, and nothing is reached by it. */
-  readonly beyond: boolean;
-}
-
-/** A place in the row of phases and stages that is kept overnight. */
-export interface Place {
-  readonly phase: number;
-  readonly stage: number;
-}
-
-/** From where, and on which bars, a ladder is unrolled. */
-export interface Where {
-  readonly start: Bpm;
-  readonly bars: readonly Bar[];
-  readonly place?: Place;
-  /** It was practised on an earlier day. */
-  readonly again?: boolean;
-  /** Today's ceiling, where the record knows one. */
-  readonly ceiling?: number;
-  /** The rules to go by; today's without any. */
-  readonly rules?: Rules;
-}
+import { segmentLength } from "./segment";
 
 export const MOST_RUNGS = 5000;
 const WARM_UP_SHARE = 0.7;
@@ -162,6 +116,13 @@ function* stepsOfPhase(ladder: Ladder, index: number, where: Where): Generator<S
 
 /** The rungs from a place and a start up to the end of the last phase, lazily. */
 export function* unroll(ladder: Ladder, where: Where): Generator<Rung, void> {
+  const { of: full } = ladder;
+  if (full === null) return yield* unrolled(ladder, where);
+  const percents = unrolled(ladderInPercent(ladder, full), whereInPercent(where, full));
+  for (const rung of percents) yield rungAtTempo(rung, full);
+}
+
+function* unrolled(ladder: Ladder, where: Where): Generator<Rung, void> {
   const { bars } = where;
   const whole = segmentLength(bars, {
     fromBar: bars[0]!.number,
@@ -214,22 +175,11 @@ export interface LadderRefused {
 
 /** The whole staircase, or what is impossible about it. */
 export function checkedStaircase(ladder: Ladder, where: Where): Result<Rung[], LadderRefused> {
-  const upsideDown = ladder.phases.findIndex(
-    ({ start, target }) => start !== null && start > (target ?? ladder.target),
-  );
-  if (upsideDown !== -1) {
-    const sentence = "This lies above its target: a ladder goes up.";
-    return err({ field: `phases.${upsideDown}.start`, sentence });
-  }
-  for (const [index, phase] of ladder.phases.entries()) {
-    const path = { ...spanOf(ladder, phase), bars: where.bars, stage: 0 };
-    const start = index === (where.place?.phase ?? 0) ? where.start : path.start;
-    const refused = refusalOf(phase.school, {
-      ...path,
-      start: start < path.target ? start : path.target,
-    });
-    if (refused) return err(refused);
-  }
+  const { of: full } = ladder;
+  const refused = full
+    ? refusalIn(ladderInPercent(ladder, full), whereInPercent(where, full))
+    : refusalIn(ladder, where);
+  if (refused) return err(refused);
   const rungs: Rung[] = [];
   for (const rung of unroll(ladder, where)) {
     if (rung.top > TEMPO_LIMITS.highest) {
@@ -243,6 +193,27 @@ export function checkedStaircase(ladder: Ladder, where: Where): Result<Rung[], L
     rungs.push(rung);
   }
   return ok(rungs);
+}
+
+/** What makes a ladder impossible before it is unrolled. */
+function refusalIn(ladder: Ladder, where: Where): LadderRefused | undefined {
+  const upsideDown = ladder.phases.findIndex(
+    ({ start, target }) => start !== null && start > (target ?? ladder.target),
+  );
+  if (upsideDown !== -1) {
+    const sentence = "This lies above its target: a ladder goes up.";
+    return { field: `phases.${upsideDown}.start`, sentence };
+  }
+  for (const [index, phase] of ladder.phases.entries()) {
+    const path = { ...spanOf(ladder, phase), bars: where.bars, stage: 0 };
+    const start = index === (where.place?.phase ?? 0) ? where.start : path.start;
+    const refused = refusalOf(phase.school, {
+      ...path,
+      start: start < path.target ? start : path.target,
+    });
+    if (refused) return refused;
+  }
+  return undefined;
 }
 
 /**

@@ -1,9 +1,11 @@
-import { barLength, type Metre } from "~/core/units";
+import { barLength, type BarTempo, type Metre } from "~/core/units";
 
 /** A bar of the passage. */
 export interface Bar {
   readonly number: number;
   readonly metre: Metre;
+  /** How it goes, where that is not simply the tempo of the passage. */
+  readonly tempo?: BarTempo | undefined;
 }
 
 /**

@@ -1,6 +1,7 @@
 import * as v from "valibot";
 import { unreachable } from "~/core/result";
 import { nearestPlayable, TEMPO_LIMITS, wholeBpm, type Bpm } from "~/core/units";
+import { percentOf, tempoAt } from "./percent";
 import { numberBetween } from "./number-schema";
 
 const MOST_STEPS_BACK = 20;
@@ -53,6 +54,8 @@ export interface StartEvidence {
   readonly passed?: number | undefined;
   /** A plan by the date keeps its start, whatever was passed. */
   readonly planned?: boolean;
+  /** The full tempo in percent of which the ladder climbs; null where tempi are whole bpm. */
+  readonly of?: number | null;
   /** The tempi of the staircase from the first start, in any order. */
   readonly tempi: readonly Bpm[];
 }
@@ -77,10 +80,13 @@ function stepsBelow(tempi: readonly Bpm[], from: number, steps: number): number 
   return index === -1 ? undefined : rising[Math.max(0, index - steps)];
 }
 
-/** Today's start in whole bpm: never above the target, never outside 10–400. */
+/** Today's start in whole bpm, or whole percent of a full tempo: never above the target, never outside 10–400. */
 export function todaysStart(rule: StartRule, evidence: StartEvidence): Bpm {
-  const { first, target, ended, comfortable, passed, planned = false, tempi } = evidence;
-  const whole = (tempo: number): Bpm => nearestPlayable(Math.min(target, wholeBpm(tempo)));
+  const { first, target, ended, comfortable, passed, planned = false, tempi, of } = evidence;
+  const whole = (tempo: number): Bpm =>
+    of
+      ? tempoAt(of, percentOf(of, Math.min(target, tempo)))
+      : nearestPlayable(Math.min(target, wholeBpm(tempo)));
   const cap = planned ? target : (passed ?? first);
   const reckoned = (tempo: number): Bpm =>
     whole(planned ? tempo : snapped(tempi, first, Math.min(tempo, cap)));

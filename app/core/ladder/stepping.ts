@@ -1,5 +1,5 @@
 import type { Bpm } from "~/core/units";
-import type { Rung } from "./rungs";
+import type { Rung } from "./rung";
 
 /** Whether two rungs play the same thing, so that only the tempo tells them apart. */
 const alike = (a: Rung, b: Rung): boolean =>

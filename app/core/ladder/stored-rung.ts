@@ -3,7 +3,7 @@ import { clickProgrammeSchema } from "~/core/click";
 import { gateSchema } from "~/core/gate";
 import { bpm, TEMPO_LIMITS } from "~/core/units";
 import type { Ladder } from "./ladder";
-import type { Rung } from "./rungs";
+import type { Rung } from "./rung";
 import { TASK_KINDS } from "./school";
 
 const whole = v.pipe(v.number(), v.integer(), v.minValue(0));

@@ -11,6 +11,9 @@ export const LADDER_DEFAULTS = {
   click: PLAIN_CLICK,
   part: null,
   setOn: null,
+  of: null,
+  steady: false,
+  mark: null,
 } as const;
 
 /** A ladder of the first form (one school, clicks a beat, one offer) in today's; others as is. */

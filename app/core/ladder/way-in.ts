@@ -2,7 +2,8 @@ import type { Bpm } from "~/core/units";
 import type { Ladder } from "./ladder";
 import { materialOf } from "./material";
 import { natureOf } from "./registry";
-import { staircase, type Place } from "./rungs";
+import type { Place } from "./rung";
+import { staircase } from "./rungs";
 import type { Bar } from "./segment";
 import { spanOf, wayOf } from "./span";
 import { todaysStart } from "./start-rule";
@@ -62,6 +63,7 @@ export function wayIn(
     comfortable: left.comfortable,
     passed,
     planned,
+    of: ladder.of,
     tempi: rungs.filter(({ stage }) => stage === rungs[0]!.stage).map(({ tempo }) => tempo),
   });
   const startsAbove = planned && passed !== undefined && start > passed ? passed : undefined;

@@ -55,4 +55,33 @@ export {
   type PaperPage,
   type PaperSystem,
 } from "./paper";
+export { printedInScore, printedOnPaper, type PrintedBegins } from "./printed";
+export { changeRefused, tempoLines, type PieceTempi, type TempoPoint } from "./bar-tempi";
+export {
+  barsWithTempo,
+  courseOfPiece,
+  markOf,
+  tempiOfPiece,
+  tempiOfScore,
+  tempoOfBars,
+  withMark,
+  type PassageTempo,
+  type PieceWithTempi,
+} from "./piece-tempi";
+export {
+  resolveRegions,
+  type Contradiction,
+  type ResolvedRegion,
+  type TempoSpan,
+} from "./region-links";
+export {
+  CHANGE_KINDS,
+  LINK_KINDS,
+  regionAt,
+  tempiSchema,
+  type RegionLink,
+  type Tempi,
+  type TempoChange,
+  type TempoRegion,
+} from "./regions";
 export { aroundNotes, endMoved, startMoved, type Moment, type Within } from "./edges";

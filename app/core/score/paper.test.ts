@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import * as v from "valibot";
+import { printedOnPaper } from "./printed";
 import {
   barsIn,
   barsOnPaper,
@@ -63,6 +64,15 @@ describe("bars drawn over pages of paper", () => {
       }),
       { numRuns: 25 },
     );
+  });
+
+  test("lines are its systems, and pages begin with their first", () => {
+    const row = (page: number, top: number, bars: number) =>
+      systemBetween(page, [0.1, top], [0.9, top + 0.1], bars)!;
+    const layout = [row(1, 0.1, 4), row(1, 0.3, 3), row(2, 0.1, 4)];
+    expect(printedOnPaper(layout, 1)).toEqual({ lines: [1, 5, 8], pages: [1, 8] });
+    // A pickup belongs to the first line.
+    expect(printedOnPaper(layout, 0)).toEqual({ lines: [1, 4, 7], pages: [1, 7] });
   });
 
   test("of a passage the systems are shown that hold some of it", () => {

@@ -23,6 +23,8 @@ const scoreBarSchema = v.object({
   /** The rounds of the repeat in which this bar is played; empty: all. */
   endings: v.array(count),
   jumps: v.array(jumpSchema),
+  /** What begins with it where the score was printed; its maker may not have said. */
+  begins: v.optional(v.picklist(["line", "page"])),
   /** How many notes each part has in it. */
   notes: v.array(count),
 });

@@ -44,6 +44,15 @@ export { clickNow, fastTempo, loopOf, nextLoop, turnsIn, type Heard } from "./lo
 export { loopOfRung, playTimes, secondsOfRung, type PlayTimes } from "./play-times";
 export { endWellTempo, summarise, tasksOf, type BlockSummary, type TaskSummary } from "./summary";
 export { keptPace, keptPaceSchema, withPace, type KeptPace, type PlayersPace } from "./pace";
+export { tonesOf, type Tone, type TrackNote } from "./track-notes";
+export {
+  MOST_TRACK_PLAYS,
+  playsWithin,
+  trackLoops,
+  trackSeconds,
+  type TrackPart,
+  type TrackWish,
+} from "./track";
 export { mergeEvents } from "./merge";
 export {
   BLOCK_KINDS,

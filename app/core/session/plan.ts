@@ -8,7 +8,14 @@ import {
   storedRungs,
   storedRungSchema,
 } from "~/core/ladder";
-import { BEAT_UNIT_NAMES, bpm, metreSchema, nearestPlayable, TEMPO_LIMITS } from "~/core/units";
+import {
+  BEAT_UNIT_NAMES,
+  barTempoSchema,
+  bpm,
+  metreSchema,
+  nearestPlayable,
+  TEMPO_LIMITS,
+} from "~/core/units";
 import { paceSchema } from "./pace";
 import { partsAreWhole, partSchema } from "./parts";
 import { whereOf } from "./where";
@@ -22,7 +29,14 @@ const wholeNumber = v.pipe(v.number(), v.integer(), v.minValue(0));
 export const NO_VERDICT_CHOICES = ["wait", "again", "uncounted"] as const;
 export type NoVerdict = (typeof NO_VERDICT_CHOICES)[number];
 
-const bars = v.array(v.object({ number: wholeNumber, metre: metreSchema }));
+const bars = v.array(
+  v.object({
+    number: wholeNumber,
+    metre: metreSchema,
+    /** How it goes where that is not simply the tempo of the passage. */
+    tempo: v.optional(barTempoSchema),
+  }),
+);
 
 const blockSchema = v.object({
   passageId: v.pipe(v.string(), v.uuid()),
@@ -42,6 +56,10 @@ const blockSchema = v.object({
   /** The bars before and after the passage, in reading order. */
   around: v.optional(v.object({ before: bars, after: bars }), { before: [], after: [] }),
   beatUnit: v.picklist(BEAT_UNIT_NAMES),
+  /** The regions it goes over, with their full tempi, where its ladder climbs in percent of them. */
+  tempi: v.optional(
+    v.array(v.object({ fromBar: wholeNumber, unit: v.picklist(BEAT_UNIT_NAMES), bpm: v.number() })),
+  ),
   ladder: ladderSchema,
   /** How much of the passage the ladder is for; below 1 where it names a part of its bars. */
   shareOfPassage: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(1)), 1),

@@ -12,12 +12,15 @@ export {
   type TempoRefused,
 } from "./tempo";
 export { BEAT_UNIT_NAMES, beatUnitValue, convertTempo, type BeatUnit } from "./beat-unit";
+export { barTempoSchema, type BarTempo } from "./bar-tempo";
+export { speedAt, timeInBar, timeInto, type Hold, type TempoPiece } from "./tempo-curve";
 export { markFrom, METRONOME_MARKS } from "./marks";
 export { barLength, formatMetre, metreSchema, parseMetre, type Metre } from "./metre";
 export { addDays, dayOf, daysBetween, isTimeZone, momentOf, weekdayOf, type Day } from "./day";
 export {
   alterInKey,
   formatKey,
+  formatTonic,
   keySchema,
   LETTERS,
   MODES,

@@ -40,9 +40,12 @@ export function parseKey(text: string): Key | undefined {
 
 const SIGNS = { [-1]: "♭", 0: "", 1: "♯" } as const;
 
+/** The note on which a key stands, as it is written: "E♭". */
+export const formatTonic = ({ letter, accidental }: Pick<Key, "letter" | "accidental">): string =>
+  `${letter}${SIGNS[accidental]}`;
+
 /** The key as it is written: "E♭ major"; {@link parseKey} reads it again. */
-export const formatKey = ({ letter, accidental, mode }: Key): string =>
-  `${letter}${SIGNS[accidental]} ${mode}`;
+export const formatKey = (key: Key): string => `${formatTonic(key)} ${key.mode}`;
 
 const SEPARATORS = /[,;/\n]+/;
 /** "F sharp minor": the most words of one key. */

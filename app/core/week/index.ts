@@ -57,6 +57,13 @@ export {
   type MemoryPlan,
   type MemoryStanding,
 } from "./memorise";
+export {
+  memoryParts,
+  partsStanding,
+  standingUnits,
+  type MemoryPart,
+  type PartStanding,
+} from "./memory-parts";
 export { nestedGoals, smaller, wasWeak, type NestedGoals, type WeekDone } from "./goals";
 export { reviewIn, type ReviewDay } from "./review";
 export { nextTest, stretchesOf, type MemoryTest, type StandingBar, type Stretch } from "./by-heart";

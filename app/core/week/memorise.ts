@@ -1,19 +1,31 @@
 import * as v from "valibot";
 import { addDays, daysBetween, type Day } from "~/core/units";
 
-export const MEMORY_UNITS = ["bars", "pages"] as const;
+export const MEMORY_UNITS = ["bars", "lines", "pages"] as const;
 
 const day = v.pipe(v.string(), v.isoDate("A date is written as 2026-11-30."));
 
-/** Learning by heart: so many bars or pages from one day to a concert, with weeks of margin. */
+/** Learning by heart: so many bars, lines or pages from one day to a concert, with weeks of margin. */
 export const memoryPlanSchema = v.pipe(
   v.object({
     unit: v.picklist(MEMORY_UNITS),
     total: v.pipe(
       v.number("How many?"),
-      v.integer("Whole bars or pages."),
+      v.integer("Whole bars, lines or pages."),
       v.minValue(1, "At least one."),
       v.maxValue(5000, "At most 5,000."),
+    ),
+    /** The bars at which lines or pages begin; without them all are taken to be equally long. */
+    begins: v.optional(
+      v.pipe(
+        v.array(v.pipe(v.number(), v.integer("Bars as numbers: 1, 5, 9."))),
+        v.maxLength(2000, "At most 2,000."),
+        v.check(([first]) => first === 1, "The first begins at bar 1."),
+        v.check(
+          (bars) => bars.every((bar, at) => at === 0 || bar > bars[at - 1]!),
+          "One after the other: 1, 5, 9.",
+        ),
+      ),
     ),
     from: day,
     concert: day,

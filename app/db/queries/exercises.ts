@@ -1,8 +1,9 @@
 import * as v from "valibot";
+import { madeSchema } from "~/core/exercise";
 import { ladderSchema, type Ladder } from "~/core/ladder";
 import { PASSAGE_NOTES, type PassageNotes, type PassageRange } from "~/core/score";
 import type { Queries } from "~/db/client";
-import { idRow, pieceRow } from "./rows";
+import { dayRow, idRow, pieceRow } from "./rows";
 
 const exercisePassageRow = v.object({
   fromBar: v.number(),
@@ -75,3 +76,60 @@ export const keepExercise = (
        passages = excluded.passages, kept_at = excluded.kept_at, version = exercise.version + 1`,
     [kept.id, studioId, kept.pieceId, kept.name, JSON.stringify(kept.passages), kept.at],
   );
+
+const drawnRow = v.object({ id: idRow, name: v.string(), last: v.nullable(dayRow) });
+
+/** What an exercise trains: how it was made, or what kind of piece it is. */
+const TECHNIQUE = `coalesce(piece.made -> 'recipe' -> 'pattern' ->> 'kind', piece.kind)`;
+
+/** The techniques that a room's exercises have. */
+export const techniquesOf = async (db: Queries, studioId: string): Promise<string[]> =>
+  (
+    await db.many(
+      v.object({ technique: v.string() }),
+      `select distinct ${TECHNIQUE} as technique from exercise join piece on piece.id = piece_id
+       where exercise.studio_id = $1 order by technique`,
+      [studioId],
+    )
+  ).map(({ technique }) => technique);
+
+interface Draw {
+  /** Empty: any. */
+  readonly technique: string;
+  /** Part of the name; empty: any. */
+  readonly find: string;
+  /** Which of the draws: others come among those that were played equally long ago. */
+  readonly draw: number;
+}
+
+/** Three exercises that a student never did, or did longest ago. */
+export const notDoneLately = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  { technique, find, draw }: Draw,
+) =>
+  db.many(
+    drawnRow,
+    `select exercise.id, exercise.name, max(block.day) as last
+     from exercise join piece on piece.id = exercise.piece_id
+     left join passage on passage.person_id = $2
+       and (passage.given_exercise = exercise.id or passage.piece_id = exercise.piece_id)
+     left join session_block block on block.passage_id = passage.id
+     where exercise.studio_id = $1 and ($3 = '' or ${TECHNIQUE} = $3)
+       and ($4 = '' or position(lower($4) in lower(exercise.name)) > 0)
+     group by exercise.id order by last nulls first, md5(exercise.id::text || $5) limit 3`,
+    [studioId, personId, technique, find, String(draw)],
+  );
+
+/** How the newest exercise of a student was made: its compass is theirs. */
+export const lastMade = async (db: Queries, studioId: string, personId: string) =>
+  (
+    await db.maybeOne(
+      v.object({ made: madeSchema }),
+      `select made from piece join person_piece on person_piece.piece_id = piece.id
+       where piece.studio_id = $1 and person_piece.person_id = $2 and made is not null
+       order by piece.created_at desc limit 1`,
+      [studioId, personId],
+    )
+  )?.made;

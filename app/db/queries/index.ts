@@ -4,6 +4,9 @@ export {
   exerciseById,
   exercisesOf,
   keepExercise,
+  lastMade,
+  notDoneLately,
+  techniquesOf,
   type Exercise,
   type ExercisePassage,
 } from "./exercises";
@@ -48,6 +51,7 @@ export {
   putOnStand,
   setStages,
   stagesOf,
+  titlesOf,
   updatePiece,
 } from "./pieces";
 export { playedDays, putPassageDay, replaceSession } from "./projections";
@@ -62,6 +66,7 @@ export {
   logOf,
   painSince,
   passageDays,
+  recordByKey,
   lastDaysOfEach,
   lastPlayed,
   saidSince,
@@ -162,8 +167,28 @@ export {
   paperFileOf,
   paperOf,
   papersOfPassages,
+  papersOfRoom,
   replacePaper,
   setPaperLayout,
   type StoredPaper,
 } from "./paper";
 export { dropBars, insertMemoryTest, memoryTests, standBars, standingBars } from "./by-heart";
+export {
+  LEFT_OUT,
+  ROOM_TABLE_NAMES,
+  roomTable,
+  type RoomTable,
+  type RoomTableName,
+} from "./room-tables";
+export { belongingsOf, deleteStudent } from "./whole-student";
+export { playsOfStudent, progressOfStudent, sessionsOfStudent } from "./student-tables";
+export {
+  columnsOf,
+  overwriteRoomLine,
+  putRoomLines,
+  roomBytes,
+  roomIsEmpty,
+  roomLines,
+  tableNames,
+  tablesVersion,
+} from "./whole-room";

@@ -46,9 +46,12 @@ const LINES = `
   ), line as (
     select b.session_id || '-' || b.position as id, b.session_id, 'played' as kind, b.day,
       o.started_at as at, b.position as place, piece.title, passage.name,
-      passage.from_bar, passage.to_bar, piece.mark_unit as beat_unit, null as block,
+      passage.from_bar, passage.to_bar, coalesce(passage.beat_unit, piece.mark_unit) as beat_unit, null as block,
       b.active_seconds / 60 as minutes, b.start_tempo as start, b.reached_tempo as reached,
-      b.end_tempo as ended_at, b.plays, b.clean, '' as note
+      b.end_tempo as ended_at, b.plays, b.clean, coalesce((
+        select string_agg(distinct key, ', ' order by key) from rep
+        where rep.session_id = b.session_id and rep.passage_id = b.passage_id and key is not null
+      ), '') as note
     from session_block b join session_said o using (session_id)
     join passage on passage.id = b.passage_id join piece on piece.id = passage.piece_id
     union all

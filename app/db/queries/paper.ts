@@ -27,6 +27,14 @@ export const paperOf = (db: Queries, studioId: string, pieceId: string) =>
     pieceId,
   ]);
 
+/** Which piece each set of pages of a room belongs to. */
+export const papersOfRoom = (db: Queries, studioId: string) =>
+  db.many(
+    v.object({ id: idRow, piece_id: idRow }),
+    "select id, piece_id from paper where studio_id = $1",
+    [studioId],
+  );
+
 /** The pages of the pieces that passages are cut from; those without any are not among them. */
 export const papersOfPassages = (db: Queries, studioId: string, passageIds: readonly string[]) =>
   db.many(

@@ -1,12 +1,14 @@
 import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
 import type { PassageRange, PassageState, PassageNotes } from "~/core/score";
+import type { BeatUnit } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { idRow, passageRow } from "./rows";
 
 const PASSAGE = `
   select passage.id, passage.person_id, passage.piece_id, passage.name, passage.focus,
          passage.from_bar, passage.to_bar, passage.pickup_beats, passage.start_beats, passage.end_beats, passage.only_notes,
+         passage.beat_unit,
          passage.hardness, passage.played_order,
          passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
@@ -86,13 +88,16 @@ export interface NewPassage extends PassageRange {
   readonly onlyNotes: PassageNotes;
   readonly hardness: number | null;
   readonly order: readonly number[];
+  /** In which its tempi are told; null: that of its piece. */
+  readonly beatUnit: BeatUnit | null;
 }
 
 export const insertPassage = (db: Queries, studioId: string, passage: NewPassage) =>
   db.execute(
     `insert into passage (id, studio_id, person_id, piece_id, name, focus,
-       from_bar, to_bar, pickup_beats, start_beats, end_beats, only_notes, hardness, played_order)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14)`,
+       from_bar, to_bar, pickup_beats, start_beats, end_beats, only_notes, hardness, played_order,
+       beat_unit)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)`,
     [
       passage.id,
       studioId,
@@ -108,6 +113,7 @@ export const insertPassage = (db: Queries, studioId: string, passage: NewPassage
       passage.onlyNotes,
       passage.hardness,
       passage.order.length > 0 ? [...passage.order] : null,
+      passage.beatUnit,
     ],
   );
 

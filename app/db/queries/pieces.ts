@@ -3,7 +3,8 @@ import { stagesSchema, type Stages } from "~/core/score";
 import type { Queries } from "~/db/client";
 import { idRow, pieceRow, type Piece } from "./rows";
 
-const COLUMNS = "id, title, origin, kind, bars, pickup_beats, metres, mark_bpm, mark_unit";
+const COLUMNS =
+  "id, title, origin, kind, bars, pickup_beats, metres, mark_bpm, mark_unit, tempi, made";
 
 export const pieceById = (db: Queries, studioId: string, pieceId: string) =>
   db.one(pieceRow, `select ${COLUMNS} from piece where studio_id = $1 and id = $2`, [
@@ -18,6 +19,14 @@ export const pieceOfPerson = (db: Queries, studioId: string, personId: string, p
     `select ${COLUMNS} from piece join person_piece on person_piece.piece_id = piece.id
      where piece.studio_id = $1 and person_piece.person_id = $2 and piece.id = $3`,
     [studioId, personId, pieceId],
+  );
+
+/** What the pieces of a room are called. */
+export const titlesOf = (db: Queries, studioId: string) =>
+  db.many(
+    v.object({ id: idRow, title: v.string() }),
+    "select id, title from piece where studio_id = $1 order by title, id",
+    [studioId],
   );
 
 /** The pieces on a student's stand, newest first. */
@@ -79,6 +88,8 @@ const valuesOf = (piece: Piece) => [
   JSON.stringify(piece.metres),
   piece.markBpm,
   piece.markUnit,
+  piece.tempi && JSON.stringify(piece.tempi),
+  piece.made && JSON.stringify(piece.made),
 ];
 
 export async function insertPiece(
@@ -89,7 +100,7 @@ export async function insertPiece(
 ): Promise<void> {
   await db.execute(
     `insert into piece (studio_id, ${COLUMNS})
-     values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9, $10)`,
+     values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9, $10, $11::jsonb, $12::jsonb)`,
     [studioId, ...valuesOf(piece)],
   );
   await db.execute(
@@ -101,7 +112,8 @@ export async function insertPiece(
 export const updatePiece = (db: Queries, studioId: string, piece: Piece) =>
   db.execute(
     `update piece set title = $3, origin = $4, kind = $5, bars = $6, pickup_beats = $7,
-       metres = $8::jsonb, mark_bpm = $9, mark_unit = $10
+       metres = $8::jsonb, mark_bpm = $9, mark_unit = $10, tempi = $11::jsonb,
+       made = $12::jsonb
      where studio_id = $1 and id = $2`,
     [studioId, ...valuesOf(piece)],
   );

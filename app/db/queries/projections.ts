@@ -20,7 +20,10 @@ export interface SessionProjection {
   readonly tasks: readonly TaskSummary[];
   readonly blocks: readonly BlockSummary[];
   /** Judged plays with the passage they belong to. */
-  readonly reps: readonly (Play & { readonly passageId: string })[];
+  readonly reps: readonly (Play & {
+    readonly passageId: string;
+    readonly factor: number | null;
+  })[];
 }
 
 /** Replaces everything that is counted from one session. */
@@ -76,15 +79,15 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
   await db.execute(
     `insert into rep (id, session_id, studio_id, passage_id, day, at, tempo, verdict,
        from_bar, to_bar, flaw_bar, flaw_beat, flaw_what, from_memory,
-       share, layer, key, cycle_base, cycle_slow, cycle_fast)
+       share, factor, layer, key, cycle_base, cycle_slow, cycle_fast)
      select id, $1, $2, "passageId", $3, to_timestamp(at / 1000.0), top, verdict,
        "fromBar", "toBar", bar, beat, what, coalesce("fromMemory", false),
-       round(share, 4), layer, key,
+       round(share, 4), round(factor, 4), layer, key,
        (cycle ->> 'base')::numeric, (cycle ->> 'slow')::integer, (cycle ->> 'fast')::integer
      from jsonb_to_recordset($4::jsonb) as rep (id uuid, "passageId" uuid, at numeric,
        top numeric, verdict text, "fromBar" integer, "toBar" integer, bar integer, beat integer, what text,
        "fromMemory" boolean,
-       share numeric, layer text, key text, cycle jsonb)`,
+       share numeric, factor numeric, layer text, key text, cycle jsonb)`,
     [it.sessionId, it.studioId, it.day, JSON.stringify(it.reps)],
   );
 }

@@ -84,6 +84,25 @@ export const fromMemoryOf = (db: Queries, studioId: string, sessionId: string) =
     [studioId, sessionId],
   );
 
+const keyRow = v.object({
+  key: v.string(),
+  plays: v.number(),
+  clean: v.number(),
+  fastest: v.nullable(v.number()),
+  last: dayRow,
+});
+
+/** What was played of a passage in each key that it was asked for in, the latest first. */
+export const recordByKey = (db: Queries, studioId: string, passageId: string) =>
+  db.many(
+    keyRow,
+    `select key, count(*) as plays, count(*) filter (where verdict = 'clean') as clean,
+       max(tempo) filter (where verdict = 'clean' and share = 1) as fastest, max(day) as last
+     from rep where studio_id = $1 and passage_id = $2 and key is not null
+     group by key order by last desc, key`,
+    [studioId, passageId],
+  );
+
 export const passageDayRow = v.object({
   day: dayRow,
   reached_tempo: v.nullable(v.number()),
@@ -177,7 +196,7 @@ const LOG = `
     o.questions, o.ratings, o.feeling, o.tasks,
     coalesce(jsonb_agg(jsonb_build_object(
       'passageId', passage.id, 'title', piece.title, 'name', passage.name,
-      'fromBar', passage.from_bar, 'toBar', passage.to_bar, 'beatUnit', piece.mark_unit,
+      'fromBar', passage.from_bar, 'toBar', passage.to_bar, 'beatUnit', coalesce(passage.beat_unit, piece.mark_unit),
       'start', b.start_tempo, 'end', b.end_tempo, 'reached', b.reached_tempo,
       'plays', b.plays, 'clean', b.clean, 'minutes', b.active_seconds / 60
     ) order by b.position) filter (where b.position is not null), '[]'::jsonb) as blocks

@@ -1,7 +1,9 @@
+import { madeSchema } from "~/core/exercise";
 import * as v from "valibot";
 import { ladderSchema } from "~/core/ladder";
 import {
   beatUnitSchema,
+  tempiSchema,
   metreRegionsSchema,
   PASSAGE_NOTES,
   PASSAGE_STATES,
@@ -48,6 +50,8 @@ export const pieceRow = v.pipe(
     metres: metreRegionsSchema,
     mark_bpm: tempoRow,
     mark_unit: beatUnitSchema,
+    tempi: v.nullable(tempiSchema),
+    made: v.nullable(madeSchema),
   }),
   v.transform(({ pickup_beats, mark_bpm, mark_unit, ...rest }) => ({
     ...rest,
@@ -72,6 +76,7 @@ export const passageRow = v.pipe(
     start_beats: v.number(),
     end_beats: v.number(),
     only_notes: v.picklist(PASSAGE_NOTES),
+    beat_unit: v.nullable(beatUnitSchema),
     hardness: v.nullable(v.number()),
     played_order: v.nullable(v.array(v.number())),
     state_set: v.nullable(v.picklist(PASSAGE_STATES)),
@@ -116,6 +121,8 @@ export const passageRow = v.pipe(
     startBeats: row.start_beats,
     endBeats: row.end_beats,
     onlyNotes: row.only_notes,
+    /** In which its tempi are told. */
+    beatUnit: row.beat_unit ?? row.piece.markUnit,
     hardness: row.hardness,
     order: row.played_order ?? [],
     stateSet: row.state_set,

@@ -210,7 +210,7 @@ export const practiceByHand = (db: Queries, studioId: string, whose: Whose, from
     [studioId, whose, from, to],
   );
 
-/** The id is made on the client: sent twice, it is one entry. */
+/** The id is made on the client: sent twice, it is one entry; told again with more minutes, it grows. */
 export const insertByHand = (
   db: Queries,
   studioId: string,
@@ -219,7 +219,9 @@ export const insertByHand = (
 ) =>
   db.execute(
     `insert into practice_by_hand (id, studio_id, person_id, day, minutes, item_id, note)
-     values ($1, $2, $3, $4, $5, $6, $7) on conflict (id) do nothing`,
+     values ($1, $2, $3, $4, $5, $6, $7)
+     on conflict (id) do update set minutes = greatest(practice_by_hand.minutes, excluded.minutes)
+     where practice_by_hand.studio_id = $2 and practice_by_hand.person_id = $3`,
     [entry.id, studioId, personId, entry.day, entry.minutes, entry.item_id, entry.note],
   );
 

@@ -1,10 +1,12 @@
 import { TempoText } from "~/components/beat-unit";
+import { useFormats } from "~/components/locale";
 import type { LogBlock } from "~/features/shapes";
 import { words } from "~/words";
 import styles from "./afterwards.module.css";
 
 /** One passage of the session: from where to where, drawn as the climb it was. */
 export function MovedLine({ block }: { block: LogBlock }) {
+  const formats = useFormats();
   const { start, end, reached, plays, clean, minutes } = block;
   const climbed = reached !== null && reached > start;
   return (
@@ -19,7 +21,7 @@ export function MovedLine({ block }: { block: LogBlock }) {
       <p className={climbed ? styles.big : styles.plain}>
         {climbed ? (
           <>
-            {start} → <TempoText unit={block.beatUnit} bpm={reached} />
+            {formats.tenth(start)} → <TempoText unit={block.beatUnit} bpm={reached} />
           </>
         ) : (
           <>

@@ -1,7 +1,7 @@
 import type { Refused } from "~/components/field";
 import type { BarRange } from "~/components/use-bar-selection";
 import type { MetreRegion, PaperLayout, Score } from "~/core/score";
-import type { Stretch } from "~/core/week";
+import type { PartStanding, Stretch } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { MemoryLine } from "~/features/plan/memory-lines";
 
@@ -20,6 +20,8 @@ export interface ByHeartPageProps {
   readonly paper: { readonly layout: PaperLayout } | undefined;
   readonly memory: MemoryLine | undefined;
   readonly stretches: readonly Stretch[];
+  /** The lines or pages in which the plan counts; none where it counts in bars. */
+  readonly parts: readonly PartStanding[];
   readonly tests: readonly {
     readonly day: Day;
     readonly fromBar: number;

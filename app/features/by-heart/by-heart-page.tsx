@@ -10,6 +10,7 @@ import { words } from "~/words";
 import { heartWords } from "~/words/by-heart";
 import type { ByHeartPageProps } from "./by-heart-page-props";
 import { HeartBars } from "./heart-bars";
+import { HeartParts } from "./heart-parts";
 import { HeartTest } from "./heart-test";
 import styles from "./by-heart.module.css";
 
@@ -66,6 +67,14 @@ export function ByHeartPage(props: ByHeartPageProps) {
         title={heartWords.map}
         aside={<span className={styles.soft}>{looksOnly ? heartWords.key : heartWords.how}</span>}
       >
+        {props.memory && props.parts.length > 0 && (
+          <HeartParts
+            unit={props.memory.plan.unit}
+            parts={props.parts}
+            selection={selection}
+            onSelect={looksOnly || testing !== "no" ? undefined : setSelection}
+          />
+        )}
         <HeartBars
           page={props}
           stretches={bands}

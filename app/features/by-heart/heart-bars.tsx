@@ -1,13 +1,9 @@
-import { lazy, Suspense, useMemo } from "react";
+import { useMemo } from "react";
 import { BarRibbon, type RibbonPassage } from "~/components/bar-ribbon";
 import { wholeBars, type BarRange } from "~/components/use-bar-selection";
 import { barsOfPaper, barsOfScore } from "~/features/notation/bars-shown";
-import { notationWords } from "~/words/notation";
+import { Notation } from "~/features/notation/notation";
 import type { ByHeartPageProps } from "./by-heart-page-props";
-
-const Notation = lazy(() =>
-  import("~/features/notation/notation").then(({ Notation }) => ({ default: Notation })),
-);
 
 interface HeartBarsProps {
   readonly page: ByHeartPageProps;
@@ -41,21 +37,19 @@ export function HeartBars({ page, stretches, selection, onSelect, covered }: Hea
   const here = `/studio/${studioId}/students/${person.id}/pieces/${piece.id}/notation`;
   const part = notation ? `part=${encodeURIComponent(notation.partId)}` : "paper=1";
   return (
-    <Suspense fallback={<p>{notationWords.coming}</p>}>
-      <Notation
-        address={`${here}?${part}`}
-        bars={bars}
-        passages={stretches}
-        flaws={NONE}
-        marks={NONE}
-        piece={piece}
-        selection={selection && wholeBars(selection)}
-        onSelect={onSelect}
-        byNotes={false}
-        edges={false}
-        covered={covered}
-      />
-    </Suspense>
+    <Notation
+      address={`${here}?${part}`}
+      bars={bars}
+      passages={stretches}
+      flaws={NONE}
+      marks={NONE}
+      piece={piece}
+      selection={selection && wholeBars(selection)}
+      onSelect={onSelect}
+      byNotes={false}
+      edges={false}
+      covered={covered}
+    />
   );
 }
 

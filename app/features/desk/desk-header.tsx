@@ -40,6 +40,7 @@ export function DeskHeader({ room, name, teaches, mine, looksOnly }: DeskHeaderP
                 {words.desk.week}
               </NavLink>
               <NavLink to={`${home}/library`}>{words.library.title}</NavLink>
+              <NavLink to={`${home}/room`}>{words.desk.room}</NavLink>
             </>
           )}
           {own && !looksOnly && (

@@ -33,27 +33,28 @@ const readEvents = (rows: readonly unknown[]): SessionEvent[] =>
     return read.success ? [read.output.event] : [];
   });
 
-function openStore(): Promise<IDBPDatabase<Kept>> {
-  let late = false;
-  const opening = openDB<Kept>(NAME, VERSION, {
+const openStore = (): Promise<IDBPDatabase<Kept>> =>
+  openDB<Kept>(NAME, VERSION, {
     upgrade(fresh, before) {
       if (before < 1) fresh.createObjectStore("events", { keyPath: ["session", "id"] });
       if (before < 2) fresh.createObjectStore("sessions", { keyPath: "session" });
     },
     // A newer Fidus in another window wants to change the store: it must not wait for this one.
     blocking: (_current, _blocked, event) => (event.target as IDBDatabase).close(),
-  }).then((db) => {
-    if (late) db.close();
-    return db;
   });
-  const tooLong = new Promise<never>((_, reject) =>
-    setTimeout(() => {
-      late = true;
+
+/** The store, or a rejection where it takes longer than `PATIENCE_MS`; `late` has it after that. */
+function inTime<T>(opening: Promise<T>, late: (opened: T) => void): Promise<T> {
+  return new Promise((resolve, reject) => {
+    const tooLong = setTimeout(() => {
       reject(new Error("The browser's store does not open."));
-    }, PATIENCE_MS),
-  );
-  return Promise.race([opening, tooLong]);
+      void opening.then(late, () => undefined);
+    }, PATIENCE_MS);
+    opening.then(resolve, reject).finally(() => clearTimeout(tooLong));
+  });
 }
+
+const openedInTime = () => inTime(openStore(), (db) => db.close());
 
 /** The events of sessions as this browser keeps them, until the server has them and after. */
 export class EventStore {
@@ -62,8 +63,19 @@ export class EventStore {
     private readonly session: string,
   ) {}
 
-  /** Opens the store for a session; rejects where the browser keeps nothing. */
-  static async open(session: string, url: string): Promise<EventStore> {
+  /**
+   * Opens the store for a session; rejects where the browser keeps nothing, or takes too long.
+   * A store that opens after that is given to `late`, which closes it by default.
+   */
+  static open(
+    session: string,
+    url: string,
+    late = (store: EventStore): void => store.close(),
+  ): Promise<EventStore> {
+    return inTime(EventStore.opened(session, url), late);
+  }
+
+  private static async opened(session: string, url: string): Promise<EventStore> {
     const db = await openStore();
     try {
       await db.put("sessions", { session, url });
@@ -130,7 +142,7 @@ async function waitingIn(db: IDBPDatabase<Kept>): Promise<WaitingSession[]> {
 /** What lies in this browser and has not arrived, of every session; nothing where it keeps nothing. */
 export async function waitingSessions(): Promise<WaitingSession[]> {
   try {
-    const db = await openStore();
+    const db = await openedInTime();
     const waiting = await waitingIn(db);
     db.close();
     return waiting;
@@ -142,7 +154,7 @@ export async function waitingSessions(): Promise<WaitingSession[]> {
 /** Takes what a stand has left in this browser away, but for sessions that wait for somebody else. */
 export async function forgetAllBut(spared: readonly string[]): Promise<void> {
   try {
-    const db = await openStore();
+    const db = await openedInTime();
     const tx = db.transaction(["events", "sessions"], "readwrite");
     for (const [session, id] of await tx.objectStore("events").getAllKeys()) {
       if (!spared.includes(session)) void tx.objectStore("events").delete([session, id]);

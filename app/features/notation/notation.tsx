@@ -102,39 +102,46 @@ export function Notation(props: NotationProps) {
     );
   };
 
+  // A list of bars has bars in it: until they are drawn it is not one.
+  const list = {
+    role: "listbox",
+    "aria-label": notationWords.choose,
+    "aria-multiselectable": true,
+    ...selecting.container,
+  };
+
   return (
-    <div
-      ref={ref}
-      className={styles.score}
-      role="listbox"
-      aria-label={notationWords.choose}
-      aria-multiselectable
-      aria-busy={state === "coming"}
-      {...selecting.container}
-    >
-      {shown ? (
-        <>
-          <Signs signs={shown.signs} />
-          {shown.systems.map((system, index) => (
-            <div key={index} role="presentation">
-              <System system={system}>
-                {system.bars.map(overBar)}
-                {selection && props.edges && (
-                  <Edges piece={piece} range={selection} boxes={system.bars} onMove={onSelect} />
-                )}
-              </System>
-              <Bands lanes={lanes} bars={system.bars} />
-            </div>
-          ))}
-        </>
-      ) : (
-        <div className={styles.empty} role="presentation" />
-      )}
+    <>
+      <div
+        ref={ref}
+        className={styles.score}
+        aria-busy={state === "coming"}
+        {...(shown ? list : {})}
+      >
+        {shown ? (
+          <>
+            <Signs signs={shown.signs} />
+            {shown.systems.map((system, index) => (
+              <div key={index} role="presentation">
+                <System system={system}>
+                  {system.bars.map(overBar)}
+                  {selection && props.edges && (
+                    <Edges piece={piece} range={selection} boxes={system.bars} onMove={onSelect} />
+                  )}
+                </System>
+                <Bands lanes={lanes} bars={system.bars} />
+              </div>
+            ))}
+          </>
+        ) : (
+          <div className={styles.empty} />
+        )}
+      </div>
       {state !== "there" && (
         <p className={styles.note} role="status">
           {state === "away" ? notationWords.away : shown ? null : notationWords.coming}
         </p>
       )}
-    </div>
+    </>
   );
 }

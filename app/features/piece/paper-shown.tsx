@@ -1,14 +1,12 @@
 import Button from "@mui/material/Button";
 import { lazy, Suspense, useEffect, useMemo, useState } from "react";
 import { barsOfPaper } from "~/features/notation/bars-shown";
+import { Notation } from "~/features/notation/notation";
 import { notationWords } from "~/words/notation";
 import type { BarsChosen } from "./bars-chosen";
 import type { PiecePageProps, PiecePaper } from "./piece-page-props";
 import styles from "./piece.module.css";
 
-const Notation = lazy(() =>
-  import("~/features/notation/notation").then(({ Notation }) => ({ default: Notation })),
-);
 const DrawBars = lazy(() =>
   import("~/features/paper/draw-bars").then(({ DrawBars }) => ({ default: DrawBars })),
 );
@@ -29,12 +27,11 @@ export function PaperShown({ page, paper, ...chosen }: PaperShownProps) {
   useEffect(() => setDrawing(layout.length === 0), [layout]);
   const bars = useMemo(() => barsOfPaper(piece), [piece]);
   const here = `/studio/${studioId}/students/${person.id}/pieces/${piece.id}`;
-  const waiting = <p className={styles.hint}>{notationWords.coming}</p>;
   const teaches = page.role === "teacher";
   if (drawing && !teaches) return <p className={styles.hint}>{told.notYet}</p>;
   if (drawing) {
     return (
-      <Suspense fallback={waiting}>
+      <Suspense fallback={<p className={styles.hint}>{notationWords.coming}</p>}>
         <DrawBars
           key={pages[0]?.address}
           pages={pages}
@@ -51,15 +48,13 @@ export function PaperShown({ page, paper, ...chosen }: PaperShownProps) {
   const drawn = numbers.reduce((sum, each) => sum + each, 0);
   return (
     <>
-      <Suspense fallback={waiting}>
-        <Notation
-          // Bars drawn otherwise are another picture.
-          address={`${here}/notation?drawn=${drawn.toFixed(4)}`}
-          bars={bars}
-          flaws={flaws}
-          {...chosen}
-        />
-      </Suspense>
+      <Notation
+        // Bars drawn otherwise are another picture.
+        address={`${here}/notation?drawn=${drawn.toFixed(4)}`}
+        bars={bars}
+        flaws={flaws}
+        {...chosen}
+      />
       {teaches && (
         <div className={styles.source}>
           <span>

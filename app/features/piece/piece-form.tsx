@@ -1,6 +1,7 @@
 import MenuItem from "@mui/material/MenuItem";
 import Typography from "@mui/material/Typography";
 import { useFormContext, useWatch } from "react-hook-form";
+import { Link } from "react-router";
 import { BarRibbon } from "~/components/bar-ribbon";
 import { BeatUnitGlyph } from "~/components/beat-unit";
 import type { Refused } from "~/components/field";
@@ -12,6 +13,7 @@ import { BEAT_UNIT_NAMES, formatMetre, parseMetre, type BeatUnit } from "~/core/
 import { SubmitButton } from "~/components/submit-button";
 import { pieceFormSchema } from "~/forms/piece";
 import { words } from "~/words";
+import { exerciseWords } from "~/words/exercise";
 import { notationWords } from "~/words/notation";
 import { FileForm } from "./file-form";
 import styles from "./piece.module.css";
@@ -71,6 +73,11 @@ export function PieceForm({ studioId, person, refused, piece }: PieceFormProps) 
         <>
           <Section title={notationWords.fromFile}>
             <FileForm refused={refused} submit={notationWords.open} />
+            <p>
+              <Link to={`/studio/${studioId}/students/${person.id}/exercise`}>
+                {exerciseWords.open}
+              </Link>
+            </p>
           </Section>
           <div className={styles.byHand}>
             <Typography variant="h2">{notationWords.byHand}</Typography>

@@ -1,4 +1,5 @@
 import type { Refused } from "~/components/field";
+import type { MovedLadder } from "~/core/ladder";
 import type {
   BarDifficulty,
   BarMarks,
@@ -7,6 +8,7 @@ import type {
   PaperPage,
   Score,
   Stages,
+  Tempi,
 } from "~/core/score";
 import type { BeatUnit, Day } from "~/core/units";
 import type { MemoryLine } from "~/features/plan/memory-lines";
@@ -44,6 +46,9 @@ export interface PiecePageProps {
     readonly markBpm: number;
     readonly markUnit: BeatUnit;
   };
+  readonly tempi: Tempi;
+  /** Ladders that its tempi would change since they moved. */
+  readonly movedLadders: readonly MovedLadder[];
   /** The notes, where it has any. */
   readonly notation: PieceScore | undefined;
   /** Its pages on paper, where it has no notes. */

@@ -1,25 +1,33 @@
 import Button from "@mui/material/Button";
-import { useState } from "react";
+import { lazy, useState } from "react";
 import { Link, useFetcher } from "react-router";
 import { TempoText } from "~/components/beat-unit";
-import { GiveForm } from "~/components/give-form";
+import { Later } from "~/components/later";
 import { Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
 import type { BeatRange } from "~/components/use-bar-selection";
+import { whenQuiet } from "~/components/when-quiet";
 import type { PassageNotes } from "~/core/score";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { heartWords } from "~/words/by-heart";
 import { notationWords } from "~/words/notation";
-import { planWords } from "~/words/plan";
 import { CutForm } from "./cut-form";
-import { ExerciseForm } from "./exercise-form";
-import { MemoryForm } from "./memory-form";
 import { MusicSection } from "./music-section";
 import type { PiecePageProps, PieceScore } from "./piece-page-props";
-import { StagesForm } from "./stages-form";
 import { StateChoice } from "./state-choice";
 import styles from "./piece.module.css";
+
+const TempoSection = lazy(async () => {
+  await whenQuiet();
+  const { TempoSection: section } = await import("~/features/tempo/tempo-section");
+  return { default: section };
+});
+// Fields and pickers below the music weigh more than all above them: the music does not wait for them.
+const TeachersSections = lazy(async () => {
+  await whenQuiet();
+  return import("./teachers-sections");
+});
 
 /** The piece as a ribbon of bars: drag over it to cut a passage. */
 export function PiecePage(props: PiecePageProps) {
@@ -74,6 +82,14 @@ export function PiecePage(props: PiecePageProps) {
         passages.length === 0 &&
         props.paper?.layout.length !== 0 && <p className={styles.hint}>{words.piece.firstCut}</p>
       )}
+      <Later fallback={teaches ? <div className={styles.tempoLater} /> : null}>
+        <TempoSection
+          piece={piece}
+          tempi={props.tempi}
+          teaches={teaches}
+          moved={teaches ? props.movedLadders : []}
+        />
+      </Later>
       {passages.length > 0 && (
         <Section title={words.piece.passages}>
           <ul className={styles.passages}>
@@ -88,45 +104,12 @@ export function PiecePage(props: PiecePageProps) {
           </ul>
         </Section>
       )}
-      {teaches && <TeachersSections {...props} />}
+      {teaches && (
+        <Later fallback={<div className={styles.later} />}>
+          <TeachersSections {...props} />
+        </Later>
+      )}
     </Page>
-  );
-}
-
-/** What only the teacher of the piece decides. */
-function TeachersSections(props: PiecePageProps) {
-  const { piece, passages, refused } = props;
-  return (
-    <>
-      <Section title={words.piece.stages}>
-        <StagesForm stages={props.stages} />
-      </Section>
-      {props.others.length > 0 && passages.length > 0 && (
-        <Section title={words.piece.give}>
-          <GiveForm
-            how={words.piece.giveHow}
-            others={props.others}
-            refused={refused}
-            given={props.given}
-          />
-        </Section>
-      )}
-      {passages.length > 0 && (
-        <Section title={words.piece.exercise}>
-          <ExerciseForm title={piece.title} refused={refused} kept={props.kept} />
-        </Section>
-      )}
-      <Section title={planWords.week.memory}>
-        <MemoryForm
-          key={props.memory?.plan.concert}
-          bars={piece.bars}
-          today={props.today}
-          concert={props.concert}
-          memory={props.memory}
-          refused={refused}
-        />
-      </Section>
-    </>
   );
 }
 

@@ -1,16 +1,12 @@
 import Button from "@mui/material/Button";
-import { lazy, Suspense, useMemo, useState } from "react";
+import { useMemo, useState } from "react";
 import { barsOfScore } from "~/features/notation/bars-shown";
+import { Notation } from "~/features/notation/notation";
 import { notationWords } from "~/words/notation";
 import { PartChoice } from "./part-choice";
 import type { BarsChosen } from "./bars-chosen";
 import type { PiecePageProps, PieceScore } from "./piece-page-props";
 import styles from "./piece.module.css";
-
-// What draws notes is loaded where there are notes, and nowhere else.
-const Notation = lazy(() =>
-  import("~/features/notation/notation").then(({ Notation }) => ({ default: Notation })),
-);
 
 interface ScoreShownProps extends BarsChosen {
   readonly page: PiecePageProps;
@@ -28,14 +24,12 @@ export function ScoreShown(props: ScoreShownProps) {
   const here = `/studio/${studioId}/students/${person.id}/pieces/${piece.id}`;
   return (
     <>
-      <Suspense fallback={<p className={styles.hint}>{notationWords.coming}</p>}>
-        <Notation
-          address={`${here}/notation?${allParts ? "all=1" : `part=${encodeURIComponent(partId)}`}`}
-          bars={bars}
-          flaws={flaws}
-          {...chosen}
-        />
-      </Suspense>
+      <Notation
+        address={`${here}/notation?${allParts ? "all=1" : `part=${encodeURIComponent(partId)}`}`}
+        bars={bars}
+        flaws={flaws}
+        {...chosen}
+      />
       <div className={styles.source}>
         <span>
           {notationWords.from(fileName)}

@@ -11,7 +11,9 @@ import type { BeatUnit, Day } from "~/core/units";
 import { PractiseNow } from "~/components/practise-now";
 import type { PassageDay, PassageLine } from "~/features/shapes";
 import { words } from "~/words";
+import { trackWords } from "~/words/track";
 import { DayRows } from "./day-rows";
+import { KeyRows } from "./key-rows";
 import styles from "./progress.module.css";
 
 export interface ProgressPageProps {
@@ -28,6 +30,7 @@ export interface ProgressPageProps {
   };
   readonly passage: PassageLine;
   readonly days: readonly PassageDay[];
+  readonly keys: Parameters<typeof KeyRows>[0]["keys"];
   readonly flaws: Readonly<Record<number, number>>;
 }
 
@@ -36,7 +39,7 @@ const TempoChart = lazy(() => import("./tempo-chart"));
 
 /** A passage over days: tempo reached, comfortable tempo with its uncertainty, ceiling. */
 export function ProgressPage(props: ProgressPageProps) {
-  const { studioId, today, person, piece, passage, days, flaws } = props;
+  const { studioId, today, person, piece, passage, days, keys, flaws } = props;
   const inBrowser = useAlive();
   const last = days.at(-1);
   const bars = words.bars(passage.fromBar, passage.toBar);
@@ -59,6 +62,15 @@ export function ProgressPage(props: ProgressPageProps) {
               variant="outlined"
             >
               {passage.target === null ? words.student.setLadder : words.progress.ladder}
+            </Button>
+          )}
+          {!props.looksOnly && passage.target !== null && (
+            <Button
+              component={Link}
+              to={`/studio/${studioId}/passages/${passage.id}/track`}
+              variant="outlined"
+            >
+              {trackWords.open}
             </Button>
           )}
           {!props.looksOnly && passage.target !== null && (
@@ -114,6 +126,11 @@ export function ProgressPage(props: ProgressPageProps) {
               flaws={flaws}
             />
           </Section>
+          {keys.length > 0 && (
+            <Section title={words.progress.byKey}>
+              <KeyRows keys={keys} />
+            </Section>
+          )}
           <Section title={words.progress.days}>
             <DayRows days={days} />
           </Section>

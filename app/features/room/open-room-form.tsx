@@ -79,7 +79,7 @@ function RoomFields() {
           />
         )}
       />
-      {!alone && <FormField name="name" label={openRoom.student} />}
+      {!alone && <FormField name="name" label={openRoom.student} helper={openRoom.studentHelp} />}
       <FormField name="instrument" label={openRoom.instrument} helper={openRoom.optional} />
       <CredentialFields />
     </>

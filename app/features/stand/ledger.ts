@@ -35,6 +35,7 @@ export class Ledger {
   sending: Sending = "sent";
   /** Whether this device keeps what is played. */
   keeps = true;
+  private disposed = false;
   /** In this browser one window at a time writes a session; the next waits for its last event. */
   private readonly writing: Turn;
 
@@ -60,13 +61,27 @@ export class Ledger {
       await this.writing.begin();
       const { sessionId, url } = this.options;
       try {
-        this.store = await EventStore.open(sessionId, url);
-        void this.store.forgetOthers().catch(() => undefined);
+        await this.keepIn(
+          await EventStore.open(
+            sessionId,
+            url,
+            (late) => void this.inTurn(() => this.keepIn(late)),
+          ),
+        );
       } catch {
         this.keepsNothing();
+        this.outbox.add(await this.adopt(this.options.stored));
       }
-      this.outbox.add(await this.adopt(this.options.stored));
     });
+  }
+
+  /** From now on this store keeps what is played, and what was played before it opened. */
+  private async keepIn(store: EventStore): Promise<void> {
+    if (this.disposed) return store.close();
+    this.store = store;
+    this.keeps = true;
+    void store.forgetOthers().catch(() => undefined);
+    this.outbox.add(await this.adopt(this.options.stored));
   }
 
   private keepsNothing(): void {
@@ -125,6 +140,7 @@ export class Ledger {
   }
 
   dispose(): void {
+    this.disposed = true;
     // What is being written is written to its end, and only then is it another window's turn.
     void this.turn.finally(() => {
       this.outbox.dispose();

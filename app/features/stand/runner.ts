@@ -10,7 +10,7 @@ import {
   type Payload,
 } from "~/core/session";
 import { tempo as tempoFrom } from "~/core/units";
-import { NERVOUS_MS, NUDGE_BPM, RESTART_SECONDS } from "./runner-options";
+import { NERVOUS_MS, nudgeOf, RESTART_SECONDS } from "./runner-options";
 import { StandLoop } from "./stand-loop";
 import { canPlayOn, endsFlawed, questionOf } from "./view";
 
@@ -78,7 +78,10 @@ export class StandRunner extends StandLoop {
   }
 
   nudge = (direction: 1 | -1) =>
-    this.inOrder(() => this.toTempo(currentBlock(this.state).state.tempo + direction * NUDGE_BPM));
+    this.inOrder(() => {
+      const { plan, state } = currentBlock(this.state);
+      return this.toTempo(state.tempo + direction * nudgeOf(plan));
+    });
 
   /** A tempo that was tapped: before anything was played, the ladder is drawn anew from it. */
   setTempo = (bpm: number) =>

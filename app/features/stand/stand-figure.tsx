@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { useMemo } from "react";
-import { BeatUnitGlyph } from "~/components/beat-unit";
+import { BeatUnitGlyph, TempoText } from "~/components/beat-unit";
 import { stepsFrom } from "~/components/rung-lane";
 import { Staircase, type Step } from "~/components/staircase";
 import type { RuleProgress } from "~/core/gate";
@@ -17,6 +17,7 @@ import {
   type BlockState,
   type StandState,
 } from "~/core/session";
+import { convertTempo, type Bpm } from "~/core/units";
 import { words } from "~/words/stand-words";
 import { StandBars, type StandBarsProps } from "./stand-bars";
 import { useKeptChoice } from "./use-kept-choice";
@@ -66,7 +67,8 @@ export function StandFigure(props: StandBarsProps) {
   const hidden = plan.ladder.hidden && !block.toppedOut;
   const steps = useSteps(plan, block);
   // In a cycle the number is that of the play that is heard.
-  const sounding = position?.bar.part === "play" ? position.bar.tempo : tempo;
+  const heard = position?.bar.part === "play" ? position.bar : undefined;
+  const sounding = heard?.tempo ?? tempo;
   const { parts } = progressNow(block);
   // The slow play at the end opens no gate.
   const slow = state.endingWell !== undefined;
@@ -83,11 +85,12 @@ export function StandFigure(props: StandBarsProps) {
         ) : (
           <p className={styles.number}>
             <span className={styles.unit}>
-              <BeatUnitGlyph unit={plan.beatUnit} />
+              <BeatUnitGlyph unit={heard?.unit ?? plan.beatUnit} />
             </span>
             <span data-testid="tempo">{Math.round(sounding)}</span>
           </p>
         )}
+        {!hidden && <FullTempo plan={plan} tempo={tempo} />}
         {slow
           ? null
           : parts.map((part, i) => (
@@ -122,6 +125,7 @@ export function StandFigure(props: StandBarsProps) {
             <Staircase
               steps={steps}
               target={Math.max(plan.ladder.target, top)}
+              of={plan.ladder.of}
               goal={goal}
               hidden={hidden}
               height={height}
@@ -132,6 +136,27 @@ export function StandFigure(props: StandBarsProps) {
       </section>
       <StandBars {...props} />
     </>
+  );
+}
+
+/** Over several tempi: the share of the full ones, and what that is in each region. */
+function FullTempo({ plan, tempo }: { plan: Block; tempo: number }) {
+  const { of } = plan.ladder;
+  const { tempi = [] } = plan;
+  const [first] = tempi;
+  if (of === null || !first) return null;
+  // The tempo is told in the passage's own unit; a region's follows in proportion.
+  const share = tempo / convertTempo(first.bpm as Bpm, first.unit, plan.beatUnit);
+  return (
+    <p className={styles.regions}>
+      <strong>{words.stand.ofFull(words.staircase.tempo(tempo, of))}</strong>
+      {tempi.map(({ fromBar, unit, bpm }, index) => (
+        <span key={fromBar}>
+          {index > 0 && words.stand.fromBar(fromBar)}
+          <TempoText unit={unit} bpm={Math.round(bpm * share)} />
+        </span>
+      ))}
+    </p>
   );
 }
 

@@ -51,7 +51,7 @@ export function PassageRow(props: PassageRowProps) {
               unit={passage.beatUnit}
               bpm={passage.reached ? formats.whole(passage.reached) : "–"}
             />
-            <span className={styles.soft}> → {passage.target}</span>
+            <span className={styles.soft}> → {formats.tenth(passage.target)}</span>
           </>
         )}
         <span className={styles.when}>

@@ -13,7 +13,7 @@ export function StudentForm(props: { studioId: string; refused: Refused | undefi
       back={{ to: `/studio/${studioId}`, label: words.desk.week }}
     >
       <Form method="post" className={styles.form} noValidate>
-        <Field name="name" label={words.openRoom.student} refused={refused} autoFocus />
+        <Field name="name" label={words.studentForm.name} refused={refused} autoFocus />
         <Field
           name="instrument"
           label={words.openRoom.instrument}

@@ -160,6 +160,11 @@ export function StudentPage(props: StudentPageProps) {
           <SessionList studioId={studioId} entries={log} />
         </Section>
       )}
+      <p className={styles.end}>
+        <Link to={`${here}/records`}>
+          {teaches ? words.student.records : words.student.recordsOwn}
+        </Link>
+      </p>
     </Page>
   );
 }

@@ -1,11 +1,12 @@
 import Button from "@mui/material/Button";
 import { Play } from "lucide-react";
-import { Form } from "react-router";
+import { Form, Link } from "react-router";
 import { Section } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import type { FittedBlock } from "~/core/session";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
+import { trackWords } from "~/words/track";
 import { AddPart } from "./add-part";
 import { AskBar } from "./ask-bar";
 import { DoneToday } from "./done-today";
@@ -41,6 +42,7 @@ export function SessionForm(props: TodayPageProps) {
   const passageOf = (id: string | undefined) => passages.find((each) => each.id === id);
   const nameOf = (block: FittedBlock): string =>
     passageOf(block.passageId)?.title ?? (block.itemId ? block.text : words.block[block.kind].name);
+  const tracked = blocks.flatMap(({ passageId }) => (passageId ? [["passage", passageId]] : []));
   const silent = feeling === undefined || feeling === "painful";
   return (
     <>
@@ -72,6 +74,11 @@ export function SessionForm(props: TodayPageProps) {
           {silent ? today.startSilent(session.total) : words.today.start(session.total)}
         </SubmitButton>
         {session.changed && <Button onClick={session.refit}>{today.refit}</Button>}
+        {tracked.length > 0 && (
+          <Button component={Link} to={`../track?${new URLSearchParams(tracked)}`} relative="path">
+            {trackWords.asTrack}
+          </Button>
+        )}
         {session.endsFast && (
           <p className={styles.soft}>
             {today.fastEnd} <Button onClick={session.endSlowly}>{today.slowLast}</Button>

@@ -4,7 +4,7 @@ import Switch from "@mui/material/Switch";
 import { NumberField } from "~/components/number-field";
 import { COUNT_IN_BARS, LONGEST_BREATHER_SECONDS, type Breather, type CountIn } from "~/core/click";
 import { words } from "~/words";
-import { Choice } from "./choice";
+import { Choice } from "~/components/choice";
 import type { PartProps } from "./part-props";
 
 const { between: said } = words;

@@ -7,7 +7,7 @@ import {
   type Silence,
 } from "~/core/click";
 import { words } from "~/words";
-import { Choice } from "./choice";
+import { Choice } from "~/components/choice";
 import { DroneFields } from "./drone-fields";
 import type { PartProps } from "./part-props";
 import styles from "./workshop.module.css";

@@ -3,7 +3,7 @@ import Switch from "@mui/material/Switch";
 import { NumberField } from "~/components/number-field";
 import { START_RULE_KINDS, type StartRule } from "~/core/ladder";
 import { words } from "~/words";
-import { Choice } from "./choice";
+import { Choice } from "~/components/choice";
 import type { PartProps } from "./part-props";
 import styles from "./workshop.module.css";
 

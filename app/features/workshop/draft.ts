@@ -159,6 +159,7 @@ export function fitted(ladder: Ladder, target: number): LadderDraft {
       target: phase.target && moved(phase.target),
       tasks: draftTasks(phase.tasks),
     })),
+    of: null,
     part: null,
     setOn: null,
   };

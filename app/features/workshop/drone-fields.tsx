@@ -4,7 +4,7 @@ import { NumberField } from "~/components/number-field";
 import { droneHz, PITCHES, soundingPitch, TRANSPOSITION_NAMES, type Drone } from "~/core/click";
 import { useFormats } from "~/components/locale";
 import { words } from "~/words";
-import { Choice } from "./choice";
+import { Choice } from "~/components/choice";
 import styles from "./workshop.module.css";
 
 interface DroneFieldsProps {

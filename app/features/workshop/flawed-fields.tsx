@@ -1,7 +1,7 @@
 import { NumberField } from "~/components/number-field";
 import { AFTER_FLAWED } from "~/core/ladder";
 import { words } from "~/words";
-import { Choice } from "./choice";
+import { Choice } from "~/components/choice";
 import type { PartProps } from "./part-props";
 
 const { gate: said, ladder } = words;

@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import { NumberField } from "~/components/number-field";
 import { RULE_KINDS, type Gate, type Rule, type RuleKind } from "~/core/gate";
 import { words } from "~/words";
-import { Choice } from "./choice";
+import { Choice } from "~/components/choice";
 import styles from "./workshop.module.css";
 
 interface GateFieldsProps {

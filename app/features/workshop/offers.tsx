@@ -26,9 +26,9 @@ function changeTold({ kind, ladder, rungs }: OfferTold): string {
     case "smaller":
       return ladder.part ? words.bars(ladder.part.fromBar, ladder.part.toBar) : "";
     case "higher":
-      return said.start(ladder.start);
+      return said.start(words.tempoTold(ladder.start, ladder.of));
     case "lower-target":
-      return said.target(ladder.target);
+      return said.target(words.tempoTold(ladder.target, ladder.of));
     case "days":
       return said.days(ladder.days, ladder.minutes);
   }

@@ -30,6 +30,8 @@ interface PhaseRowProps {
   /** The ladder's own, for phases without any. */
   readonly start: number;
   readonly target: number;
+  /** The full tempo, where tempi are told in percent of it. */
+  readonly of: number | null;
   readonly onSelect: (id: string) => void;
   readonly onChange: (phases: readonly DraftPhase[]) => void;
   readonly onAdd: () => void;
@@ -82,17 +84,20 @@ export const PhaseRow = memo(function PhaseRow(props: PhaseRowProps) {
 /** The tempi of a phase: from start to target, or the one at which it stays. */
 function spanTold(
   { school, start, target }: DraftPhase,
-  own: Pick<PhaseRowProps, "start" | "target">,
-): readonly [number, number] {
+  own: Pick<PhaseRowProps, "start" | "target" | "of">,
+): string {
   const [from, to] = [start ?? own.start, target ?? own.target];
   const spans = { rises: [from, to], stays: [to, to], centres: [from, from] } as const;
-  return spans[natureOf(school.name).tempo];
+  const [low, high] = spans[natureOf(school.name).tempo].map((tempo) =>
+    words.staircase.tempo(tempo, own.of),
+  );
+  return workshop.phaseSpan(low!, high!);
 }
 
 function Phase(props: {
   phase: DraftPhase;
   number: number;
-  span: readonly [number, number];
+  span: string;
   chosen: boolean;
   alone: boolean;
   onSelect: () => void;
@@ -126,7 +131,7 @@ function Phase(props: {
         <span>
           {label}
           <small>
-            {workshop.phaseSpan(...span)}
+            {span}
             {tasks && ` · ${words.ladder.tasks.told(tasks.items.length, tasks.of, tasks.order)}`}
           </small>
         </span>

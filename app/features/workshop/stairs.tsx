@@ -21,6 +21,8 @@ interface StairsProps {
   readonly block: Played;
   readonly cleanAt: CleanAt;
   readonly target: number;
+  /** The full tempo, where tempi are told in percent of it. */
+  readonly of: number | null;
   readonly comfortable: number;
   readonly ceiling: number;
   /** Exact or simulated, once the worker has told; as many as rungs. */
@@ -56,8 +58,8 @@ function stepsOf(
 
 /** The staircase that is drawn: any rung can be looked at and heard. */
 export function Stairs(props: StairsProps) {
-  const { rungs, block, cleanAt, target, comfortable, ceiling, selected, onSelect, hearing } =
-    props;
+  const { rungs, block, cleanAt, target, of, comfortable, ceiling } = props;
+  const { selected, onSelect, hearing } = props;
   const figures = props.figures?.length === rungs.length ? props.figures : undefined;
   const steps = useMemo(
     () => stepsOf(rungs, { block, cleanAt, figures }),
@@ -79,7 +81,7 @@ export function Stairs(props: StairsProps) {
     if (hearing.heard === index) hearing.hush();
     else hearing.hear(rungs[index]!);
   };
-  const told = rungTold(rung, rungs.length);
+  const told = rungTold(rung, rungs.length, of);
   return (
     <div className={styles.stairs}>
       <div
@@ -96,6 +98,7 @@ export function Stairs(props: StairsProps) {
         <Staircase
           steps={steps}
           target={target}
+          of={of}
           comfortable={comfortable}
           ceiling={ceiling}
           height={330}
@@ -109,11 +112,11 @@ export function Stairs(props: StairsProps) {
 }
 
 /** What a rung is, in words. */
-function rungTold(rung: Rung, of: number): string[] {
+function rungTold(rung: Rung, count: number, of: number | null): string[] {
   const { index, tempo, links, task, alternates, cycle, click, gate } = rung;
   return [
-    workshop.rung(index + 1, of),
-    words.bpm(tempo),
+    workshop.rung(index + 1, count),
+    words.tempoTold(tempo, of),
     ...(links ? [words.links(links)] : []),
     ...(task ? [words.task(task)] : []),
     ...(alternates ? [workshop.byTurns(alternates.map(words.task))] : []),

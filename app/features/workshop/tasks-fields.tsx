@@ -6,7 +6,7 @@ import TextField from "@mui/material/TextField";
 import { X } from "lucide-react";
 import { ordersFor, type SchoolName } from "~/core/ladder";
 import { words } from "~/words";
-import { Choice } from "./choice";
+import { Choice } from "~/components/choice";
 import { TASK_PRESETS, type DraftTasks, type TaskPreset } from "./draft-tasks";
 import styles from "./workshop.module.css";
 

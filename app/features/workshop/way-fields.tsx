@@ -5,7 +5,7 @@ import Switch from "@mui/material/Switch";
 import { Drum } from "lucide-react";
 import { useState } from "react";
 import { NumberField } from "~/components/number-field";
-import { carriesTasks, natureOf } from "~/core/ladder";
+import { carriesTasks, natureOf, percentOf, tempoAt } from "~/core/ladder";
 import { TEMPO_LIMITS } from "~/core/units";
 import { TapSheet } from "~/features/stand/tap-sheet";
 import { words } from "~/words";
@@ -26,6 +26,29 @@ interface WayFieldsProps {
 
 const { ladder, workshop } = words;
 const TEMPO = { unit: "bpm", min: TEMPO_LIMITS.lowest, max: TEMPO_LIMITS.highest } as const;
+const PERCENT = { unit: "%", min: 10, max: 200 } as const;
+
+/** A tempo as it is typed: in bpm, or in percent of a full tempo. */
+function TempoField(props: {
+  readonly label: string;
+  readonly of: number | null;
+  readonly tempo: number;
+  readonly error: string | undefined;
+  readonly onChange: (tempo: number) => void;
+}) {
+  const { label, of, tempo, error, onChange } = props;
+  return of === null ? (
+    <NumberField label={label} value={tempo} error={error} onChange={onChange} {...TEMPO} />
+  ) : (
+    <NumberField
+      label={label}
+      value={percentOf(of, tempo)}
+      error={error}
+      onChange={(percent) => onChange(tempoAt(of, percent))}
+      {...PERCENT}
+    />
+  );
+}
 
 /** Start, target, and the numbers of the school that is chosen in the row. */
 export function WayFields({ draft, phase, errors, concertInDays, onChange }: WayFieldsProps) {
@@ -42,20 +65,20 @@ export function WayFields({ draft, phase, errors, concertInDays, onChange }: Way
   return (
     <>
       <div className={styles.pair}>
-        <NumberField
+        <TempoField
           label={ladder.start}
-          value={draft.start}
+          of={draft.of}
+          tempo={draft.start}
           error={errors.start}
           onChange={(start) => onChange({ start })}
-          {...TEMPO}
         />
         {!centred && (
-          <NumberField
+          <TempoField
             label={bursts ? ladder.fastTarget : ladder.target}
-            value={draft.target}
+            of={draft.of}
+            tempo={draft.target}
             error={errors.target}
             onChange={(target) => onChange({ target })}
-            {...TEMPO}
           />
         )}
       </div>
@@ -93,13 +116,13 @@ export function WayFields({ draft, phase, errors, concertInDays, onChange }: Way
           {own && (
             <div className={styles.pair}>
               {(["start", "target"] as const).map((key) => (
-                <NumberField
+                <TempoField
                   key={`${phase.id}-${key}`}
                   label={workshop.here(ladder[key])}
-                  value={phase[key] ?? draft[key]}
+                  of={draft.of}
+                  tempo={phase[key] ?? draft[key]}
                   error={errors[`${at}.${key}`]}
                   onChange={(tempo) => set({ [key]: tempo })}
-                  {...TEMPO}
                 />
               ))}
             </div>
@@ -108,6 +131,7 @@ export function WayFields({ draft, phase, errors, concertInDays, onChange }: Way
       )}
       <SchoolFields
         phase={phase}
+        inPercent={draft.of !== null}
         errorAt={(path) => errors[`${at}.school.numbers.${path}`]}
         onChange={(numbers) => set({ school: { ...phase.school, numbers } })}
       />
@@ -132,6 +156,7 @@ export function WayFields({ draft, phase, errors, concertInDays, onChange }: Way
           {workshop.concert(concertInDays)}
         </Button>
       )}
+      {errors.phases && <FormHelperText error>{errors.phases}</FormHelperText>}
       {errors[`${at}.school`] && <FormHelperText error>{errors[`${at}.school`]}</FormHelperText>}
     </>
   );

@@ -3,16 +3,12 @@ import FormHelperText from "@mui/material/FormHelperText";
 import { useCallback, useMemo, useRef, useState } from "react";
 import { Form } from "react-router";
 import { TempoText } from "~/components/beat-unit";
-import type { Refused } from "~/components/field";
 import { Page } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import { partOfBlock } from "~/core/cost";
-import type { Ladder, Place, SchoolName } from "~/core/ladder";
-import type { RecordedRep } from "~/core/record";
-import { barsOf, type MetreRegion, type PassageRange } from "~/core/score";
-import { keptPace, withPace, type Played } from "~/core/session";
-import { nearestPlayable, type BeatUnit, type Bpm } from "~/core/units";
-import type { PassageLine } from "~/features/shapes";
+import { ladderAtFull, percentOf, type Ladder, type SchoolName } from "~/core/ladder";
+import { keptPace, withPace } from "~/core/session";
+import { nearestPlayable } from "~/core/units";
 import { words } from "~/words";
 import { ByDateNote } from "./by-date-note";
 import { BetweenFields } from "./between-fields";
@@ -23,7 +19,6 @@ import { DayFields } from "./day-fields";
 import {
   check,
   draftOf,
-  offeredDraft,
   withSchool,
   withStart,
   fitted,
@@ -34,8 +29,9 @@ import {
 import { FlawedFields } from "./flawed-fields";
 import { Fold } from "./fold";
 import { GateFields } from "./gate-fields";
-import { FromLibrary, KeepButton, type KeptLadder } from "./kept";
+import { FromLibrary, KeepButton } from "./kept";
 import { Offers } from "./offers";
+import { blockOf, offeredFor } from "./passage-drawn";
 import { PhaseRow } from "./phase-row";
 import { chanceOfDraft, reckoningFrom } from "./reckoning";
 import { SchoolChooser } from "./school-chooser";
@@ -43,73 +39,34 @@ import { Stairs } from "./stairs";
 import { useCost } from "./use-cost";
 import { useHearing } from "./use-hearing";
 import { WayFields } from "./way-fields";
+import { TempoNote } from "./tempo-note";
+import type { WorkshopPageProps } from "./workshop-page-props";
 import styles from "./workshop.module.css";
-
-export interface WorkshopPageProps {
-  readonly studioId: string;
-  readonly person: { readonly id: string; readonly name: string };
-  readonly piece: {
-    readonly id: string;
-    readonly title: string;
-    readonly bars: number;
-    readonly metres: readonly MetreRegion[];
-    readonly markBpm: number;
-    readonly markUnit: BeatUnit;
-  };
-  readonly passage: PassageLine;
-  readonly range: PassageRange;
-  /** Its bars in the order in which they are played, where it has repeats. */
-  readonly order: readonly number[];
-  /** How hard its notes are, where they are known. */
-  readonly hardness: number | null;
-  readonly ladder: Ladder | null;
-  readonly place: Place | null;
-  readonly startToday: Bpm | null;
-  readonly reps: readonly (RecordedRep & { readonly count: number })[];
-  readonly flaws: readonly { readonly bar: number; readonly flawed: number }[];
-  readonly bestGain: number | null;
-  readonly concertInDays: number | null;
-  /** Whether a first ladder asks for a bar before and after, once its top is passed. */
-  readonly joins: boolean;
-  readonly kept: readonly KeptLadder[];
-  readonly refused: Refused | undefined;
-}
 
 const FORM = "ladder";
 const HEARING_VOLUME = 0.7;
-const MOST_AROUND = 4;
 const { workshop } = words;
-
-/** The passage as the core plays it, with the bars around it. */
-type BlockShown = Pick<WorkshopPageProps, "range" | "order" | "piece">;
-
-function blockOf({ range, order, piece }: BlockShown): Played {
-  const between = (fromBar: number, toBar: number) =>
-    toBar < fromBar ? [] : barsOf(piece.metres, { ...range, fromBar, toBar });
-  return {
-    ...range,
-    order: [...order],
-    bars: barsOf(piece.metres, range),
-    around: {
-      before: between(Math.max(1, range.fromBar - MOST_AROUND), range.fromBar - 1),
-      after: between(range.toBar + 1, Math.min(piece.bars, range.toBar + MOST_AROUND)),
-    },
-    beatUnit: piece.markUnit,
-  };
-}
 
 /** Draws a ladder: schools, numbers, stairs, sound, and what it costs this student. */
 export function WorkshopPage(props: WorkshopPageProps) {
   const { studioId, person, piece, passage, range, hardness, ladder, place, refused } = props;
-  const { order } = props;
-  const block = useMemo(() => blockOf({ range, order, piece }), [range, order, piece]);
+  const { order, course, tempo } = props;
   const [draft, setDraft] = useState<LadderDraft>(() => {
-    if (ladder) return draftOf(ladder);
+    if (ladder)
+      return tempo.across.length > 0
+        ? { ...draftOf(ladder), of: ladder.of ?? tempo.full }
+        : draftOf(ladder);
+    const block = blockOf({ range, order, piece, course, tempo, steady: false });
     const known = { reps: props.reps, hardness, block, flaws: props.flaws };
-    const fits = chanceOfDraft(known, nearestPlayable(piece.markBpm));
-    const offered = offeredDraft(piece.markBpm, passage.comfortable, fits);
+    const fits = chanceOfDraft(known, nearestPlayable(tempo.full));
+    const offered = offeredFor(props, fits);
     return props.joins ? { ...offered, inContext: { bars: 1, at: "top" } } : offered;
   });
+  const { steady } = draft;
+  const block = useMemo(
+    () => blockOf({ range, order, piece, course, tempo, steady }),
+    [range, order, piece, course, tempo, steady],
+  );
   const change = (part: Partial<LadderDraft>) =>
     setDraft((before) => {
       const { start, ...others } = part;
@@ -152,7 +109,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
   const [drawn, setDrawn] = useState<Compared | undefined>(checked.ok ? checked : undefined);
   if (checked.ok && checked.rungs !== drawn?.rungs) setDrawn(checked);
   // What is expected of a student must not change while a target is being moved.
-  const target = nearestPlayable(ladder?.target ?? piece.markBpm);
+  const target = nearestPlayable(ladder?.target ?? tempo.full);
   const reckoning = useMemo(
     () => reckoningFrom({ reps: props.reps, target, hardness, block, flaws: props.flaws }),
     [props.reps, props.flaws, hardness, target, block],
@@ -199,7 +156,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
       lead={
         <>
           {piece.title}, {bars.toLowerCase()} · {words.ladder.mark}{" "}
-          <TempoText unit={piece.markUnit} bpm={piece.markBpm} />
+          <TempoText unit={tempo.unit} bpm={tempo.full} />
         </>
       }
       back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
@@ -208,10 +165,13 @@ export function WorkshopPage(props: WorkshopPageProps) {
           <FromLibrary
             kept={props.kept}
             onChoose={({ name, ladder: kept }) => {
-              const next = fitted(kept, draft.target);
+              const next =
+                draft.of === null
+                  ? fitted(kept, draft.target)
+                  : ladderAtFull(fitted(kept, percentOf(draft.of, draft.target)), draft.of);
               setDraft(next);
               setChosen(next.phases[0]!.id);
-              setTold(workshop.fitted(name, draft.target));
+              setTold(workshop.fitted(name, words.tempoTold(draft.target, draft.of)));
             }}
           />
           <KeepButton
@@ -314,10 +274,12 @@ export function WorkshopPage(props: WorkshopPageProps) {
             selected={phase.id}
             start={draft.start}
             target={draft.target}
+            of={draft.of}
             onSelect={setChosen}
             onChange={setPhases}
             onAdd={addPhase}
           />
+          <TempoNote tempo={tempo} draft={draft} at={drawn?.rungs[rung]?.tempo} onChange={change} />
           {part && (
             <p className={styles.part}>
               {workshop.part(words.bars(part.fromBar, part.toBar))}{" "}
@@ -333,6 +295,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
                 block={playedBlock}
                 cleanAt={reckoning.cleanAt}
                 target={target}
+                of={drawn.ladder.of}
                 comfortable={reckoning.comfortable}
                 ceiling={reckoning.ceiling}
                 figures={figures?.rungs}

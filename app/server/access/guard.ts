@@ -100,14 +100,14 @@ export const forStudentForm = <T>(
 export const forPassage = <T>(
   asked: Asked,
   right: Right,
-  work: Work<Admitted & { readonly passageId: string }, T>,
+  work: Work<Admitted & { readonly passageId: string; readonly personId: string }, T>,
 ): Promise<T> =>
   answering(async () => {
     const given = await admitted(asked);
     const { passageId } = idsOf(asked.params, "passageId");
     const { person_id } = await personOfPassage(given.services.db, given.studioId, passageId);
     insist(given.who, right, given.studioId, person_id);
-    return work({ ...given, passageId });
+    return work({ ...given, passageId, personId: person_id });
   });
 
 /** Whoever has a right over the student whose session it is. */

@@ -10,6 +10,8 @@ import { planMemory } from "./memory";
 import type { OfPiece } from "./of-piece";
 import { markTrouble, measurePassages } from "./trouble";
 import { cutPassage, putAway, setState } from "./passages";
+import { moveLadder } from "./tempo-moved";
+import { setTempi } from "./tempi";
 
 const id = v.pipe(v.string(), v.uuid());
 
@@ -25,6 +27,8 @@ const actSchema = v.variant("act", [
   }),
   v.object({ act: v.literal("retire"), passage: id }),
   v.object({ act: v.literal("memory") }),
+  v.object({ act: v.literal("tempi") }),
+  v.object({ act: v.literal("move-ladder"), passage: id }),
   v.object({
     act: v.literal("stages"),
     stages: v.pipe(v.string(), v.parseJson(undefined, "The stages can't be read."), stagesSchema),
@@ -65,6 +69,10 @@ export async function actOnPiece(
       return ok(undefined);
     case "memory":
       return planMemory(services, { studioId, personId, pieceId }, form);
+    case "tempi":
+      return setTempi(services, { studioId, personId, pieceId }, form);
+    case "move-ladder":
+      return moveLadder(services, { studioId, personId, pieceId }, act.output.passage);
     default:
       return unreachable(act.output);
   }

@@ -1,5 +1,6 @@
 import type * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
+import { withMark } from "~/core/score";
 import { bpm } from "~/core/units";
 import { insertPiece, lastBarCut, pieceById, studentById, updatePiece } from "~/db/queries";
 import { pieceFormSchema } from "~/forms/piece";
@@ -19,7 +20,13 @@ export async function addPiece(
   const id = newId();
   await db.transaction(async (tx) => {
     await studentById(tx, studioId, personId);
-    await insertPiece(tx, studioId, personId, { ...piece, id, markBpm: bpm(piece.markBpm) });
+    await insertPiece(tx, studioId, personId, {
+      ...piece,
+      id,
+      markBpm: bpm(piece.markBpm),
+      tempi: null,
+      made: null,
+    });
   });
   return id;
 }
@@ -45,7 +52,7 @@ export async function changePiece(
   const read = readPieceForm(form);
   if (!read.ok) return read;
   return db.transaction(async (tx) => {
-    await pieceById(tx, studioId, pieceId);
+    const { tempi, made } = await pieceById(tx, studioId, pieceId);
     const { last } = await lastBarCut(tx, studioId, pieceId);
     if (last > read.value.bars) {
       const bars = `A passage goes to bar ${last}; put it away before the piece gets shorter.`;
@@ -56,6 +63,9 @@ export async function changePiece(
       ...read.value,
       id: pieceId,
       markBpm: bpm(read.value.markBpm),
+      // The mark is the tempo of the first region.
+      tempi: tempi && withMark(tempi, read.value),
+      made,
     });
     return ok(undefined);
   });

@@ -1,13 +1,12 @@
 import * as v from "valibot";
 import { err, ok, sentences, type Result } from "~/core/result";
 import { seeded } from "~/core/simulate";
-import { nextTest, stretchesOf, type MemoryPlan } from "~/core/week";
+import { memoryParts, nextTest, partsStanding, stretchesOf } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import {
   dropBars,
   insertMemoryTest,
-  markMemory,
   memoryOf,
   memoryTests,
   pieceOfPerson,
@@ -19,7 +18,7 @@ import {
 import { byHeartSchema } from "~/forms/by-heart";
 import type { FormRefused } from "~/forms/typed";
 import { todayIn, type Services } from "../services";
-import { memoryLine } from "./memory";
+import { countStanding, memoryLine } from "./memory";
 import type { OfPiece } from "./of-piece";
 import { paperShown } from "./paper";
 import { notationOf } from "./scores";
@@ -74,6 +73,7 @@ export async function byHeartPage(services: Services, of: OfPiece) {
     paper: notation ? undefined : paper,
     memory: plan && memoryLine(plan, today),
     stretches,
+    parts: plan ? partsStanding(memoryParts(plan.plan, piece.bars), stretches) : [],
     tests: tests.slice(-LATEST).reverse(),
     // The same until it was played: a page that is opened again asks the same.
     next: nextTest(stretches, seeded(tests.length + 1)()),
@@ -100,19 +100,14 @@ export async function heartDue(
   );
 }
 
-/** The plan counts what stands: its bars, or the pages that so many bars make. */
-const countedIn = (plan: MemoryPlan, standing: number, bars: number): number =>
-  plan.unit === "bars"
-    ? Math.min(plan.total, standing)
-    : Math.floor((plan.total * standing) / Math.max(1, bars));
-
 /** Says that bars stand, or fell out, or how a test went. */
 export async function actOnHeart(
   services: Services,
-  { studioId, personId, pieceId }: OfPiece,
+  of: OfPiece,
   form: FormData,
 ): Promise<Result<undefined, FormRefused>> {
   const { db, now } = services;
+  const { studioId, personId, pieceId } = of;
   const read = v.safeParse(byHeartSchema, Object.fromEntries(form));
   if (!read.success) return err({ errors: sentences(read.issues), values: {} });
   const said = read.output;
@@ -133,13 +128,7 @@ export async function actOnHeart(
       if (kept > 0 && said.outcome === "fell") await dropBars(tx, studioId, where);
     } else if (said.act === "stand") await standBars(tx, studioId, where, today);
     else await dropBars(tx, studioId, where);
-    const plan = (await memoryOf(tx, studioId, personId)).find((row) => row.piece_id === pieceId);
-    if (plan) {
-      const standing = await standingBars(tx, studioId, personId);
-      const count = standing.filter(({ piece_id }) => piece_id === pieceId).length;
-      const stands = countedIn(plan.plan, count, bars);
-      await markMemory(tx, studioId, personId, { pieceId, stands, day: today });
-    }
+    await countStanding(tx, of, today);
     return ok(undefined);
   });
 }

@@ -1,4 +1,5 @@
 import { describe, expect, test } from "@jest/globals";
+import { bpm } from "~/core/units";
 import { roomFormSchema } from "~/forms/room";
 import { readForm } from "../form";
 import { ladder, pieceForm } from "../test/room";
@@ -32,7 +33,10 @@ describe("forms", () => {
     };
     const range = { fromBar: 5, toBar: 12, pickupBeats: 0, startBeats: 0, endBeats: 0 };
     const metres = [{ fromBar: 1, metre: { beats: 3, unit: 4 as const } }];
-    const passage = { ...range, piece: { metres } };
+    const mark = { markBpm: bpm(90), markUnit: "quarter" as const, tempi: null, made: null };
+    const named = { id: "", title: "", origin: "", kind: "piece" as const };
+    const piece = { ...named, ...mark, metres, bars: 20, pickupBeats: 0 };
+    const passage = { ...range, piece, beatUnit: mark.markUnit };
     const bad = (change: object) =>
       errors(readLadder(form(JSON.stringify({ ...ladder(), ...change })), passage));
     const phase = (name: string, numbers: object) => ({
@@ -60,7 +64,6 @@ describe("forms", () => {
       "teacher",
       "signIn",
       "password",
-      "name",
       "room",
     ]);
     const today = new FormData();

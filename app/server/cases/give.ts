@@ -9,7 +9,7 @@ import {
   type Stages,
 } from "~/core/score";
 import { err, ok, type Result } from "~/core/result";
-import type { Day } from "~/core/units";
+import type { BeatUnit, Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import {
   insertLadder,
@@ -28,6 +28,7 @@ import {
 } from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
 import { todayIn, type Services } from "../services";
+import { beatUnitAt } from "./passages";
 
 const MOST_STUDENTS = 60;
 
@@ -73,6 +74,8 @@ export interface Given extends PassageRange {
   readonly onlyNotes: PassageNotes;
   readonly hardness: number | null;
   readonly order: readonly number[];
+  /** In which its tempi are told, where that is known. */
+  readonly beatUnit?: BeatUnit;
   readonly ladder: Ladder | null;
   readonly piece: { readonly metres: readonly MetreRegion[] };
   readonly from: GivenFrom;
@@ -118,7 +121,8 @@ export async function givePassage(
   const id = newId();
   const { name, focus, onlyNotes, hardness, order, pieceId } = given;
   const range = rangeOf(given);
-  const told = { name, focus, onlyNotes, hardness, order };
+  const beatUnit = given.beatUnit ?? (await beatUnitAt(tx, studioId, pieceId, given.fromBar));
+  const told = { name, focus, onlyNotes, hardness, order, beatUnit };
   await insertPassage(tx, studioId, { id, personId: to, pieceId, ...told, ...range });
   await markGiven(tx, studioId, id, given.from);
   if (!given.ladder) return id;

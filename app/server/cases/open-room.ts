@@ -27,10 +27,11 @@ export interface NewRoom {
 export interface OpenedRoom {
   readonly studioId: string;
   readonly teacherId: string;
+  /** The first student; the teacher where nobody else is named. */
   readonly studentId: string;
 }
 
-/** A music room with its teacher and first student, who may be the same person. */
+/** A music room with its teacher and, where one is named, a first student, who may be the same person. */
 export async function openRoom(
   { db, newId }: Services,
   room: NewRoom,
@@ -67,8 +68,9 @@ export async function openRoom(
     });
     if (signIn && hash) await setPassword(tx, studioId, teacherId, signIn, hash);
     if (self) return ok({ studioId, teacherId, studentId: teacherId });
-    const studentId = newId();
     const { name } = room;
+    if (name === "") return ok({ studioId, teacherId, studentId: teacherId });
+    const studentId = newId();
     await insertPerson(tx, studioId, {
       ...person,
       id: studentId,

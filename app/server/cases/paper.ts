@@ -92,6 +92,8 @@ export async function pieceFromPages(
       metres: [{ fromBar: 1, metre: { beats: 4, unit: 4 } }],
       markBpm: bpm(90),
       markUnit: "quarter",
+      tempi: null,
+      made: null,
     });
     const { files } = sent.value;
     const at = new Date(services.now());

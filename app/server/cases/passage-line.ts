@@ -2,6 +2,7 @@ import { spanOf, type Ladder } from "~/core/ladder";
 import { suggestedState, type PassageState } from "~/core/score";
 import { nearestPlayable, type Bpm, type Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
+import { passageTempo } from "./passage-tempo";
 import { wayInto } from "./way-into";
 
 /** The highest target of a ladder, its programme included. */
@@ -10,9 +11,9 @@ const highestTarget = (ladder: Ladder): Bpm =>
 
 /** What the teacher says of a passage, or else what its record suggests. */
 export function stateOf(passage: Passage): PassageState {
-  const { stateSet, comfortable, ceiling, ladder, piece, plays } = passage;
+  const { stateSet, comfortable, ceiling, ladder, plays } = passage;
   if (stateSet) return stateSet;
-  const target = ladder ? highestTarget(ladder) : piece.markBpm;
+  const target = ladder ? highestTarget(ladder) : passageTempo(passage).full;
   if (comfortable === null || ceiling === null) return suggestedState(undefined, target);
   const whole = passage.passed.filter((each) => each.whole);
   const atTarget = whole.filter(({ top }) => top >= target).map(({ days }) => days);
@@ -35,7 +36,7 @@ export function passageLine(passage: Passage, today: Day) {
     schools: ladder?.phases.map(({ school }) => school.name) ?? [],
     fromBar: passage.fromBar,
     toBar: passage.toBar,
-    beatUnit: piece.markUnit,
+    beatUnit: passage.beatUnit,
     state: stateOf(passage),
     stateSet: passage.stateSet,
     comfortable: passage.comfortable,

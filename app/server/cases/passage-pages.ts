@@ -1,4 +1,4 @@
-import { USUAL_STAGES } from "~/core/score";
+import { tempiOfPiece, USUAL_STAGES } from "~/core/score";
 import { addDays } from "~/core/units";
 import {
   barMarksOf,
@@ -6,6 +6,7 @@ import {
   flawsByBar,
   passageById,
   passageDays,
+  recordByKey,
   passagesOfPerson,
   pieceOfPerson,
   stagesOf,
@@ -18,6 +19,7 @@ import { memoryOfPiece } from "./memory";
 import { paperShown } from "./paper";
 import { passageLine } from "./passage-line";
 import { notationOf } from "./scores";
+import { movedLadders } from "./tempo-moved";
 import { profileOf } from "./trouble";
 
 const FLAW_DAYS = 28;
@@ -60,6 +62,8 @@ export async function piecePage(
     stages: stages.find(({ piece_id }) => piece_id === pieceId)?.stages ?? USUAL_STAGES,
     person,
     piece,
+    tempi: tempiOfPiece(piece),
+    movedLadders: await movedLadders(services, { studioId, personId, pieceId }, passages),
     others,
     passages: passages
       .filter((passage) => passage.pieceId === pieceId)
@@ -75,9 +79,10 @@ export async function progressPage(services: Services, studioId: string, passage
   const studio = await studioById(db, studioId);
   const passage = await passageById(db, studioId, passageId);
   const today = todayIn(services, studio);
-  const [person, days, flaws] = await Promise.all([
+  const [person, days, keys, flaws] = await Promise.all([
     studentById(db, studioId, passage.personId),
     passageDays(db, studioId, passageId),
+    recordByKey(db, studioId, passageId),
     flawsByBar(db, studioId, passage.personId, passage.pieceId, addDays(today, -FLAW_DAYS)),
   ]);
   return {
@@ -86,6 +91,7 @@ export async function progressPage(services: Services, studioId: string, passage
     piece: passage.piece,
     passage: passageLine(passage, today),
     days,
+    keys,
     flaws: Object.fromEntries(flaws.map(({ bar, flawed }) => [bar, flawed])),
   };
 }

@@ -1,10 +1,11 @@
 import type { Ladder } from "~/core/ladder";
-import { orderWithin, type PassageState } from "~/core/score";
+import { orderWithin, regionAt, type PassageState } from "~/core/score";
 import { DatabaseError, type Queries } from "~/db/client";
 import {
   insertLadder,
   insertPassage,
   passageById,
+  pieceById,
   retirePassage,
   scoreOf,
   setPassageState,
@@ -12,6 +13,7 @@ import {
 } from "~/db/queries";
 import type { Cut } from "~/forms/cut";
 import { todayIn, type Services } from "../services";
+import { passageTempo } from "./passage-tempo";
 
 export async function cutPassage(
   { db, newId }: Services,
@@ -23,8 +25,15 @@ export async function cutPassage(
   const usual = { startBeats: 0, onlyNotes: "all" as const, hardness: null };
   const { withRepeats, ...range } = cut;
   const order = withRepeats ? await orderOf(db, studioId, where.pieceId, cut) : [];
-  await insertPassage(db, studioId, { ...usual, ...range, ...where, id, order });
+  const beatUnit = await beatUnitAt(db, studioId, where.pieceId, cut.fromBar);
+  await insertPassage(db, studioId, { ...usual, ...range, ...where, id, order, beatUnit });
   return id;
+}
+
+/** The beat unit in which a passage that begins at a bar is told; null: that of its piece. */
+export async function beatUnitAt(db: Queries, studioId: string, pieceId: string, bar: number) {
+  const { tempi } = await pieceById(db, studioId, pieceId);
+  return tempi && regionAt(tempi.regions, bar).unit;
 }
 
 /** The bars of a cut in the order in which they are played; none where that is as they are written. */
@@ -50,11 +59,13 @@ export async function setLadder(
   const { db, newId } = services;
   await db.transaction(async (tx) => {
     const studio = await studioById(tx, studioId);
-    const { ladder: before } = await passageById(tx, studioId, passageId);
+    const passage = await passageById(tx, studioId, passageId);
+    const { ladder: before } = passage;
+    const { full: mark } = passageTempo(passage);
     // The days of a ladder by the date run on while its way stays the same.
     const goesOn = before?.setOn && sameDays(before, ladder);
     const setOn = goesOn ? before.setOn : todayIn(services, studio);
-    await insertLadder(tx, studioId, passageId, newId(), { ...ladder, setOn });
+    await insertLadder(tx, studioId, passageId, newId(), { ...ladder, setOn, mark });
   });
 }
 

@@ -37,6 +37,10 @@ export interface StoredSession {
   readonly plan: SessionPlan;
 }
 
+/** The key that the week asked for in a block. */
+const weeksKey = ({ parts }: SessionPlan, block: number): string | undefined =>
+  parts?.find((part) => part.block === block)?.said?.key ?? undefined;
+
 /** Writes what is counted from a session's own events, and tells its day; nothing without events. */
 export async function countSession(
   db: Queries,
@@ -73,10 +77,14 @@ export async function countSession(
     feeling: state.feeling,
     tasks: tasksOf(state),
     blocks: summarise(state),
-    reps: judged.map((play) => ({
-      ...play,
-      passageId: session.plan.blocks[play.blockIndex]!.passageId,
-    })),
+    reps: judged.map((play) => {
+      const { passageId, ladder } = session.plan.blocks[play.blockIndex]!;
+      // Over several tempi: the share of the full ones besides the tempo of the first.
+      const factor = ladder.of === null ? null : play.tempo / ladder.of;
+      // Where the ladder names no key, the week's is the one it was played in.
+      const key = play.key ?? weeksKey(session.plan, play.blockIndex);
+      return { ...play, passageId, key, factor };
+    }),
   });
   return day;
 }

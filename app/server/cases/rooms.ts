@@ -1,5 +1,5 @@
 import type { Day } from "~/core/units";
-import { allStudios, setStudioConcert, studioById, type Who } from "~/db/queries";
+import { allStudios, roomIsEmpty, setStudioConcert, studioById, type Who } from "~/db/queries";
 import { todayIn, type Services } from "../services";
 
 /** Whether anyone has opened a room on this server. */
@@ -21,6 +21,9 @@ export async function deskOf({ db }: Services, who: Who) {
 
 /** A room by its id. */
 export const roomOf = ({ db }: Services, studioId: string) => studioById(db, studioId);
+
+/** Whether a room can be filled from a file. */
+export const isEmptyRoom = ({ db }: Services, studioId: string) => roomIsEmpty(db, studioId);
 
 /** The day that everything is prepared for. */
 export const setConcert = (

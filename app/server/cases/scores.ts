@@ -7,8 +7,10 @@ import {
   shapeDifferences,
   type Engraved,
   type Score,
+  tempiOfScore,
+  withMark,
 } from "~/core/score";
-import { bpm } from "~/core/units";
+import { bpm, type Key } from "~/core/units";
 import {
   barsCut,
   engravingOf,
@@ -17,6 +19,7 @@ import {
   lastBarCut,
   originalOf,
   partOf,
+  pieceById,
   pieceOfPerson,
   scoreOf,
   setPart,
@@ -27,6 +30,7 @@ import type { FormRefused } from "~/forms/typed";
 import { nameOf, type EngravingAsked } from "../score/engraving";
 import { Kept } from "../score/kept";
 import type { Services } from "../services";
+import { writtenIn } from "./made";
 import type { OfPiece } from "./of-piece";
 import { paperEngraved } from "./paper";
 import { fileRefused, sameBytes, sentFiles, titleOfFile, type SentFile } from "./sent-file";
@@ -63,6 +67,8 @@ export async function pieceFromFile(
       origin: score.composer,
       kind: "piece",
       markBpm: bpm(shape.markBpm),
+      tempi: tempiOfScore(score) ?? null,
+      made: null,
     });
     const { name: fileName, bytes: original } = sent;
     const at = new Date(now());
@@ -112,8 +118,23 @@ export async function layOutNotes(
     if (others.length > 0 && !takeOver) {
       return fileRefused(`${others.join(" ")} Tick the box to take over what the file says.`);
     }
+    const marked = tempiOfScore(file.score);
     if (others.length > 0) {
-      await updatePiece(tx, studioId, { ...piece, ...shape, markBpm: bpm(shape.markBpm) });
+      const tempi = marked ?? (piece.tempi && withMark(piece.tempi, shape));
+      await updatePiece(tx, studioId, {
+        ...piece,
+        ...shape,
+        markBpm: bpm(shape.markBpm),
+        tempi,
+        made: null,
+      });
+    } else if ((marked && !piece.tempi) || piece.made) {
+      // What was made here is no longer what its recipe writes.
+      await updatePiece(tx, studioId, {
+        ...piece,
+        tempi: piece.tempi ?? marked ?? null,
+        made: null,
+      });
     }
     const cut = await barsCut(tx, studioId, pieceId);
     const { name: fileName, bytes: original } = sent;
@@ -190,7 +211,11 @@ export async function engraved(
   studioId: string,
   personId: string,
   pieceId: string,
-  asked: Pick<EngravingAsked, "width" | "range"> & { readonly allParts: boolean },
+  asked: Pick<EngravingAsked, "width" | "range"> & {
+    readonly allParts: boolean;
+    /** An exercise is written in it instead. */
+    readonly key?: Key | undefined;
+  },
 ): Promise<Engraved | undefined> {
   const [source, notation] = await Promise.all([
     engravingOf(services.db, studioId, pieceId),
@@ -200,12 +225,20 @@ export async function engraved(
   const range = asked.range && withinBars(notation.score, asked.range);
   if (asked.range && !range) return undefined;
   const request: EngravingAsked = {
-    source: source.engraving,
+    source:
+      (asked.key && (await inKey(services, studioId, pieceId, asked.key))) ?? source.engraving,
     parts: asked.allParts ? [] : [notation.partId],
     width: asked.width,
     range,
   };
   return kept.of(nameOf(request), () => services.scores.engrave(request));
+}
+
+/** An exercise in another key; undefined for whatever was not made as one, or can't be in it. */
+async function inKey({ db }: Services, studioId: string, pieceId: string, key: Key) {
+  const { made, title, markBpm } = await pieceById(db, studioId, pieceId);
+  const file = made && writtenIn(made, title, markBpm, key);
+  return file?.ok ? file.value.engraving : undefined;
 }
 
 /** What of a range the score has: a piece may tell a pickup, or more bars, than its notes hold. */

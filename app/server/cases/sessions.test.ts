@@ -158,6 +158,11 @@ describe("a session", () => {
       [sessionId],
     );
     expect(kept.map(({ key }) => key)).toEqual([...["C major", "C major", "F♯ minor", "F♯ minor"]]);
+    const { keys } = await progressPage(room.services, room.studioId, room.passageId);
+    expect(keys.map(({ key, plays }) => [key, plays])).toEqual([
+      ["C major", 2],
+      ["F♯ minor", 2],
+    ]);
   });
 
   test("another studio's session, student or passage isn't there", async () => {

@@ -74,7 +74,7 @@ export async function sheetPage(
     return {
       ...item,
       bars: passage ? { from: passage.fromBar, to: passage.toBar } : null,
-      beatUnit: passage?.piece.markUnit ?? null,
+      beatUnit: passage?.beatUnit ?? null,
       key: keyFor(item, from, from),
       gate: ladder?.gate ?? null,
       tempi: passage && ladder ? stepsOf(passage, ladder, today) : [],

@@ -1,4 +1,6 @@
 import { firstPosition, type Score } from "~/core/score";
+import type { SessionPlan } from "~/core/session";
+import { parseKey, type Key } from "~/core/units";
 import {
   eventsOf,
   papersOfPassages,
@@ -48,6 +50,13 @@ function labelsOf(score: Score): Record<number, string> {
   return Object.fromEntries(labels.filter(([position, label]) => label !== String(position)));
 }
 
+/** The key in which a week asks for a passage; undefined where its keys don't go round. */
+function keyOfPassage({ blocks, parts }: SessionPlan, passageId: string): Key | undefined {
+  const at = blocks.findIndex((block) => block.passageId === passageId);
+  const said = parts?.find(({ block }) => block === at)?.said?.key;
+  return said ? parseKey(said) : undefined;
+}
+
 /** The notes of a passage that a session plays, for a width. */
 export async function standNotes(
   services: Services,
@@ -60,7 +69,8 @@ export async function standNotes(
     passageById(services.db, studioId, passageId),
   ]);
   if (session.person_id !== personId) return undefined;
-  return engraved(services, studioId, personId, pieceId, { ...asked, allParts: false });
+  const key = keyOfPassage(session.plan, passageId);
+  return engraved(services, studioId, personId, pieceId, { ...asked, allParts: false, key });
 }
 
 export async function storedEvents({ db }: Services, studioId: string, sessionId: string) {

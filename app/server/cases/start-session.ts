@@ -19,20 +19,22 @@ import {
   type Passage,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
-import { hurtSince } from "../plan/pain";
+import { hurtSince, PAIN_DAYS } from "../plan/pain";
 import { openItems, weekNotes, weekOn, type RunningWeek } from "../plan/week-on";
 import { whatHappened, type Happened } from "../plan/week-plan";
 import type { ChosenPart } from "./read-today";
+import { barsPlayed, passageTempo } from "./passage-tempo";
 import { partOf, wayInto, type WithLadder } from "./way-into";
 
 /** The bars of the piece before and after a part, as many as are played in context. */
 function barsAround(
-  { piece, ladder }: WithLadder,
+  passage: WithLadder,
   { fromBar, toBar }: Pick<PassageRange, "fromBar" | "toBar">,
 ) {
+  const { piece, ladder } = passage;
   const { bars } = ladder.inContext;
   const range = (from: number, to: number) =>
-    to < from ? [] : barsOf(piece.metres, { fromBar: from, toBar: to });
+    to < from ? [] : barsPlayed(passage, { fromBar: from, toBar: to });
   return {
     before: range(Math.max(1, fromBar - bars), fromBar - 1),
     after: range(toBar + 1, Math.min(piece.bars, toBar + bars)),
@@ -64,7 +66,8 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
     bars: [...bars],
     shareOfPassage: shareOfPassage(passage, bars),
     around: barsAround(withLadder, part),
-    beatUnit: piece.markUnit,
+    beatUnit: passage.beatUnit,
+    ...(ladder.of === null ? {} : { tempi: [...passageTempo(passage).across] }),
     ladder,
     start,
     place,
@@ -121,9 +124,6 @@ function openingOf(week: RunningWeek, { sessions }: Happened): SessionPlan["open
 
 const HURTS =
   "Last time something hurt. Nothing is played until you say on Today that nothing hurts any more.";
-/** So far back a stop for pain is looked for. */
-const PAIN_DAYS = 60;
-
 /**
  * Fixes the plan of a session over the chosen parts, in their order, and stores it. After a stop for
  * pain nothing is played until the player says that nothing hurts; then the session is an easy one.

@@ -71,7 +71,7 @@ export function studentWeek({ week, times, passages, happened, today }: WeekInpu
     return {
       ...item,
       bars: passage ? { from: passage.fromBar, to: passage.toBar } : null,
-      beatUnit: passage?.piece.markUnit ?? null,
+      beatUnit: passage?.beatUnit ?? null,
       key: keyFor(item, since, today < from ? from : today >= until ? addDays(until, -1) : today),
       practised,
     };

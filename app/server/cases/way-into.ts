@@ -1,7 +1,8 @@
 import { practiceDaysGone, wayIn, type Bar, type Ladder, type Place } from "~/core/ladder";
-import { barsOf, rangeOf, type PassageRange } from "~/core/score";
+import { rangeOf, type PassageRange } from "~/core/score";
 import { daysBetween, type Bpm, type Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
+import { barsPlayed } from "./passage-tempo";
 
 export type WithLadder = Passage & { readonly ladder: Ladder };
 
@@ -48,9 +49,9 @@ export interface WayInto {
 
 /** Today's start and place of a passage with a ladder, by its start rule and its record. */
 export function wayInto(passage: WithLadder, today: Day): WayInto {
-  const { ladder, ended, comfortable, piece } = passage;
+  const { ladder, ended, comfortable } = passage;
   const part = partOf(passage, ladder);
-  const bars = barsOf(piece.metres, part);
+  const bars = barsPlayed(passage, part);
   const { material, ...way } = wayIn(ladder, part, bars, {
     ended,
     comfortable: comfortable ?? undefined,

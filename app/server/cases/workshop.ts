@@ -18,6 +18,7 @@ import type { FormRefused } from "~/forms/typed";
 import { todayIn, type Services } from "../services";
 import { ladderTextSchema } from "./ladder-text";
 import { passageLine } from "./passage-line";
+import { courseOf, passageTempo } from "./passage-tempo";
 import { partOf, wayInto } from "./way-into";
 
 const RECORD_DAYS = 90;
@@ -50,6 +51,8 @@ export async function workshopPage(services: Services, studioId: string, passage
     today,
     person,
     piece,
+    course: courseOf(piece) ?? null,
+    tempo: passageTempo(passage),
     passage: passageLine(passage, today),
     range: rangeOf(passage),
     hardness: passage.hardness,
@@ -66,7 +69,10 @@ export async function workshopPage(services: Services, studioId: string, passage
 }
 
 /** What of a passage a ladder is checked against. */
-export type LadderedPassage = PassageRange & { readonly piece: Pick<Passage["piece"], "metres"> };
+export type LadderedPassage = PassageRange & Pick<Passage, "piece" | "beatUnit">;
+
+const SEVERAL_TEMPI =
+  "This passage goes over several tempi: its ladder climbs in percent of the full ones.";
 
 /** The ladder as the workshop sends it, JSON in one field, checked against its passage. */
 export function readLadder(form: FormData, passage: LadderedPassage): Result<Ladder, FormRefused> {
@@ -75,6 +81,9 @@ export function readLadder(form: FormData, passage: LadderedPassage): Result<Lad
   const ladder = read.output;
   const bars = barsOf(passage.piece.metres, partOf(passage, ladder));
   const { start } = spanOf(ladder, ladder.phases[0]!);
+  if (ladder.of === null && passageTempo(passage).across.length > 0) {
+    return err({ errors: { form: SEVERAL_TEMPI }, values: {} });
+  }
   const unrolled = checkedStaircase(ladder, { start, bars });
   if (unrolled.ok) return ok(ladder);
   const { field, sentence } = unrolled.error;

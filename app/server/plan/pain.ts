@@ -1,6 +1,9 @@
 import type { Day } from "~/core/units";
 import type { Happened } from "./week-plan";
 
+/** So far back a stop for pain is looked for. */
+export const PAIN_DAYS = 60;
+
 /**
  * The day on which something hurt last, when nothing was played since: until the player says that
  * nothing hurts any more, nothing is.

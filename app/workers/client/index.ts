@@ -1,2 +1,3 @@
 export { CostClient } from "./cost-client";
 export type { CostAnswer, CostRequest, OfferTold } from "../protocol/cost";
+export { renderInWorker } from "./track-client";

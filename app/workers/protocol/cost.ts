@@ -1,10 +1,12 @@
 import * as v from "valibot";
 import { OFFER_KINDS } from "~/core/cost";
 import { ladderSchema } from "~/core/ladder";
-import { BEAT_UNIT_NAMES, bpm, metreSchema } from "~/core/units";
+import { BEAT_UNIT_NAMES, barTempoSchema, bpm, metreSchema } from "~/core/units";
 
 const count = v.pipe(v.number(), v.integer(), v.minValue(0));
-const bars = v.array(v.object({ number: count, metre: metreSchema }));
+const bars = v.array(
+  v.object({ number: count, metre: metreSchema, tempo: v.optional(barTempoSchema) }),
+);
 const part = v.object({ fromBar: count, toBar: count });
 
 /** What a ladder costs: asked of the worker. */

@@ -23,6 +23,8 @@ export interface DraftEvent {
   readonly grace?: readonly DraftPitch[];
   readonly slurs?: { readonly start: number; readonly stop: number };
   readonly staff?: number;
+  /** Written below it. */
+  readonly lyric?: string | undefined;
 }
 
 export interface DraftKey {
@@ -57,6 +59,7 @@ export const CLEFS = {
   "bass-8": ["F", 4, -1],
   alto: ["C", 3, 0],
   tenor: ["C", 4, 0],
+  percussion: ["percussion", 3, 0],
 } as const satisfies Record<string, readonly [string, number, number]>;
 export type DraftClef = keyof typeof CLEFS;
 

@@ -1,4 +1,5 @@
 import { type Fraction, type Metre } from "~/core/units";
+import { metronome } from "../metronome";
 import { escapeXml } from "../xml";
 import { accidentalsOfBar } from "./accidentals";
 import { beamsOf, writtenLength } from "./beams";
@@ -113,14 +114,8 @@ function tempoOf({ tempo }: DraftBar): string {
   if (!tempo) return "";
   const type = (inside: string) => element("direction-type", inside);
   const words = tempo.words ? type(element("words", escapeXml(tempo.words))) : "";
-  const unit = tempo.unit?.replace("dotted-", "").replace("sixteenth", "16th");
-  const dot = tempo.unit?.startsWith("dotted-") ? "<beat-unit-dot/>" : "";
-  const mark =
-    unit && tempo.bpm !== null
-      ? type(
-          element("metronome", element("beat-unit", unit) + dot + element("per-minute", tempo.bpm)),
-        )
-      : "";
+  const { unit, bpm } = tempo;
+  const mark = unit && bpm !== null ? type(metronome({ unit, bpm })) : "";
   return words || mark ? element("direction", words + mark, ' placement="above"') : "";
 }
 
@@ -212,6 +207,7 @@ function noteOf(event: DraftEvent, around: Around): string {
         staff,
         first ? beams.map((beam, n) => element("beam", beam, ` number="${n + 1}"`)).join("") : "",
         marks && element("notations", marks),
+        first && event.lyric ? element("lyric", element("text", escapeXml(event.lyric))) : "",
       ].join(""),
     );
   });

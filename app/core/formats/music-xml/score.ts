@@ -13,7 +13,7 @@ import { child, childrenNamed, textOf, type XmlElement } from "../xml";
 import { atFirst, type Standing } from "./attributes";
 import { notesOfBar, type PartBar } from "./notes";
 import { partwise } from "./partwise";
-import { takeSigns, tempiOf, type Signs } from "./signs";
+import { printedAt, takeSigns, tempiOf, type Signs } from "./signs";
 
 export interface ReadScore {
   readonly score: Score;
@@ -100,6 +100,7 @@ export function readMusicXml(source: XmlElement): Result<ReadScore, string> {
       fifths,
       minor,
       ...signsOf(measures, index, endings),
+      ...(first && printedAt(first)),
       notes: read.elements.map((ofPart) => ofPart.length),
     });
     notes.push(read.notes);

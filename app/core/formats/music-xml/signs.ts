@@ -43,6 +43,13 @@ function takeSound(sound: XmlElement, signs: Signs): void {
   }
 }
 
+/** Whether a line or a page begins with a bar, as its maker printed it. */
+export function printedAt(measure: XmlElement): Pick<ScoreBar, "begins"> {
+  const asked = child(measure, "print")?.attributes;
+  if (asked?.["new-page"] === "yes") return { begins: "page" };
+  return asked?.["new-system"] === "yes" ? { begins: "line" } : {};
+}
+
 /** Repeats, endings and jumps that a bar of one part carries. */
 export function takeSigns(measure: XmlElement, signs: Signs): void {
   for (const line of childrenNamed(measure, "barline")) {

@@ -1,0 +1,1 @@
+export { draftOfExercise, type ExerciseTold } from "./exercise";

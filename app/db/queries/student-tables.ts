@@ -1,0 +1,96 @@
+import * as v from "valibot";
+import type { Queries } from "~/db/client";
+import { dayRow } from "./rows";
+
+const number = v.nullable(v.number());
+const said = v.nullable(v.string());
+const place = {
+  day: dayRow,
+  piece: v.string(),
+  passage: v.string(),
+  from_bar: v.number(),
+  to_bar: v.number(),
+};
+
+const playRow = v.object({
+  ...place,
+  at: v.date(),
+  tempo: v.number(),
+  beat_unit: v.string(),
+  verdict: v.string(),
+  flaw_bar: number,
+  flaw_beat: number,
+  flaw_what: said,
+  from_memory: v.boolean(),
+  key: said,
+  layer: said,
+  share: v.number(),
+  factor: number,
+});
+
+/** Every play of a student that was judged, in the order in which they were played. */
+export const playsOfStudent = (db: Queries, studioId: string, personId: string) =>
+  db.many(
+    playRow,
+    `select rep.day, rep.at, piece.title as piece, passage.name as passage, rep.from_bar,
+       rep.to_bar, tempo, coalesce(passage.beat_unit, piece.mark_unit) as beat_unit, verdict,
+       flaw_bar, flaw_beat, flaw_what, from_memory, key, layer, share, factor
+     from rep join passage on passage.id = passage_id join piece on piece.id = passage.piece_id
+     where rep.studio_id = $1 and passage.person_id = $2
+     order by rep.at, rep.id`,
+    [studioId, personId],
+  );
+
+const sessionRow = v.object({
+  day: dayRow,
+  started_at: v.date(),
+  last_at: v.date(),
+  minutes: v.number(),
+  plays: v.number(),
+  clean: v.number(),
+  ended: said,
+  feeling: said,
+  notes: v.array(v.string()),
+  questions: v.array(v.string()),
+});
+
+/** Every session of a student with what it came to. */
+export const sessionsOfStudent = (db: Queries, studioId: string, personId: string) =>
+  db.many(
+    sessionRow,
+    `select o.day, started_at, last_at, ended, feeling, notes, questions,
+       (coalesce(sum(active_seconds), 0) + coalesce((
+         select sum((task ->> 'seconds')::numeric) from jsonb_array_elements(tasks) as task
+       ), 0)) / 60 as minutes,
+       coalesce(sum(plays), 0) as plays, coalesce(sum(clean), 0) as clean
+     from session_outcome o left join session_block using (session_id)
+     where o.studio_id = $1 and o.person_id = $2
+     group by o.session_id order by started_at, o.session_id`,
+    [studioId, personId],
+  );
+
+const progressRow = v.object({
+  ...place,
+  beat_unit: v.string(),
+  reached_tempo: number,
+  comfortable: v.number(),
+  comfortable_low: v.number(),
+  comfortable_high: v.number(),
+  ceiling: v.number(),
+  ceiling_low: v.number(),
+  ceiling_high: v.number(),
+});
+
+/** What was estimated of each passage of a student on each day on which it was played. */
+export const progressOfStudent = (db: Queries, studioId: string, personId: string) =>
+  db.many(
+    progressRow,
+    `select passage_day.day, piece.title as piece, passage.name as passage, from_bar, to_bar,
+       coalesce(passage.beat_unit, piece.mark_unit) as beat_unit, reached_tempo, comfortable,
+       comfortable_low, comfortable_high, ceiling, ceiling_low, ceiling_high
+     from passage_day join passage on passage.id = passage_id
+     join piece on piece.id = passage.piece_id
+     where passage_day.studio_id = $1 and passage.person_id = $2
+     order by passage_day.day, piece.title, from_bar, passage.id`,
+    [studioId, personId],
+  );

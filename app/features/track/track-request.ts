@@ -1,0 +1,69 @@
+import { droneHz, droneLevel } from "~/core/click";
+import { rungsFrom } from "~/core/ladder";
+import {
+  barsWithAround,
+  tonesOf,
+  trackLoops,
+  type Block,
+  type TrackNote,
+  type TrackPart,
+  type TrackWish,
+} from "~/core/session";
+import type { TrackRequest } from "~/workers/protocol/track";
+
+/** A passage as today's session would have it, with its notes where the piece has any. */
+export interface TrackedPassage {
+  readonly block: Block;
+  readonly notes: readonly TrackNote[];
+}
+
+/** A passage as a part of a track. */
+export type TrackedPart = TrackPart & TrackedPassage;
+
+export const partOf = (passage: TrackedPassage): TrackedPart => ({
+  ...passage,
+  rungs: rungsFrom(passage.block.rungs ?? [], passage.block.ladder),
+});
+
+const USUAL_A = 440;
+
+/** Everything that a track sounds, as it is asked of the worker. */
+export function soundOf(
+  parts: readonly TrackedPart[],
+  wish: TrackWish,
+  withNotes: boolean,
+): Pick<TrackRequest, "loops" | "tones" | "a" | "drones"> {
+  const loops = [...trackLoops(parts, wish)];
+  const metres = parts.map(
+    ({ block }) => new Map(barsWithAround(block).map((bar) => [bar.number, bar.metre])),
+  );
+  const tones = loops.flatMap(({ start, map, part }) =>
+    tonesOf(map, withNotes ? parts[part]!.notes : [], metres[part]!).map((tone) => ({
+      ...tone,
+      at: start + tone.at,
+    })),
+  );
+  const drones = parts.flatMap(({ block }, part) => {
+    const { drone } = block.ladder.click;
+    const own = loops.filter((loop) => loop.part === part);
+    const [first, last] = [own[0], own.at(-1)];
+    if (!drone || !first || !last) return [];
+    const to = last.start + last.map.duration;
+    return [{ from: first.start, to, hz: droneHz(drone), level: droneLevel(drone) }];
+  });
+  return {
+    loops: loops.map(({ start, map }) => ({
+      start,
+      clicks: [...map.clicks],
+      bars: map.bars.map((bar) => ({
+        start: bar.start,
+        duration: bar.duration,
+        tempo: bar.tempo,
+        unit: bar.unit,
+      })),
+    })),
+    tones,
+    drones,
+    a: parts.find(({ block }) => block.ladder.click.drone)?.block.ladder.click.drone?.a ?? USUAL_A,
+  };
+}

@@ -1,0 +1,14 @@
+import { forStudent } from "~/server/access/guard";
+import { refused } from "~/server/boundary";
+import { listenedAlong, listenedSchema } from "~/server/cases/track";
+import { readForm } from "~/server/form";
+import type { Route } from "./+types/listened";
+
+/** Minutes of listening along to a practice track. */
+export const action = (asked: Route.ActionArgs) =>
+  forStudent(asked, "practise", async ({ services, studioId, personId }) => {
+    const form = readForm(await asked.request.formData(), listenedSchema);
+    if (!form.ok) return refused(form.error);
+    await listenedAlong(services, studioId, personId, form.value);
+    return new Response(null, { status: 204 });
+  });

@@ -1,0 +1,26 @@
+import { data } from "react-router";
+import { told } from "~/features/records/told";
+import { forTeacher } from "~/server/access/guard";
+import { withReceived } from "~/server/archive/received";
+import { zipAnswer } from "~/server/archive/zip-answer";
+import { readRoomIn } from "~/server/cases/room-in";
+import { roomAsZip } from "~/server/cases/room-out";
+import { roomOf } from "~/server/cases/rooms";
+import type { Route } from "./+types/room-zip";
+
+/** The whole room, taken along. */
+export const loader = (asked: Route.LoaderArgs) =>
+  forTeacher(asked, async ({ services, studioId }) => {
+    const { name } = await roomOf(services, studioId);
+    return zipAnswer(name, roomAsZip(services, told, studioId));
+  });
+
+/** A room that was taken along is read into this one, which is empty. */
+export const action = (asked: Route.ActionArgs) =>
+  forTeacher(asked, async ({ services, studioId, who }) => {
+    const reader = { id: who.personId, name: who.name };
+    const read = await withReceived(asked.request, (file) =>
+      readRoomIn(services, studioId, reader, file),
+    );
+    return read.ok ? data(read.value) : data({ sentence: read.error }, { status: 422 });
+  });

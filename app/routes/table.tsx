@@ -1,0 +1,28 @@
+import { data } from "react-router";
+import { TablePage } from "~/features/records/table-page";
+import { forTeacher } from "~/server/access/guard";
+import { bringTableIn, tablePage } from "~/server/cases/table-in";
+import { words } from "~/words";
+import { tableWords } from "~/words/table-in";
+import type { Route } from "./+types/table";
+
+export const meta = () => [{ title: words.title(tableWords.title) }];
+
+export const loader = (asked: Route.LoaderArgs) =>
+  forTeacher(asked, async ({ services, studioId }) => ({
+    studioId,
+    ...(await tablePage(services, studioId)),
+  }));
+
+export const action = (asked: Route.ActionArgs) =>
+  forTeacher(asked, async ({ services, studioId }) => {
+    const sent = (await asked.request.formData()).get("table");
+    const brought = await bringTableIn(services, studioId, typeof sent === "string" ? sent : "");
+    return brought.ok
+      ? { brought: brought.value }
+      : data({ sentence: brought.error }, { status: 422 });
+  });
+
+export default function Table({ loaderData, actionData }: Route.ComponentProps) {
+  return <TablePage {...loaderData} answer={actionData} />;
+}

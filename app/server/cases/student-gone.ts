@@ -1,0 +1,32 @@
+import { err, ok, type Result } from "~/core/result";
+import { belongingsOf, deleteStudent, piecesOfPerson, studentById } from "~/db/queries";
+import type { FormRefused } from "~/forms/typed";
+import type { Services } from "../services";
+
+/** What a student has here, to be taken along or deleted. */
+export async function recordsPage({ db }: Services, studioId: string, personId: string) {
+  const { id, name, role } = await studentById(db, studioId, personId);
+  const pieces = await piecesOfPerson(db, studioId, personId);
+  return {
+    person: { id, name },
+    pieces: pieces.map((piece) => ({ id: piece.id, title: piece.title })),
+    belongings: await belongingsOf(db, studioId, personId),
+    /** Whoever teaches themself is not deleted: there would be no teacher. */
+    deletable: role === "student",
+  };
+}
+
+/** Deletes a student for good, once their name was typed: everything, or nothing. */
+export async function deleteForGood(
+  { db }: Services,
+  studioId: string,
+  personId: string,
+  typed: string,
+): Promise<Result<undefined, FormRefused>> {
+  const { name, role } = await studentById(db, studioId, personId);
+  if (typed.trim() !== name || role !== "student") {
+    return err({ errors: { name: "This is not the name." }, values: { name: typed } });
+  }
+  await db.transaction((tx) => deleteStudent(tx, studioId, personId));
+  return ok(undefined);
+}
