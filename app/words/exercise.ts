@@ -113,6 +113,7 @@ export const exerciseWords = {
   lowest: "Lowest note",
   highest: "Highest note",
   clef: "Clef",
+  reads: "Instrument reads",
   clefs: { treble: "treble", bass: "bass", alto: "alto", tenor: "tenor" },
   bothHands: "both hands, an octave apart",
   tempo: "Tempo, quarter notes",

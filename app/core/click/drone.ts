@@ -1,25 +1,9 @@
 import * as v from "valibot";
+import { soundsFromWritten, TRANSPOSITION_NAMES } from "~/core/units";
 
 /** Pitch classes by their usual names, from C. */
 export const PITCHES = ["C", "C♯", "D", "E♭", "E", "F", "F♯", "G", "A♭", "A", "B♭", "B"] as const;
 export type Pitch = (typeof PITCHES)[number];
-
-/** How far an instrument sounds from what it reads, in semitones. */
-export const TRANSPOSITIONS = {
-  "in C": 0,
-  "in B♭": -2,
-  "in A": -3,
-  "in F": -7,
-  "in E♭": -9,
-  "in E♭, high": 3,
-  "octave lower": -12,
-  "octave higher": 12,
-} as const;
-export type Transposition = keyof typeof TRANSPOSITIONS;
-export const TRANSPOSITION_NAMES = Object.keys(TRANSPOSITIONS) as [
-  Transposition,
-  ...Transposition[],
-];
 
 const LOWEST_A = 415;
 const HIGHEST_A = 466;
@@ -58,7 +42,7 @@ const OCTAVE = 12;
 
 /** Semitones above the A of octave 4, as it sounds. */
 const semitones = ({ pitch, octave, transposition }: Drone): number =>
-  PITCHES.indexOf(pitch) - A + (octave - 4) * OCTAVE + TRANSPOSITIONS[transposition];
+  PITCHES.indexOf(pitch) - A + (octave - 4) * OCTAVE + soundsFromWritten(transposition);
 
 /** The sounding frequency in Hz, equal temperament: a × 2^(semitones / 12). */
 export const droneHz = (drone: Drone): number => drone.a * 2 ** (semitones(drone) / OCTAVE);

@@ -15,16 +15,7 @@ export {
   type CountIn,
   type Silence,
 } from "./programme";
-export {
-  droneHz,
-  droneLevel,
-  PITCHES,
-  soundingPitch,
-  TRANSPOSITION_NAMES,
-  type Drone,
-  type Pitch,
-  type Transposition,
-} from "./drone";
+export { droneHz, droneLevel, PITCHES, soundingPitch, type Drone, type Pitch } from "./drone";
 export { gridMap, loopMap, loopSeconds, playingSeconds } from "./beat-map";
 export type { BeatMap, LoopPlay, LoopRequest, MapBar, MapClick, MapMarker, Pace } from "./map";
 export { clickTicks } from "./ticks";

@@ -89,6 +89,10 @@ test("as tones each note follows the one before, at its tempo", () => {
   const tones = tonesOfExercise(music.value, 120);
   expect(tones.map(({ at }) => at)).toEqual([0, 1, 2, 3, 4, 5, 6, 7].map((n) => n / 4));
   expect(tones[0]).toEqual({ at: 0, seconds: 0.25, midi: 55 });
+  const trumpet = exerciseIn(recipe(scale("major"), compassOf("trumpet")), tonic("G"));
+  if (!trumpet.ok) throw new Error(trumpet.error);
+  // Written G3 on an instrument in B♭ sounds F3.
+  expect(tonesOfExercise(trumpet.value, 120)[0]!.midi).toBe(53);
 });
 
 describe("exercises are spelled as they are written by hand", () => {

@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import { LETTERS } from "~/core/units";
+import { LETTERS, TRANSPOSITION_NAMES } from "~/core/units";
 import { parsePitch } from "./pitch";
 import { CHORD_NAMES, SCALE_NAMES, semitones } from "./scales";
 
@@ -134,6 +134,8 @@ export const recipeSchema = v.object({
   lowest: pitch,
   highest: pitch,
   clef: v.picklist(["treble", "bass", "alto", "tenor"], "Choose a clef."),
+  /** How its instrument sounds from what it reads; as written where that is not said. */
+  reads: v.optional(v.picklist(TRANSPOSITION_NAMES, "Choose how the instrument reads.")),
   /** In both hands, an octave apart, on two staves. */
   bothHands: v.boolean(),
 });

@@ -4,6 +4,7 @@ import {
   difference,
   fraction,
   NOTHING,
+  soundsFromWritten,
   sum,
   type Fraction,
   type Metre,
@@ -30,6 +31,8 @@ export interface ExerciseMusic {
   readonly minor: boolean;
   /** Struck, not pitched: its notes all stand on one line. */
   readonly struck: boolean;
+  /** Semitones from what is written to what sounds. */
+  readonly sounds: number;
   readonly staves: readonly (readonly (readonly ExerciseNote[])[])[];
 }
 
@@ -109,7 +112,14 @@ function struck(
   const handed = bars.map((bar) =>
     bar.map((note) => ({ ...note, hand: hands[stroke++ % hands.length]! })),
   );
-  return ok({ metre: metreOf(rhythm), fifths: 0, minor: false, struck: true, staves: [handed] });
+  return ok({
+    metre: metreOf(rhythm),
+    fifths: 0,
+    minor: false,
+    struck: true,
+    sounds: 0,
+    staves: [handed],
+  });
 }
 
 /**
@@ -153,6 +163,7 @@ export function exerciseIn(recipe: Recipe, tonic: Tonic): Result<ExerciseMusic, 
     fifths,
     minor,
     struck: false,
+    sounds: soundsFromWritten(recipe.reads ?? "in C"),
     staves: recipe.bothHands ? [bars, octaveLower] : [bars],
   });
 }

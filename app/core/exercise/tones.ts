@@ -12,8 +12,11 @@ interface Tone {
 /** Every bar of an exercise is as long as a whole note, also where rests fill it. */
 const BAR = 1;
 
-/** An exercise as tones, at a tempo in quarter notes; both hands at once. */
-export function tonesOfExercise({ staves }: ExerciseMusic, quartersAMinute: number): Tone[] {
+/** An exercise as it sounds, at a tempo in quarter notes; both hands at once. */
+export function tonesOfExercise(
+  { staves, sounds }: ExerciseMusic,
+  quartersAMinute: number,
+): Tone[] {
   const seconds = (wholes: number): number => (wholes * 4 * 60) / quartersAMinute;
   const tones = staves.flatMap((bars) =>
     bars.flatMap((bar, number) => {
@@ -24,7 +27,7 @@ export function tonesOfExercise({ staves }: ExerciseMusic, quartersAMinute: numb
         return pitches.map((pitch) => ({
           at: seconds(from),
           seconds: seconds(lasts),
-          midi: midiOf(pitch),
+          midi: midiOf(pitch) + sounds,
         }));
       });
     }),

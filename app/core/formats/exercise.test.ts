@@ -1,6 +1,6 @@
 import { expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { compassOf, exerciseIn, RHYTHMS, type Recipe } from "~/core/exercise";
+import { compassOf, exerciseIn, midiOf, RHYTHMS, type Recipe } from "~/core/exercise";
 import { compare, fraction, sum } from "~/core/units";
 import { exerciseFile } from ".";
 
@@ -15,7 +15,7 @@ test("an exercise goes through notation and comes out with its bars, notes, key 
   fc.assert(
     fc.property(
       fc.constantFrom(...RHYTHMS),
-      fc.constantFrom("violin", "harp", "trombone"),
+      fc.constantFrom("violin", "harp", "trombone", "clarinet", "guitar"),
       fc.constantFrom("C" as const, "A" as const, "F" as const),
       fc.integer({ min: 1, max: 2 }),
       fc.constantFrom("up" as const, "up-down" as const),
@@ -48,7 +48,8 @@ test("an exercise goes through notation and comes out with its bars, notes, key 
         }
         const [first] = begun;
         const { letter: named, alter, octave } = written[0]!;
-        expect(first).toMatchObject({ letter: named, alter, octave });
+        const sounding = midiOf(written[0]!) + music.value.sounds;
+        expect(first).toMatchObject({ letter: named, alter, octave, midi: sounding });
       },
     ),
   );

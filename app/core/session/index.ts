@@ -41,6 +41,7 @@ export { firmingOffered } from "./firming";
 export { barsWithAround, inContext, needsContext, shareOf } from "./extent";
 export { heardSegment, type Played } from "./heard-bars";
 export { clickNow, fastTempo, loopOf, nextLoop, turnsIn, type Heard } from "./loop";
+export { inKey } from "./drone-key";
 export { loopOfRung, playTimes, secondsOfRung, type PlayTimes } from "./play-times";
 export { endWellTempo, summarise, tasksOf, type BlockSummary, type TaskSummary } from "./summary";
 export { keptPace, keptPaceSchema, withPace, type KeptPace, type PlayersPace } from "./pace";

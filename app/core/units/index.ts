@@ -13,6 +13,7 @@ export {
 } from "./tempo";
 export { BEAT_UNIT_NAMES, beatUnitValue, convertTempo, type BeatUnit } from "./beat-unit";
 export { barTempoSchema, type BarTempo } from "./bar-tempo";
+export { soundsFromWritten, TRANSPOSITION_NAMES, type Transposition } from "./transposition";
 export { speedAt, timeInBar, timeInto, type Hold, type TempoPiece } from "./tempo-curve";
 export { markFrom, METRONOME_MARKS } from "./marks";
 export { barLength, formatMetre, metreSchema, parseMetre, type Metre } from "./metre";

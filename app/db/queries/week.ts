@@ -143,7 +143,7 @@ const playedRow = v.object({
 });
 export type PlayedDay = v.InferOutput<typeof playedRow>;
 
-/** Passages by the days on which they were played, oldest first. */
+/** Passages by the days on which they were played, oldest first; of a day always in one order, so that sums agree. */
 export const playedByDay = (db: Queries, studioId: string, whose: Whose, from: Day, to: Day) =>
   db.many(
     playedRow,
@@ -153,7 +153,7 @@ export const playedByDay = (db: Queries, studioId: string, whose: Whose, from: D
        max(reached_tempo) as reached
      from session_block
      where studio_id = $1 and ($2::uuid is null or person_id = $2) and day between $3 and $4
-     group by person_id, passage_id, day order by day`,
+     group by person_id, passage_id, day order by day, minutes`,
     [studioId, whose, from, to],
   );
 
@@ -206,7 +206,7 @@ export const practiceByHand = (db: Queries, studioId: string, whose: Whose, from
     byHandRow,
     `select id, person_id, day, minutes, item_id, note from practice_by_hand
      where studio_id = $1 and ($2::uuid is null or person_id = $2) and day between $3 and $4
-     order by day`,
+     order by day, minutes`,
     [studioId, whose, from, to],
   );
 

@@ -20,7 +20,7 @@ import {
   type Made,
   type Recipe,
 } from "~/core/exercise";
-import { formatTonic, parseKey } from "~/core/units";
+import { formatTonic, parseKey, TRANSPOSITION_NAMES } from "~/core/units";
 import { exerciseWords as said } from "~/words/exercise";
 import { ExerciseNotes } from "./exercise-notes";
 import { Drawn, type DrawnProps } from "./drawn";
@@ -133,6 +133,13 @@ export function ExercisePage(props: ExercisePageProps) {
                 options={CLEFS}
                 told={(clef) => said.clefs[clef]}
                 onChange={(clef) => change({ clef })}
+              />
+              <Choice
+                label={said.reads}
+                value={recipe.reads ?? "in C"}
+                options={TRANSPOSITION_NAMES}
+                told={(reads) => reads}
+                onChange={(reads) => change({ reads })}
               />
               <FormControlLabel
                 control={

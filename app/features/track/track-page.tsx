@@ -44,9 +44,11 @@ export function TrackPage({ studioId, person, passages, session, hurts }: TrackP
       </Page>
     );
   }
-  const { block } = first;
+  const { block, key } = first;
+  const tempi = [tempiOf(block), key && words.stand.inKey(key)].filter(Boolean).join(", ");
   const bars = words.bars(block.fromBar, block.toBar);
-  const title = session ? said.session : `${block.pieceTitle}, ${block.passageName || bars}`;
+  const name = `${block.pieceTitle}, ${block.passageName || bars}`;
+  const title = session ? said.session : key ? `${name}, ${words.stand.inKey(key)}` : name;
   return (
     <Page
       title={`${said.title}: ${title}`}
@@ -56,7 +58,7 @@ export function TrackPage({ studioId, person, passages, session, hurts }: TrackP
       <TrackMaker
         passages={passages}
         title={session ? title : `${block.pieceTitle}, ${bars}`}
-        tempi={session ? "" : tempiOf(block)}
+        tempi={session ? "" : tempi}
         player={person.name}
         listened={`${student}/listened`}
       />

@@ -15,6 +15,8 @@ import type { TrackRequest } from "~/workers/protocol/track";
 export interface TrackedPassage {
   readonly block: Block;
   readonly notes: readonly TrackNote[];
+  /** The week's, where it asks for one. */
+  readonly key: string | null;
 }
 
 /** A passage as a part of a track. */

@@ -1,7 +1,8 @@
 import FormControlLabel from "@mui/material/FormControlLabel";
 import Switch from "@mui/material/Switch";
 import { NumberField } from "~/components/number-field";
-import { droneHz, PITCHES, soundingPitch, TRANSPOSITION_NAMES, type Drone } from "~/core/click";
+import { droneHz, PITCHES, soundingPitch, type Drone } from "~/core/click";
+import { TRANSPOSITION_NAMES } from "~/core/units";
 import { useFormats } from "~/components/locale";
 import { words } from "~/words";
 import { Choice } from "~/components/choice";

@@ -31,6 +31,7 @@ export async function exercisePage(
     highest: made.recipe.highest,
     clef: made.recipe.clef,
     bothHands: made.recipe.bothHands,
+    reads: made.recipe.reads,
   };
   return { person: { id, name, instrument }, compass, draw, techniques, drawn };
 }

@@ -3,7 +3,7 @@ import { exerciseIn, inMode, type Made } from "~/core/exercise";
 import { err, ok, type Result } from "~/core/result";
 import { pieceOfScore, type Engraved } from "~/core/score";
 import { bpm, type Key } from "~/core/units";
-import { insertPiece, insertScore, setPart, studentById } from "~/db/queries";
+import { insertPiece, insertScore, pieceById, setPart, studentById } from "~/db/queries";
 import { madeFormSchema } from "~/forms/made";
 import type { FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
@@ -12,7 +12,7 @@ import type { Services } from "../services";
 const PART = "Exercise";
 
 /** An exercise written out, in the key it was made in or in another; a sentence where it can't be. */
-export function writtenIn(
+function writtenIn(
   { recipe, tonic }: Made,
   title: string,
   markBpm: number,
@@ -23,6 +23,18 @@ export function writtenIn(
   if (!music.ok) return music;
   const mark = { unit: "quarter", bpm: markBpm } as const;
   return exerciseFile(music.value, asked, { title, composer: "", part: PART, mark });
+}
+
+/** An exercise in another key; undefined for whatever was not made as one, or can't be in it. */
+export async function madeInKey(
+  { db }: Pick<Services, "db">,
+  studioId: string,
+  pieceId: string,
+  key: Key,
+): Promise<ScoreFile | undefined> {
+  const { made, title, markBpm } = await pieceById(db, studioId, pieceId);
+  const file = made && writtenIn(made, title, markBpm, key);
+  return file?.ok ? file.value : undefined;
 }
 
 /** The notes of an exercise that is being made, for a width. */

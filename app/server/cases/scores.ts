@@ -30,7 +30,7 @@ import type { FormRefused } from "~/forms/typed";
 import { nameOf, type EngravingAsked } from "../score/engraving";
 import { Kept } from "../score/kept";
 import type { Services } from "../services";
-import { writtenIn } from "./made";
+import { madeInKey } from "./made";
 import type { OfPiece } from "./of-piece";
 import { paperEngraved } from "./paper";
 import { fileRefused, sameBytes, sentFiles, titleOfFile, type SentFile } from "./sent-file";
@@ -226,19 +226,13 @@ export async function engraved(
   if (asked.range && !range) return undefined;
   const request: EngravingAsked = {
     source:
-      (asked.key && (await inKey(services, studioId, pieceId, asked.key))) ?? source.engraving,
+      (asked.key && (await madeInKey(services, studioId, pieceId, asked.key))?.engraving) ??
+      source.engraving,
     parts: asked.allParts ? [] : [notation.partId],
     width: asked.width,
     range,
   };
   return kept.of(nameOf(request), () => services.scores.engrave(request));
-}
-
-/** An exercise in another key; undefined for whatever was not made as one, or can't be in it. */
-async function inKey({ db }: Services, studioId: string, pieceId: string, key: Key) {
-  const { made, title, markBpm } = await pieceById(db, studioId, pieceId);
-  const file = made && writtenIn(made, title, markBpm, key);
-  return file?.ok ? file.value.engraving : undefined;
 }
 
 /** What of a range the score has: a piece may tell a pickup, or more bars, than its notes hold. */

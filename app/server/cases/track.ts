@@ -1,8 +1,15 @@
 import * as v from "valibot";
-import { firstPosition, type PassageNotes, type ScoreNote } from "~/core/score";
-import { planOf, type TrackNote } from "~/core/session";
-import { addDays, valueOf } from "~/core/units";
 import {
+  firstPosition,
+  type PassageNotes,
+  type Score,
+  type ScoreNote,
+  type ScoreNotes,
+} from "~/core/score";
+import { inKey, planOf, type TrackNote } from "~/core/session";
+import { addDays, parseKey, valueOf, type Key } from "~/core/units";
+import {
+  assignmentsOf,
   insertByHand,
   notesOf,
   partOf,
@@ -13,8 +20,10 @@ import {
   type Passage,
 } from "~/db/queries";
 import { hurtSince, PAIN_DAYS } from "../plan/pain";
+import { weekNotes, weekOn } from "../plan/week-on";
 import { whatHappened } from "../plan/week-plan";
 import { todayIn, type Services } from "../services";
+import { madeInKey } from "./made";
 import { blockOf } from "./start-session";
 
 const isPlayed = (note: ScoreNote, part: number, only: PassageNotes): boolean => {
@@ -23,23 +32,40 @@ const isPlayed = (note: ScoreNote, part: number, only: PassageNotes): boolean =>
   return only === "all" || note.voice === (only === "voice-1" ? "1" : "2");
 };
 
+interface WrittenNotes {
+  readonly score: Score;
+  readonly notes: ScoreNotes;
+}
+
+/** The notes of a piece: in the week's key where it is an exercise; nothing where it has none. */
+async function writtenNotes(
+  services: Services,
+  studioId: string,
+  pieceId: string,
+  key: Key | undefined,
+): Promise<WrittenNotes | undefined> {
+  const made = key && (await madeInKey(services, studioId, pieceId, key));
+  if (made) return made;
+  const stored = await scoreOf(services.db, studioId, pieceId);
+  const read = await notesOf(services.db, studioId, pieceId);
+  return stored && read && { score: stored.score, notes: read.notes };
+}
+
 /** The notes of a passage as they sound, tied ones as one; none where the piece has none. */
 async function notesOfPassage(
-  { db }: Services,
+  services: Services,
   studioId: string,
   { personId, pieceId, fromBar, toBar, onlyNotes }: Passage,
+  key: Key | undefined,
 ): Promise<TrackNote[]> {
-  const [stored, read] = [
-    await scoreOf(db, studioId, pieceId),
-    await notesOf(db, studioId, pieceId),
-  ];
-  if (!stored || !read) return [];
-  const { part_id } = await partOf(db, studioId, personId, pieceId);
+  const read = await writtenNotes(services, studioId, pieceId, key);
+  if (!read) return [];
+  const { part_id } = await partOf(services.db, studioId, personId, pieceId);
   const part = Math.max(
     0,
-    stored.score.parts.findIndex(({ id }) => id === part_id),
+    read.score.parts.findIndex(({ id }) => id === part_id),
   );
-  const first = firstPosition(stored.score);
+  const first = firstPosition(read.score);
   const sounding = new Map<string, TrackNote & { lasts: number }>();
   const notes: TrackNote[] = [];
   // A bar before and some after: pickup, and what is played around it.
@@ -61,6 +87,8 @@ async function notesOfPassage(
   return notes;
 }
 
+/** The week that is on is among the latest. */
+const WEEKS_READ = 3;
 /** More passages than anybody plays in a session. */
 const MOST_PASSAGES = 40;
 
@@ -85,13 +113,20 @@ export async function trackPage(
   const { id, name, no_verdict: noVerdict } = await studentById(db, studioId, personId);
   const all = await passagesOfPerson(db, studioId, personId);
   const chosen = passageIds.flatMap((each) => all.find((passage) => passage.id === each) ?? []);
+  const week = weekOn(await assignmentsOf(db, studioId, personId, WEEKS_READ), today);
+  const saidOf = weekNotes(week, today);
   const passages = [];
   for (const passage of chosen) {
     const block = blockOf(passage, today);
     if (!block) continue;
     const [planned] = planOf({ noVerdict, blocks: [block] }).blocks;
-    const notes = await notesOfPassage(services, studioId, passage);
-    passages.push({ block: planned!, notes });
+    const name = saidOf({ passageId: passage.id, itemId: null })?.key;
+    const key = name ? parseKey(name) : undefined;
+    const notes = await notesOfPassage(services, studioId, passage, key);
+    const { ladder } = planned!;
+    // The drone follows the week's key, as at the stand.
+    const tracked = { ...planned!, ladder: { ...ladder, click: inKey(ladder.click, key) } };
+    passages.push({ block: tracked, notes, key: name ?? null });
   }
   const from = addDays(today, -PAIN_DAYS);
   const hurt = hurtSince(await whatHappened(db, studioId, personId, from, today));

@@ -31,7 +31,7 @@ function eventsOf(notes: readonly ExerciseNote[], staff: number): DraftEvent[] {
 
 /** An exercise as music that can be written out. */
 export function draftOfExercise(
-  { metre, fifths, minor, struck, staves }: ExerciseMusic,
+  { metre, fifths, minor, struck, sounds, staves }: ExerciseMusic,
   { clef, words }: Pick<Recipe, "clef" | "words">,
   { title, composer, part, mark }: ExerciseTold,
 ): Draft {
@@ -46,7 +46,7 @@ export function draftOfExercise(
     title,
     composer,
     pickup: false,
-    parts: [{ name: part, transposition: 0, staves: staves.length, bars }],
+    parts: [{ name: part, transposition: sounds, staves: staves.length, bars }],
     unread: [],
   };
 }
