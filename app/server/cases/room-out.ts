@@ -57,11 +57,11 @@ async function* linesOf(
 ): AsyncGenerator<string> {
   const { bytes } = roomTable(name);
   for await (const lines of roomLines(services.db, studioId, name)) {
+    if (bytes === undefined) {
+      yield `${lines.join("\n")}\n`;
+      continue;
+    }
     for (const line of lines) {
-      if (bytes === undefined) {
-        yield `${line}\n`;
-        continue;
-      }
       const row = v.parse(besideSchema, JSON.parse(line));
       const read = () => roomBytes(services.db, studioId, name, row);
       yield `${JSON.stringify({ ...row, [bytes]: originals.place(row, read) })}\n`;
