@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { LADDER_DEFAULTS, ladderSchema, staircase } from "~/core/ladder";
-import { estimate } from "~/core/record";
+import { afterDay, daysLater, estimateOf, firstLevel } from "~/core/record";
 import { replay, sessionPlanSchema, type SessionEvent } from "~/core/session";
 import { bpm } from "~/core/units";
 
@@ -88,12 +88,13 @@ export function coreFigures(): Figure[] {
   const reps = Array.from({ length: 1000 }, (_, n) => ({
     tempo: bpm(60 + (n % 40)),
     verdict: n % 5 === 0 ? ("flawed" as const) : ("clean" as const),
-    daysAgo: n % 60,
   }));
-  const estimating = median(15, () => estimate(reps, bpm(120)));
+  const level = firstLevel(120);
+  const twenty = reps.slice(0, 20);
+  const estimating = median(51, () => estimateOf(afterDay(daysLater(level, 1), twenty)));
   return [
     { what: `unrolling ${rounds * rungs} rungs`, value: ms(unrolling) },
     { what: "replaying 10,000 events", value: ms(replaying) },
-    { what: "estimate from 1,000 plays", value: ms(estimating) },
+    { what: "a level after a day of 20 plays, with its spans", value: ms(estimating) },
   ];
 }

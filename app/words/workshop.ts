@@ -117,9 +117,9 @@ export const workshop = {
     tapStart: "Tap the start",
     concert: (days: number) => `Until the concert: ${days} ${plural(days, "day", "days")}`,
     steep: (needed: string, best: string, name: string) =>
-      `This needs ${needed} a practice day. The best that ${name} has gained so far is ${best}. More days, or an honest lower target, would hold.`,
+      `This needs ${needed} a practice day; more than ${best} is unlikely, by what ${name} has gained so far. More days, or an honest lower target, would hold.`,
     steady: (needed: string, best: string, name: string) =>
-      `This needs ${needed} a practice day; ${name}'s best so far is ${best}.`,
+      `This needs ${needed} a practice day; up to ${best} is likely, by what ${name} has gained so far.`,
     steepUnknown: (needed: string) => `This needs ${needed} a practice day.`,
   },
   cost: {

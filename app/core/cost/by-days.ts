@@ -129,6 +129,8 @@ export class DayClimbs {
     const way = wayIn(block.ladder, block, block.bars, {
       ended,
       comfortable,
+      // The worker is told one curve and no span: what is comfortable is about what is advised.
+      advised: comfortable,
       fastest: (material) => fastest.get(material),
       daysGone: (from.place?.stage ?? 0) + day,
     });

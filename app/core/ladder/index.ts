@@ -27,12 +27,13 @@ export {
   type SchoolField,
   type Task,
 } from "./school";
+export { withdrawnClick } from "./schools/withdraw";
 export { firmingSteps } from "./schools/consolidate";
 export { dailyGainNeeded, practiceDaysGone } from "./schools/by-date";
 export { segmentLength, type Bar, type Segment } from "./segment";
 export { rungsFrom, storedRungs, storedRungSchema } from "./stored-rung";
 export { START_RULE_KINDS, todaysStart, type StartRule } from "./start-rule";
 export { rungAfter, rungBefore } from "./stepping";
-export { wayIn } from "./way-in";
+export { wayIn, type Left } from "./way-in";
 export { whereItFailed, type FailedBars } from "./where-it-failed";
 export { forAnother } from "./for-another";

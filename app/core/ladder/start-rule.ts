@@ -15,6 +15,8 @@ export const startRuleSchema = v.variant(
     v.object({ kind: v.literal("half-of-target") }),
     v.object({ kind: v.literal("percent-of-target"), percent: numberBetween(10, 100, "%") }),
     v.object({ kind: v.literal("comfortable") }),
+    /** The highest tempo that is likely to go clean by the low end of what is believed. */
+    v.object({ kind: v.literal("advised") }),
     v.object({ kind: v.literal("where-ended") }),
     /** Tapped at the stand before it begins: what could be kept up without tension. */
     v.object({ kind: v.literal("measured") }),
@@ -37,6 +39,7 @@ export const START_RULE_KINDS = [
   "where-ended",
   "where-ended-less",
   "comfortable",
+  "advised",
   "half-of-target",
   "percent-of-target",
   "measured",
@@ -50,6 +53,8 @@ export interface StartEvidence {
   readonly ended?: Bpm | undefined;
   /** Estimated comfortable tempo, if anything was played. */
   readonly comfortable?: number | undefined;
+  /** The highest tempo that surely goes clean, if anything was played. */
+  readonly advised?: number | undefined;
   /** The fastest tempo passed on the same material: never is a start that is reckoned above it. */
   readonly passed?: number | undefined;
   /** A plan by the date keeps its start, whatever was passed. */
@@ -82,7 +87,17 @@ function stepsBelow(tempi: readonly Bpm[], from: number, steps: number): number 
 
 /** Today's start in whole bpm, or whole percent of a full tempo: never above the target, never outside 10–400. */
 export function todaysStart(rule: StartRule, evidence: StartEvidence): Bpm {
-  const { first, target, ended, comfortable, passed, planned = false, tempi, of } = evidence;
+  const {
+    first,
+    target,
+    ended,
+    comfortable,
+    advised,
+    passed,
+    planned = false,
+    tempi,
+    of,
+  } = evidence;
   const whole = (tempo: number): Bpm =>
     of
       ? tempoAt(of, percentOf(of, Math.min(target, tempo)))
@@ -102,6 +117,8 @@ export function todaysStart(rule: StartRule, evidence: StartEvidence): Bpm {
       return share((target * rule.percent) / 100);
     case "comfortable":
       return comfortable === undefined ? whole(first) : reckoned(comfortable);
+    case "advised":
+      return advised === undefined ? whole(first) : reckoned(advised);
     // Until it is measured, the stand shows where it ended.
     case "measured":
     case "where-ended":

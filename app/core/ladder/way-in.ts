@@ -16,6 +16,8 @@ export interface Left {
   readonly fastest: (material: string) => number | undefined;
   /** The estimated comfortable tempo, if anything was played. */
   readonly comfortable: number | undefined;
+  /** The highest tempo that surely goes clean, if anything was played. */
+  readonly advised?: number | undefined;
   /** Practice days since the ladder was set; undefined where nobody counts them. */
   readonly daysGone: number | undefined;
 }
@@ -61,6 +63,7 @@ export function wayIn(
     // A school that stays at a tempo has ended at it; only those that rise go on from there.
     ended: goes === "rises" ? left.ended?.tempo : undefined,
     comfortable: left.comfortable,
+    advised: left.advised,
     passed,
     planned,
     of: ladder.of,

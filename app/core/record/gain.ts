@@ -1,21 +1,20 @@
-/** The estimated ceiling after one practice day. */
-export interface DayCeiling {
-  readonly ceiling: number;
-}
+import { weightsOf, type Level } from "./level";
 
-/** Estimates jump from day to day; over so many practice days the jumps even out. */
-const OVER_DAYS = 4;
+/** 10 and 90 % of a normal lie so many standard deviations from its mean. */
+const TENTH = 1.2816;
 
 /**
- * The best that a student has gained in a practice day, in percent of the tempo, averaged over any
- * four practice days in a row of one passage. Undefined with fewer days than that.
+ * What a student gains in a day of practice, in percent of the tempo: what is believed of it, with
+ * the span that holds it four times in five, and not the largest jump from one day to another.
  */
-export function bestDailyGain(passages: readonly (readonly DayCeiling[])[]): number | undefined {
-  const gains = passages.flatMap((days) =>
-    days.slice(OVER_DAYS).map(({ ceiling }, i) => {
-      const before = days[i]!.ceiling;
-      return ((ceiling / before) ** (1 / OVER_DAYS) - 1) * 100;
-    }),
+export function dailyGain(level: Level): { value: number; low: number; high: number } {
+  const weights = weightsOf(level);
+  const mean = level.filters.reduce((sum, { gain }, i) => sum + weights[i]! * gain, 0);
+  const square = level.filters.reduce(
+    (sum, { gain, gainVar }, i) => sum + weights[i]! * (gainVar + (gain - mean) ** 2),
+    0,
   );
-  return gains.length === 0 ? undefined : Math.max(0, ...gains);
+  const percent = (gain: number) => 100 * (Math.exp(gain) - 1);
+  const reach = TENTH * Math.sqrt(square);
+  return { value: percent(mean), low: percent(mean - reach), high: percent(mean + reach) };
 }

@@ -1,9 +1,24 @@
-export { bestDailyGain } from "./gain";
-export { estimate, expectedShare, type Estimate, type RecordedRep, type Span } from "./estimate";
+export { dailyGain } from "./gain";
+export { type RecordedRep } from "./day-plays";
+export { advisedStart, estimateOf, type Estimate, type Span } from "./estimate";
+export { chanceIn, chancesAhead, daysTo, type DaysAhead, type Goal } from "./forecast";
+export {
+  afterDay,
+  daysLater,
+  expectedShare,
+  firstLevel,
+  inKey,
+  levelSchema,
+  someDayLater,
+  type Level,
+} from "./level";
+export { mostComfortable, notAbove } from "./told";
 export {
   CEILING_PROBABILITY,
   cleanProbability,
+  COMFORTABLE_PROBABILITY,
   curveThrough,
+  LAPSE,
   tempoAt,
   type CleanCurve,
 } from "./model";

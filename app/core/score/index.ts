@@ -18,7 +18,7 @@ export {
   type PassageNotes,
   type PassageRange,
 } from "./passage";
-export { PASSAGE_STATES, suggestedState, type PassageState } from "./state";
+export { PASSAGE_STATES, stateHeld, type PassageState } from "./state";
 export { renamed, stagesSchema, USUAL_STAGES, type Stages, type StageWork } from "./stages";
 export { pieceOfScore, shapeDifferences } from "./piece-of-score";
 export { orderPlayed, orderWithin } from "./order-played";

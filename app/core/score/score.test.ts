@@ -1,7 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import * as v from "valibot";
 import { bpm, formatMetre, parseMetre } from "~/core/units";
-import { barsOf, metreAt, passageRangeOf, pieceShapeSchema, suggestedState } from ".";
+import { barsOf, metreAt, passageRangeOf, pieceShapeSchema, stateHeld } from ".";
 
 const metre = (text: string) => parseMetre(text)!;
 const shape = {
@@ -72,17 +72,35 @@ describe("a passage from outside", () => {
   });
 });
 
+const sure = { comfortableLow: 98, ceilingLow: 110 };
+const record = (change: object) => ({
+  ...{ comfortableLow: 60, ceilingLow: 80, plays: 20, passedTempi: 4, daysAtTarget: 0 },
+  ...change,
+});
+
 test("a passage's state follows its record: raw, forming, safe", () => {
   const target = bpm(100);
   const state = (change: object) => {
-    const nothing = { comfortable: 60, ceiling: 80, plays: 20, passedTempi: 4, daysAtTarget: 0 };
-    return suggestedState({ ...nothing, ...change }, target);
+    return stateHeld([record(change)], undefined, 0, target);
   };
-  expect(suggestedState(undefined, target)).toBe("raw");
+  expect(stateHeld([], undefined, 0, target)).toBe("raw");
   expect(state({})).toBe("raw");
-  expect(state({ comfortable: 78, ceiling: 95 })).toBe("forming");
-  expect(state({ ceiling: 95, plays: 1, passedTempi: 1 })).toBe("raw");
-  expect(state({ ceiling: 95, plays: 3, passedTempi: 2 })).toBe("forming");
-  expect(state({ comfortable: 101, ceiling: 120, daysAtTarget: 1 })).toBe("forming");
-  expect(state({ comfortable: 101, ceiling: 120, daysAtTarget: 2 })).toBe("safe");
+  expect(state({ ceilingLow: 86 })).toBe("forming");
+  expect(state({ ceilingLow: 86, plays: 1, passedTempi: 1 })).toBe("raw");
+  expect(state({ ceilingLow: 86, plays: 3, passedTempi: 2 })).toBe("forming");
+  expect(state({ ...sure, daysAtTarget: 1 })).toBe("forming");
+  expect(state({ ...sure, daysAtTarget: 2 })).toBe("safe");
+  expect(state({ ...sure, comfortableLow: 96, daysAtTarget: 2 })).toBe("forming");
+});
+
+test("a state moves down only after two days of practice, or after three weeks without", () => {
+  const target = bpm(100);
+  const safe = record({ ...sure, daysAtTarget: 2 });
+  const low = record({ ceilingLow: 70 });
+  expect(stateHeld([low, safe], low, 1, target)).toBe("safe");
+  expect(stateHeld([low, low], low, 1, target)).toBe("raw");
+  expect(stateHeld([safe, low], safe, 1, target)).toBe("safe");
+  const rusty = record({ comfortableLow: 80, ceilingLow: 90, daysAtTarget: 2 });
+  expect(stateHeld([safe, safe], rusty, 20, target)).toBe("safe");
+  expect(stateHeld([safe, safe], rusty, 21, target)).toBe("forming");
 });

@@ -1,4 +1,4 @@
-import { wayOf, type Place } from "~/core/ladder";
+import { wayOf, type Place, type Rung } from "~/core/ladder";
 import { ownPace, type KeptPace } from "./pace";
 import { partsOf } from "./parts";
 import { passedRungs, type PassedRung } from "./passed";
@@ -14,6 +14,8 @@ export interface BlockSummary {
   /** The fastest tempo whose gate passed. */
   readonly reachedTempo: number | undefined;
   readonly targetTempo: number;
+  /** From the fastest tempo that was passed to the ladder's next; undefined where there is none. */
+  readonly step: number | undefined;
   readonly plays: number;
   readonly clean: number;
   readonly activeSeconds: number;
@@ -31,6 +33,13 @@ export interface BlockSummary {
 function fastest(passed: readonly PassedRung[]): number | undefined {
   const tempi = passed.filter(({ whole }) => whole).map(({ top }) => top);
   return tempi.length ? Math.max(...tempi) : undefined;
+}
+
+/** From a tempo to the next that the ladder has above it. */
+function stepAbove(tempo: number | undefined, rungs: readonly Pick<Rung, "top">[]) {
+  if (tempo === undefined) return undefined;
+  const above = rungs.map(({ top }) => top).filter((top) => top > tempo);
+  return above.length > 0 ? Math.min(...above) - tempo : undefined;
 }
 
 /** Each material and tempo once; whole where it ever was. */
@@ -55,13 +64,15 @@ export function summarise(state: StandState): BlockSummary[] {
     // The slow play at the end is not among what was tried.
     const judged = all.filter(({ endingWell }) => !endingWell);
     const passed = passedRungs(state, index);
+    const reached = fastest(passed);
     return [
       {
         passageId: plan.passageId,
         startTempo: block.start,
         endTempo: block.tempo,
-        reachedTempo: fastest(passed),
+        reachedTempo: reached,
         targetTempo: plan.ladder.target,
+        step: stepAbove(reached, block.rungs),
         plays: judged.length,
         clean: judged.filter(({ verdict }) => verdict === "clean").length,
         activeSeconds: block.activeSeconds,

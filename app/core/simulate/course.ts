@@ -1,5 +1,12 @@
 import { spanOf, staircase, todaysStart, type Ladder } from "~/core/ladder";
-import { estimate, type RecordedRep } from "~/core/record";
+import {
+  advisedStart,
+  afterDay,
+  daysLater,
+  estimateOf,
+  firstLevel,
+  type Level,
+} from "~/core/record";
 import { replay, summarise, type BlockSummary, type SessionPlan, planOf } from "~/core/session";
 import type { Learner } from "./learner";
 import { simulateSitting } from "./player";
@@ -30,21 +37,24 @@ const FIRST_DAY = Date.UTC(2026, 0, 5, 17);
 const PASSAGE = "00000000-0000-4000-8000-000000000001";
 
 interface SoFar {
-  readonly reps: readonly (Omit<RecordedRep, "daysAgo"> & { readonly day: number })[];
+  /** What is believed in the morning. */
+  readonly level: Level;
+  readonly plays: number;
+  readonly minutes: number;
   readonly ended: BlockSummary | undefined;
 }
 
 /** The plan of one day, as the desk would make it: start by rule, place where it was left. */
-function dayPlan({ ladder, bars }: Course, { reps, ended }: SoFar, day: number): SessionPlan {
-  const recorded = reps.map(({ day: played, ...rep }) => ({ ...rep, daysAgo: day - played }));
-  const known = estimate(recorded, ladder.target);
+function dayPlan({ ladder, bars }: Course, { level, ended }: SoFar): SessionPlan {
+  const known = estimateOf(level);
   const place = ended?.place ?? { phase: 0, stage: 0 };
   const span = spanOf(ladder, ladder.phases[place.phase]!);
   const start = todaysStart(ladder.startRule, {
     first: span.start,
     target: span.target,
     ended: undefined,
-    comfortable: reps.length > 0 ? known.comfortable.value : undefined,
+    comfortable: ended ? known.comfortable.value : undefined,
+    advised: ended ? advisedStart(level) : undefined,
     passed: ended?.reachedTempo,
     tempi: staircase(ladder, { start: span.start, bars, place }).map(({ tempo }) => tempo),
   });
@@ -70,7 +80,7 @@ function dayPlan({ ladder, bars }: Course, { reps, ended }: SoFar, day: number):
     passedTempi: [],
     shareOfPassage: 1,
     comfortable: known.comfortable.value,
-    ceiling: reps.length > 0 ? known.ceiling.value : null,
+    ceiling: ended ? known.ceiling.value : null,
   };
   return planOf({ noVerdict: "wait", blocks: [block] });
 }
@@ -82,25 +92,27 @@ function dayPlan({ ladder, bars }: Course, { reps, ended }: SoFar, day: number):
  */
 export function practiseUntilStable(course: Course): CourseResult {
   const { ladder, learner, random, mostDays } = course;
-  let so: SoFar = { reps: [], ended: undefined };
-  let minutes = 0;
-  let plays = 0;
+  let so: SoFar = { level: firstLevel(ladder.target), plays: 0, minutes: 0, ended: undefined };
   for (let day = 0; day < mostDays; day++) {
+    const { plays, minutes } = so;
     if (learner.cleanAt(ladder.target) >= NEARLY_CERTAIN) {
       return { days: day, plays, minutes, stable: true };
     }
-    const plan = dayPlan(course, so, day);
+    const plan = dayPlan(course, so);
     const startsAt = FIRST_DAY + day * DAY_MS;
     const sitting = { plan, learners: [learner], startsAt, minutes: [ladder.minutes], random };
     const state = replay(plan, simulateSitting(sitting));
     const [ended] = summarise(state);
     const played = state.plays.flatMap(({ verdict, layer, top, cycle, share }) =>
-      verdict && layer === undefined ? [{ tempo: top, verdict, cycle, share, day }] : [],
+      verdict && layer === undefined ? [{ tempo: top, verdict, cycle, share }] : [],
     );
-    so = { reps: [...so.reps, ...played], ended };
-    plays += ended?.plays ?? 0;
-    minutes += (ended?.activeSeconds ?? 0) / 60;
+    so = {
+      level: daysLater(afterDay(so.level, played), 1),
+      plays: plays + (ended?.plays ?? 0),
+      minutes: minutes + (ended?.activeSeconds ?? 0) / 60,
+      ended,
+    };
     learner.sleep(1);
   }
-  return { days: mostDays, plays, minutes, stable: false };
+  return { days: mostDays, plays: so.plays, minutes: so.minutes, stable: false };
 }

@@ -54,9 +54,15 @@ export {
   titlesOf,
   updatePiece,
 } from "./pieces";
-export { playedDays, putPassageDay, replaceSession } from "./projections";
 export {
-  ceilingsOfPerson,
+  levelBefore,
+  playedDays,
+  putPassageDays,
+  replaceSession,
+  type EstimatedDay,
+} from "./projections";
+export {
+  levelsOfPerson,
   flawsByBar,
   flawBeats,
   flawsOfSession,

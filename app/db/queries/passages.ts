@@ -12,8 +12,7 @@ const PASSAGE = `
          passage.hardness, passage.played_order,
          passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
-         paced.pace, estimate.reached_tempo,
-         estimate.comfortable, estimate.ceiling, latest.day as last_day, known.passed,
+         paced.pace, known_days.days, latest.day as last_day, known.passed,
          coalesce(played.plays, 0) as plays, passage.given_from, passage.given_number,
          passage.given_exercise, passage.given_version,
          ladder.number as ladder_number
@@ -34,9 +33,14 @@ const PASSAGE = `
     order by started_at desc limit 1
   ) paced on true
   left join lateral (
-    select reached_tempo, comfortable, ceiling from passage_day
-    where passage_id = passage.id order by day desc limit 1
-  ) estimate on true
+    select jsonb_agg(jsonb_build_object(
+      'day', day, 'reached', reached_tempo, 'level', level, 'most', most
+    ) order by day desc) as days
+    from (
+      select day, reached_tempo, level, most from passage_day
+      where passage_id = passage.id order by day desc limit 2
+    ) newest
+  ) known_days on true
   left join lateral (
     select jsonb_agg(jsonb_build_object(
       'material', material, 'tempo', tempo, 'top', top, 'whole', whole, 'days', days

@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import type { Estimate } from "~/core/record";
+import { levelSchema, type Level, type Span } from "~/core/record";
 import type { BlockSummary, Play, StandState, TaskSummary } from "~/core/session";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
@@ -58,13 +58,13 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
   await db.execute(
     `insert into session_block (session_id, position, studio_id, person_id, passage_id, day,
        start_tempo, end_tempo, reached_tempo, target_tempo, plays, clean, active_seconds, topped_out,
-       end_phase, end_stage, way, pace)
+       end_phase, end_stage, way, pace, step)
      select $1, ordinality, $2, $3, "passageId", $4, "startTempo", "endTempo", "reachedTempo",
        "targetTempo", plays, clean, "activeSeconds", "toppedOut",
-       (place ->> 'phase')::integer, (place ->> 'stage')::integer, way, pace
+       (place ->> 'phase')::integer, (place ->> 'stage')::integer, way, pace, step
      from rows from (jsonb_to_recordset($5::jsonb) as ("passageId" uuid, "startTempo" numeric,
        "endTempo" numeric, "reachedTempo" numeric, "targetTempo" numeric, plays integer, clean integer,
-       "activeSeconds" numeric, "toppedOut" boolean, place jsonb, way text, pace jsonb)) with ordinality`,
+       "activeSeconds" numeric, "toppedOut" boolean, place jsonb, way text, pace jsonb, step numeric)) with ordinality`,
     [it.sessionId, it.studioId, it.personId, it.day, JSON.stringify(it.blocks)],
   );
   await db.execute(
@@ -92,44 +92,74 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
   );
 }
 
+const playedDayRow = v.object({
+  day: dayRow,
+  target: tempoRow,
+  hardness: v.nullable(v.number()),
+  /** The fastest tempo of the whole that was passed up to that day, and the step above it. */
+  passed: v.nullable(v.number()),
+  step: v.nullable(v.number()),
+});
+
 /** The days on which a passage was played, from a day on, each with the target it then had. */
 export const playedDays = (db: Queries, studioId: string, passageId: string, from: Day) =>
   db.many(
-    v.object({ day: dayRow, target: tempoRow, hardness: v.nullable(v.number()) }),
-    `select distinct on (session_block.day) session_block.day, target_tempo as target, hardness
-     from session_block join session_outcome using (session_id)
-     join passage on passage.id = passage_id
-     where session_block.studio_id = $1 and passage_id = $2 and session_block.day >= $3
-     order by session_block.day, started_at desc`,
+    playedDayRow,
+    `select played.day, played.target, hardness, fastest.passed, fastest.step
+     from (
+       select distinct on (session_block.day) session_block.day, target_tempo as target
+       from session_block join session_outcome using (session_id)
+       where session_block.studio_id = $1 and passage_id = $2 and session_block.day >= $3
+       order by session_block.day, started_at desc
+     ) played
+     join passage on passage.id = $2
+     left join lateral (
+       select reached_tempo as passed, step from session_block
+       where passage_id = $2 and session_block.day <= played.day and reached_tempo is not null
+       order by reached_tempo desc, session_block.day desc limit 1
+     ) fastest on true
+     order by played.day`,
     [studioId, passageId, from],
   );
 
-/** Stores what was reached and estimated on a day; the fastest gate passed comes from the blocks. */
-export const putPassageDay = (
+/** What was believed of a passage after the last day before another on which it was played. */
+export const levelBefore = (db: Queries, studioId: string, passageId: string, day: Day) =>
+  db.maybeOne(
+    v.object({ day: dayRow, level: levelSchema }),
+    `select day, level from passage_day where studio_id = $1 and passage_id = $2 and day < $3
+     order by day desc limit 1`,
+    [studioId, passageId, day],
+  );
+
+export interface EstimatedDay {
+  readonly day: Day;
+  readonly level: Level;
+  readonly most: number | null;
+  readonly comfortable: Span;
+  readonly ceiling: Span;
+}
+
+/** Stores what was reached and estimated on days; the fastest gate passed comes from the blocks. */
+export const putPassageDays = (
   db: Queries,
   studioId: string,
   passageId: string,
-  day: Day,
-  { comfortable, ceiling }: Estimate,
+  days: readonly EstimatedDay[],
 ) =>
   db.execute(
-    `insert into passage_day (studio_id, passage_id, day, reached_tempo,
+    `insert into passage_day (studio_id, passage_id, day, level, most, reached_tempo,
        comfortable, comfortable_low, comfortable_high, ceiling, ceiling_low, ceiling_high)
-     select $1, $2, $3, max(reached_tempo), $4, $5, $6, $7, $8, $9
-     from session_block where studio_id = $1 and passage_id = $2 and day = $3
+     select $1, $2, day, level, most,
+       (select max(reached_tempo) from session_block b where b.passage_id = $2 and b.day = made.day),
+       (comfortable ->> 'value')::numeric, (comfortable ->> 'low')::numeric,
+       (comfortable ->> 'high')::numeric, (ceiling ->> 'value')::numeric,
+       (ceiling ->> 'low')::numeric, (ceiling ->> 'high')::numeric
+     from jsonb_to_recordset($3::jsonb)
+       as made (day date, level jsonb, most numeric, comfortable jsonb, ceiling jsonb)
      on conflict (passage_id, day) do update set reached_tempo = excluded.reached_tempo,
+       level = excluded.level, most = excluded.most,
        comfortable = excluded.comfortable, comfortable_low = excluded.comfortable_low,
        comfortable_high = excluded.comfortable_high, ceiling = excluded.ceiling,
        ceiling_low = excluded.ceiling_low, ceiling_high = excluded.ceiling_high`,
-    [
-      studioId,
-      passageId,
-      day,
-      comfortable.value,
-      comfortable.low,
-      comfortable.high,
-      ceiling.value,
-      ceiling.low,
-      ceiling.high,
-    ],
+    [studioId, passageId, JSON.stringify(days)],
   );

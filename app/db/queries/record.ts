@@ -1,4 +1,5 @@
 import * as v from "valibot";
+import { levelSchema } from "~/core/record";
 import { beatUnitSchema } from "~/core/score";
 import { BLOCK_KINDS, FEELINGS, FLAWS, RATED, RATINGS } from "~/core/session";
 import type { Day } from "~/core/units";
@@ -6,38 +7,33 @@ import type { Queries } from "~/db/client";
 import { dayRow, idRow, tempoRow } from "./rows";
 
 const verdictRow = v.picklist(["clean", "flawed"]);
+const cycleRow = v.object({ base: v.number(), slow: v.number(), fast: v.number() });
+const orNothing = <T>(value: T | null): T | undefined => value ?? undefined;
 
 /**
- * Judged plays of a passage between two days, both included: what an estimate is made from. Plays
- * that were only a layer of the task say nothing of the whole and are left out.
+ * Judged plays of a passage from a day on, of one kind each: what an estimate is made from. Plays
+ * that were only a layer of the task, or with less of a click, say nothing of the whole and are left
+ * out.
  */
-export const repsOfPassage = (
-  db: Queries,
-  studioId: string,
-  passageId: string,
-  from: Day,
-  to: Day,
-) =>
+export const repsOfPassage = (db: Queries, studioId: string, passageId: string, from: Day) =>
   db.many(
     v.object({
       tempo: tempoRow,
       verdict: verdictRow,
       day: dayRow,
       share: v.number(),
-      cycle: v.pipe(
-        v.nullable(v.object({ base: v.number(), slow: v.number(), fast: v.number() })),
-        v.transform((cycle) => cycle ?? undefined),
-      ),
+      key: v.pipe(v.nullable(v.string()), v.transform(orNothing)),
+      cycle: v.pipe(v.nullable(cycleRow), v.transform(orNothing)),
       count: v.number(),
     }),
-    `select tempo, verdict, day, share, count(*) as count,
+    `select tempo, verdict, day, share, count(*) as count, key,
        case when cycle_base is not null then jsonb_build_object(
          'base', cycle_base, 'slow', cycle_slow, 'fast', cycle_fast) end as cycle
      from rep
-     where studio_id = $1 and passage_id = $2 and day between $3 and $4 and layer is null
-     group by tempo, verdict, day, share, cycle_base, cycle_slow, cycle_fast
-     order by day, tempo, verdict, share, cycle_base`,
-    [studioId, passageId, from, to],
+     where studio_id = $1 and passage_id = $2 and day >= $3 and layer is null
+     group by tempo, verdict, day, share, key, cycle_base, cycle_slow, cycle_fast
+     order by day, key, tempo, verdict, share, cycle_base`,
+    [studioId, passageId, from],
   );
 
 /** Where flaws fell in a piece, for one student: bar by bar, since a day. */
@@ -129,13 +125,21 @@ export const passageDays = (db: Queries, studioId: string, passageId: string) =>
     [studioId, passageId],
   );
 
-/** The ceilings estimated after each practice day, of all passages of a student. */
-export const ceilingsOfPerson = (db: Queries, studioId: string, personId: string) =>
+/** What is believed of each passage of a student that was played on so many days at least. */
+export const levelsOfPerson = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  leastDays: number,
+) =>
   db.many(
-    v.object({ passage_id: idRow, ceiling: v.number() }),
-    `select passage_id, ceiling from passage_day join passage on passage.id = passage_id
-     where passage_day.studio_id = $1 and person_id = $2 order by passage_id, day`,
-    [studioId, personId],
+    v.object({ level: levelSchema }),
+    `select distinct on (passage_id) level from (
+       select passage_id, day, level, count(*) over (partition by passage_id) as days
+       from passage_day join passage on passage.id = passage_id
+       where passage_day.studio_id = $1 and person_id = $2
+     ) known where days >= $3 order by passage_id, day desc`,
+    [studioId, personId, leastDays],
   );
 
 /** How sessions of the whole studio felt since a day, oldest first. */

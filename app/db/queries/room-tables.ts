@@ -1,6 +1,7 @@
 import * as v from "valibot";
 import { madeSchema } from "~/core/exercise";
 import { ladderSchema } from "~/core/ladder";
+import { levelSchema } from "~/core/record";
 import {
   metreRegionsSchema,
   paperLayoutSchema,
@@ -94,7 +95,7 @@ export const ROOM_TABLES = {
   rep: { row: rows(), of: ofSession, counted: true },
   passed_tempo: { row: rows(), of: ofSession, counted: true },
   passage_day: {
-    row: rows(),
+    row: rows({ level: levelSchema }),
     of: { table: "passage", by: "passage_id", many: 100 },
     counted: true,
   },

@@ -1,6 +1,7 @@
 import { madeSchema } from "~/core/exercise";
 import * as v from "valibot";
 import { ladderSchema } from "~/core/ladder";
+import { levelSchema } from "~/core/record";
 import {
   beatUnitSchema,
   tempiSchema,
@@ -62,7 +63,17 @@ export const pieceRow = v.pipe(
 );
 export type Piece = v.InferOutput<typeof pieceRow>;
 
-/** A passage with its piece, the ladder in force and the newest estimate. */
+/** What is believed of a passage after a day on which it was played. */
+const passageLevelRow = v.object({
+  day: dayRow,
+  /** The fastest tempo passed on that day. */
+  reached: v.nullable(tempoRow),
+  level: levelSchema,
+  /** No tempo above it is called comfortable. */
+  most: v.nullable(v.number()),
+});
+
+/** A passage with its piece, the ladder in force and what is believed of it. */
 export const passageRow = v.pipe(
   v.object({
     id: idRow,
@@ -87,9 +98,7 @@ export const passageRow = v.pipe(
     end_stage: v.nullable(v.number()),
     way: v.nullable(v.string()),
     pace: v.nullable(keptPaceSchema),
-    reached_tempo: v.nullable(tempoRow),
-    comfortable: v.nullable(v.number()),
-    ceiling: v.nullable(v.number()),
+    days: v.nullable(v.array(passageLevelRow)),
     last_day: v.nullable(dayRow),
     passed: v.nullable(
       v.array(
@@ -139,9 +148,8 @@ export const passageRow = v.pipe(
           },
     /** Count-in and breather as the player last set them. */
     pace: row.pace,
-    reachedTempo: row.reached_tempo,
-    comfortable: row.comfortable,
-    ceiling: row.ceiling,
+    /** What is believed after the last two days on which it was played, the latest first. */
+    days: row.days ?? [],
     lastDay: row.last_day,
     /** What was ever passed, with at least one clean play: material, tempo, on how many days. */
     passed: row.passed ?? [],

@@ -85,7 +85,7 @@ function Column(
         known={known}
         cleanAt={reckoning.cleanAt}
         ceiling={reckoning.ceiling}
-        weight={reckoning.weight}
+        plays={reckoning.plays}
         name={name}
         brief
       />

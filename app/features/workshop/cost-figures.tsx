@@ -12,8 +12,8 @@ interface CostFiguresProps {
   readonly known: CostKnown;
   readonly cleanAt: CleanAt;
   readonly ceiling: number;
-  /** Weighted plays behind the estimate. */
-  readonly weight: number;
+  /** Judged plays behind the estimate. */
+  readonly plays: number;
   /** How hard its notes are, where they are known. */
   readonly hardness?: number | null;
   readonly name: string;
@@ -52,7 +52,7 @@ export function figuresOf({ exact, simulated }: CostKnown) {
 
 /** What the ladder costs this student, in plays, minutes and chances. */
 export function CostFigures(props: CostFiguresProps) {
-  const { ladder, rungs, known, cleanAt, ceiling, weight, name, stage = 0, brief = false } = props;
+  const { ladder, rungs, known, cleanAt, ceiling, plays, name, stage = 0, brief = false } = props;
   const { hardness = null } = props;
   const formats = useFormats();
   const figures = figuresOf(known);
@@ -88,11 +88,11 @@ export function CostFigures(props: CostFiguresProps) {
             {said.near[near.verdict](formats.percent(near.share))}
           </p>
           <p className={styles.soft}>
-            {weight < 1
+            {plays < 1
               ? hardness === null
                 ? said.fromPrior
                 : said.fromNotes(formats.percent(expectedShare(hardness)))
-              : said.fromRecord(formats.whole(weight))}{" "}
+              : said.fromRecord(formats.whole(plays))}{" "}
             {figures.exact ? said.byFormula : said.byBoth}
             {figures.runs ? said.bySimulation(formats.number(figures.runs)) : said.reckoning}{" "}
             {days > 1 && `${said.byDays} `}

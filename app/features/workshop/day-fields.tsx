@@ -1,32 +1,31 @@
 import FormControlLabel from "@mui/material/FormControlLabel";
+import FormHelperText from "@mui/material/FormHelperText";
 import Switch from "@mui/material/Switch";
 import { NumberField } from "~/components/number-field";
 import { START_RULE_KINDS, type StartRule } from "~/core/ladder";
 import { words } from "~/words";
 import { Choice } from "~/components/choice";
 import type { PartProps } from "./part-props";
+import { START_RULES, type Starts } from "./starts";
 import styles from "./workshop.module.css";
 
 const { ladder } = words;
 
-const START_RULES: Record<StartRule["kind"], StartRule> = {
-  "as-set": { kind: "as-set" },
-  "where-ended": { kind: "where-ended" },
-  "where-ended-less": { kind: "where-ended-less", steps: 1 },
-  comfortable: { kind: "comfortable" },
-  "half-of-target": { kind: "half-of-target" },
-  "percent-of-target": { kind: "percent-of-target", percent: 60 },
-  measured: { kind: "measured" },
-};
+interface DayFieldsProps extends PartProps {
+  /** Where each rule would start today. */
+  readonly starts: Starts | undefined;
+}
 
 /** Where each day starts and how long it lasts, and the options over any ladder. */
-export function DayFields({ draft, errors, onChange }: PartProps) {
+export function DayFields({ draft, errors, onChange, starts }: DayFieldsProps) {
   const { overspeed } = draft;
   return (
     <>
       <StartRuleFields
         rule={draft.startRule}
         errors={errors}
+        starts={starts}
+        of={draft.of}
         onChange={(startRule) => onChange({ startRule })}
       />
       <div className={styles.pair}>
@@ -118,18 +117,25 @@ export function DayFields({ draft, errors, onChange }: PartProps) {
 function StartRuleFields(props: {
   rule: StartRule;
   errors: Readonly<Record<string, string>>;
+  starts: Starts | undefined;
+  of: number | null;
   onChange: (rule: StartRule) => void;
 }) {
-  const { rule, errors, onChange } = props;
+  const { rule, errors, starts, of, onChange } = props;
+  const told = (kind: StartRule["kind"]) =>
+    starts
+      ? ladder.startingAt(ladder.startRules[kind], words.staircase.tempo(starts[kind], of))
+      : ladder.startRules[kind];
   return (
     <>
       <Choice
         label={ladder.startRule}
         value={rule.kind}
         options={START_RULE_KINDS}
-        told={(kind) => ladder.startRules[kind]}
+        told={told}
         onChange={(kind) => onChange(START_RULES[kind])}
       />
+      {rule.kind === "advised" && <FormHelperText>{ladder.advisedWhy}</FormHelperText>}
       {rule.kind === "percent-of-target" && (
         <NumberField
           label={ladder.percentOfTarget}

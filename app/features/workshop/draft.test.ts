@@ -32,7 +32,7 @@ test("the first ladder offered takes larger steps, then fewer plays, until it li
   };
   expect(told(() => 1)).toEqual([5, expect.objectContaining({ plays: 3 })]);
   expect(told(() => 0)).toEqual([30, expect.objectContaining({ plays: 2 })]);
-  const known = { reps: [], block, hardness: null, flaws: [] };
+  const known = { record: null, block, hardness: null, flaws: [] };
   const fits = chanceOfDraft(known, bpm(96));
   expect(fits(offeredDraft(96, null, fits))).toBeGreaterThanOrEqual(0.5);
 });

@@ -1,5 +1,6 @@
 import { expect, test } from "@jest/globals";
 import { aLadder, barsOf } from "~/core/ladder/test/fixtures";
+import { afterDay, firstLevel } from "~/core/record";
 import { bpm } from "~/core/units";
 import { costRequestSchema } from "~/workers/protocol/cost";
 import * as v from "valibot";
@@ -21,13 +22,17 @@ const flaws = (...counts: readonly (readonly [number, number])[]) =>
 
 test("without plays it is the prior; with them it is the student", () => {
   const known = { target: bpm(96), block, hardness: null, flaws: [] };
-  const prior = reckoningFrom({ ...known, reps: [] });
-  expect(prior.weight).toBe(0);
-  const rep = { tempo: bpm(90), verdict: "clean", daysAgo: 0, count: 20 } as const;
-  const sure = reckoningFrom({ ...known, reps: [rep] });
+  const prior = reckoningFrom({ ...known, record: null });
+  expect(prior.plays).toBe(0);
+  const rep = { tempo: bpm(90), verdict: "clean", count: 20 } as const;
+  const level = afterDay(firstLevel(96), [rep]);
+  const sure = reckoningFrom({ ...known, record: { level, most: 94.5, plays: 20 } });
   expect(sure.cleanAt(90)).toBeGreaterThan(prior.cleanAt(90));
   expect(sure.comfortable).toBeGreaterThan(prior.comfortable);
-  const ceilings = [0, 0.5, 1].map((hardness) => reckoningFrom({ ...known, hardness, reps: [] }));
+  expect(sure.comfortable).toBeLessThanOrEqual(94.5);
+  const ceilings = [0, 0.5, 1].map((hardness) =>
+    reckoningFrom({ ...known, hardness, record: null }),
+  );
   const falling = ceilings.map(({ ceiling }) => ceiling);
   expect(falling).toEqual([...falling].sort((one, other) => other - one));
   expect(new Set(falling).size).toBe(3);
@@ -40,7 +45,7 @@ test("the question is one that the worker can read", () => {
     block,
     hardness: null,
     flaws: flaws([1, 2], [2, 2]),
-    reps: [],
+    record: null,
   });
   const from = { start: ladder.start, place: { phase: 0, stage: 0 } };
   const question = { ...reckoning.question(ladder, from, true), id: 1 };

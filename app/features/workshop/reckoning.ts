@@ -1,6 +1,6 @@
 import { cleanTable, likelyCost, type CleanAt } from "~/core/cost";
 import { whereItFailed, type Ladder } from "~/core/ladder";
-import { estimate, type RecordedRep } from "~/core/record";
+import { estimateOf, firstLevel, notAbove, type Level } from "~/core/record";
 import type { Played } from "~/core/session";
 import { seeded } from "~/core/simulate";
 import type { Bpm } from "~/core/units";
@@ -12,8 +12,8 @@ export interface Reckoning {
   readonly cleanAt: CleanAt;
   readonly comfortable: number;
   readonly ceiling: number;
-  /** Weighted plays behind it. */
-  readonly weight: number;
+  /** Judged plays behind it. */
+  readonly plays: number;
   readonly question: (
     ladder: Ladder,
     from: CostRequest["from"],
@@ -21,8 +21,17 @@ export interface Reckoning {
   ) => Omit<CostRequest, "id">;
 }
 
+/** What is believed of a student on a passage, as of today. */
+export interface KnownRecord {
+  readonly level: Level;
+  /** No tempo above it is called comfortable. */
+  readonly most: number | null;
+  /** Judged plays behind it. */
+  readonly plays: number;
+}
+
 interface Known {
-  readonly reps: readonly RecordedRep[];
+  readonly record: KnownRecord | null;
   readonly target: Bpm;
   /** How hard its notes are, where they are known. */
   readonly hardness: number | null;
@@ -46,19 +55,19 @@ function remembered(cleanAt: CleanAt): CleanAt {
   };
 }
 
-/** From the student's own plays of this passage, or the stated prior without any. */
-export function reckoningFrom({ reps, target, hardness, block, flaws }: Known): Reckoning {
-  const known = estimate(reps, target, hardness);
+/** From the student's own plays of this passage, or what is expected without any. */
+export function reckoningFrom({ record, target, hardness, block, flaws }: Known): Reckoning {
+  const known = estimateOf(record?.level ?? firstLevel(target, hardness));
   // The table is for the worker only: it is made when first something is asked of it.
   let table: number[] | undefined;
   const { bars, around, fromBar, toBar, pickupBeats, startBeats, endBeats, order, beatUnit } =
     block;
-  const comfortable = known.comfortable.value;
+  const comfortable = notAbove(known.comfortable, record?.most ?? null).value;
   return {
     cleanAt: remembered(known.cleanAt),
     comfortable,
     ceiling: known.ceiling.value,
-    weight: known.weight,
+    plays: record?.plays ?? 0,
     question: (ladder, from, offers) => ({
       ladder,
       from,

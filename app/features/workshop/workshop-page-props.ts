@@ -1,10 +1,11 @@
 import type { Refused } from "~/components/field";
 import type { Ladder, Place } from "~/core/ladder";
-import type { RecordedRep } from "~/core/record";
 import type { MetreRegion, PassageRange, PassageTempo, PieceTempi } from "~/core/score";
 import type { Bpm } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
 import type { KeptLadder } from "./kept";
+import type { KnownRecord } from "./reckoning";
+import type { LeftBehind } from "./starts";
 
 export interface WorkshopPageProps {
   readonly studioId: string;
@@ -28,7 +29,10 @@ export interface WorkshopPageProps {
   readonly ladder: Ladder | null;
   readonly place: Place | null;
   readonly startToday: Bpm | null;
-  readonly reps: readonly (RecordedRep & { readonly count: number })[];
+  /** What the next start goes by. */
+  readonly left: LeftBehind;
+  /** What is believed of this student on this passage; null before anything was played. */
+  readonly record: KnownRecord | null;
   readonly flaws: readonly { readonly bar: number; readonly flawed: number }[];
   readonly bestGain: number | null;
   readonly concertInDays: number | null;

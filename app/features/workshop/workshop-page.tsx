@@ -34,6 +34,7 @@ import { Offers } from "./offers";
 import { blockOf, offeredFor } from "./passage-drawn";
 import { PhaseRow } from "./phase-row";
 import { chanceOfDraft, reckoningFrom } from "./reckoning";
+import { startsToday } from "./starts";
 import { SchoolChooser } from "./school-chooser";
 import { Stairs } from "./stairs";
 import { useCost } from "./use-cost";
@@ -57,7 +58,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
         ? { ...draftOf(ladder), of: ladder.of ?? tempo.full }
         : draftOf(ladder);
     const block = blockOf({ range, order, piece, course, tempo, steady: false });
-    const known = { reps: props.reps, hardness, block, flaws: props.flaws };
+    const known = { record: props.record, hardness, block, flaws: props.flaws };
     const fits = chanceOfDraft(known, nearestPlayable(tempo.full));
     const offered = offeredFor(props, fits);
     return props.joins ? { ...offered, inContext: { bars: 1, at: "top" } } : offered;
@@ -111,8 +112,8 @@ export function WorkshopPage(props: WorkshopPageProps) {
   // What is expected of a student must not change while a target is being moved.
   const target = nearestPlayable(ladder?.target ?? tempo.full);
   const reckoning = useMemo(
-    () => reckoningFrom({ reps: props.reps, target, hardness, block, flaws: props.flaws }),
-    [props.reps, props.flaws, hardness, target, block],
+    () => reckoningFrom({ record: props.record, target, hardness, block, flaws: props.flaws }),
+    [props.record, props.flaws, hardness, target, block],
   );
   // Set at the stand, it holds until the ladder says something else; what it costs goes by it.
   const players = useMemo(
@@ -124,6 +125,11 @@ export function WorkshopPage(props: WorkshopPageProps) {
     [drawn, reckoning, players],
   );
   const known = useCost(question);
+  const { left } = props;
+  const starts = useMemo(
+    () => (drawn ? startsToday(drawn.ladder, block, left) : undefined),
+    [drawn, block, left],
+  );
   const figures = figuresOf(known);
   const errors = checked.ok ? (refused?.errors ?? {}) : checked.errors;
   const part = drawn?.ladder.part ?? null;
@@ -265,7 +271,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
             told={words.ladder.dayTold(draft)}
             wrong={hasError(errors, "startRule", "minutes", "days", "rest", "warmUp", "overspeed")}
           >
-            {() => <DayFields draft={draft} errors={errors} onChange={change} />}
+            {() => <DayFields draft={draft} errors={errors} onChange={change} starts={starts} />}
           </Fold>
         </div>
         <div className={styles.drawing}>
@@ -315,7 +321,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
                 known={known}
                 cleanAt={reckoning.cleanAt}
                 ceiling={reckoning.ceiling}
-                weight={reckoning.weight}
+                plays={reckoning.plays}
                 hardness={hardness}
                 stage={drawn.from.place.stage}
                 name={person.name}

@@ -42,7 +42,7 @@ async function marksOf(
       const earlier = days.flatMap((each) => (each.day < day ? (each.reached_tempo ?? []) : []));
       const before = earlier.length > 0 ? Math.max(...earlier) : undefined;
       const timesAtTarget = earlier.filter((tempo) => tempo >= target).length;
-      const safeNow = passage !== undefined && stateOf(passage) === "safe";
+      const safeNow = passage !== undefined && stateOf(passage, day) === "safe";
       return {
         title: block.name ? `${block.title}, ${block.name}` : block.title,
         target,

@@ -27,6 +27,7 @@ import {
   type Passage,
 } from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
+import { standingOf } from "../plan/standing";
 import { todayIn, type Services } from "../services";
 import { beatUnitAt } from "./passages";
 
@@ -61,10 +62,12 @@ export function readGiven(form: FormData): Result<string[], FormRefused> {
 }
 
 /** How comfortable a student is, passage by passage, as shares of the targets. */
-const sharesOf = (passages: readonly Passage[]): number[] =>
-  passages.flatMap(({ comfortable, ladder }) =>
-    comfortable !== null && ladder ? [Math.min(1, comfortable / ladder.target)] : [],
-  );
+const sharesOf = (passages: readonly Passage[], today: Day): number[] =>
+  passages.flatMap((passage) => {
+    const standing = standingOf(passage, today);
+    const { ladder } = passage;
+    return standing && ladder ? [Math.min(1, standing.comfortable.value / ladder.target)] : [];
+  });
 
 /** A passage that somebody is given: another's, or an exercise's. */
 export interface Given extends PassageRange {
@@ -126,7 +129,7 @@ export async function givePassage(
   await insertPassage(tx, studioId, { id, personId: to, pieceId, ...told, ...range });
   await markGiven(tx, studioId, id, given.from);
   if (!given.ladder) return id;
-  const ladder = suited(given, given.ladder, sharesOf(theirs), today);
+  const ladder = suited(given, given.ladder, sharesOf(theirs, today), today);
   await insertLadder(tx, studioId, id, newId(), ladder);
   return id;
 }

@@ -48,7 +48,7 @@ function reviewed(item: AssignmentItem, inputs: Inputs): ReviewedItem {
   const inBars = flaws
     .find(({ pieceId }) => pieceId === passage?.pieceId)
     ?.bars.filter(({ bar }) => passage && bar >= passage.fromBar && bar <= passage.toBar);
-  const safe = passage !== undefined && stateOf(passage) === "safe";
+  const safe = passage !== undefined && stateOf(passage, inputs.today) === "safe";
   return {
     ...item,
     days: byDay.length,
@@ -92,7 +92,7 @@ function nextGoalTempo(passage: Passage, tempo: ReturnType<typeof tempoOf>): num
   const { target, phases } = passage.ladder;
   // Where the tempo stays there is no other to aim at.
   if (phases.every(({ school }) => natureOf(school.name).tempo === "stays")) return target;
-  const now = tempo?.to ?? passage.reachedTempo ?? passage.ladder.start;
+  const now = tempo?.to ?? passage.days[0]?.reached ?? passage.ladder.start;
   const gained = tempo ? tempo.to - tempo.from : 0;
   return Math.min(target, Math.round(Math.max(now + gained, now * USUAL_GAIN)));
 }
@@ -105,7 +105,7 @@ function loweredFrom(
 ): ReviewedItem["lowered"] {
   const next = passage && nextGoalTempo(passage, tempoOf(rows));
   if (goalTempo === null || !next || next >= goalTempo) return undefined;
-  const reached = tempoOf(rows)?.to ?? passage.reachedTempo ?? passage.ladder!.start;
+  const reached = tempoOf(rows)?.to ?? passage.days[0]?.reached ?? passage.ladder!.start;
   return { from: goalTempo, reached: Math.round(reached) };
 }
 

@@ -118,7 +118,7 @@ function beforeNext(
   }
   return {
     lastDay,
-    raw: passages.filter((each) => stateOf(each) === "raw").map(({ id }) => id),
+    raw: passages.filter((each) => stateOf(each, from) === "raw").map(({ id }) => id),
   };
 }
 

@@ -1,7 +1,8 @@
 import { spanOf, type Ladder } from "~/core/ladder";
-import { suggestedState, type PassageState } from "~/core/score";
-import { nearestPlayable, type Bpm, type Day } from "~/core/units";
+import { stateHeld, type PassageState } from "~/core/score";
+import { daysBetween, nearestPlayable, type Bpm, type Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
+import { lastDays, standingOf, type Standing } from "../plan/standing";
 import { passageTempo } from "./passage-tempo";
 import { wayInto } from "./way-into";
 
@@ -10,22 +11,29 @@ const highestTarget = (ladder: Ladder): Bpm =>
   nearestPlayable(Math.max(...ladder.phases.map((phase) => spanOf(ladder, phase).target)));
 
 /** What the teacher says of a passage, or else what its record suggests. */
-export function stateOf(passage: Passage): PassageState {
-  const { stateSet, comfortable, ceiling, ladder, plays } = passage;
+export function stateOf(passage: Passage, today: Day): PassageState {
+  const { stateSet, ladder, plays, days } = passage;
   if (stateSet) return stateSet;
   const target = ladder ? highestTarget(ladder) : passageTempo(passage).full;
-  if (comfortable === null || ceiling === null) return suggestedState(undefined, target);
   const whole = passage.passed.filter((each) => each.whole);
-  const atTarget = whole.filter(({ top }) => top >= target).map(({ days }) => days);
+  const atTarget = whole.filter(({ top }) => top >= target).map((each) => each.days);
   const daysAtTarget = Math.max(0, ...atTarget);
-  const passedTempi = whole.length;
-  return suggestedState({ comfortable, ceiling, plays, passedTempi, daysAtTarget }, target);
+  const known = { plays, passedTempi: whole.length, daysAtTarget };
+  const record = ({ comfortable, ceiling }: Pick<Standing, "comfortable" | "ceiling">) => ({
+    ...known,
+    comfortableLow: comfortable.low,
+    ceilingLow: ceiling.low,
+  });
+  const now = standingOf(passage, today);
+  const daysOff = days[0] ? daysBetween(days[0].day, today) : 0;
+  return stateHeld(lastDays(passage).map(record), now && record(now), daysOff, target);
 }
 
 /** A passage as lists and ribbons show it. */
 export function passageLine(passage: Passage, today: Day) {
   const { ladder, piece } = passage;
   const way = ladder ? wayInto({ ...passage, ladder }, today) : undefined;
+  const standing = standingOf(passage, today);
   return {
     id: passage.id,
     pieceId: piece.id,
@@ -37,13 +45,13 @@ export function passageLine(passage: Passage, today: Day) {
     fromBar: passage.fromBar,
     toBar: passage.toBar,
     beatUnit: passage.beatUnit,
-    state: stateOf(passage),
+    state: stateOf(passage, today),
     stateSet: passage.stateSet,
-    comfortable: passage.comfortable,
-    ceiling: passage.ceiling,
+    comfortable: standing?.comfortable.value ?? null,
+    ceiling: standing?.ceiling.value ?? null,
     pace: passage.pace,
     ended: passage.ended?.tempo ?? null,
-    reached: passage.reachedTempo,
+    reached: passage.days[0]?.reached ?? null,
     target: ladder?.target ?? null,
     minutes: ladder?.minutes ?? null,
     start: way?.start ?? null,

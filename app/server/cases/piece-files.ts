@@ -8,21 +8,24 @@ import {
   passagesOfPerson,
   pieceOfPerson,
   scoreOf,
+  studioById,
 } from "~/db/queries";
 import type { PieceDocument } from "../archive/piece-document";
 import type { Told } from "../archive/told";
-import type { Services } from "../services";
+import { todayIn, type Services } from "../services";
 import { stateOf } from "./passage-line";
 
 const EVER = "0001-01-01";
 
 /** A piece on a student's stand with everything that is written on it, as one document. */
 export async function pieceDocument(
-  { db }: Services,
+  services: Services,
   studioId: string,
   personId: string,
   pieceId: string,
 ): Promise<PieceDocument> {
+  const { db } = services;
+  const today = todayIn(services, await studioById(db, studioId));
   const piece = await pieceOfPerson(db, studioId, personId, pieceId);
   const [passages, flaws, marks, score, notes] = [
     await passagesOfPerson(db, studioId, personId),
@@ -55,7 +58,7 @@ export async function pieceDocument(
         notes: passage.onlyNotes,
         order: [...passage.order],
         beatUnit: passage.beatUnit,
-        state: stateOf(passage),
+        state: stateOf(passage, today),
         ladder: passage.ladder,
       })),
     flaws,

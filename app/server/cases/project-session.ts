@@ -1,34 +1,55 @@
-import { estimate } from "~/core/record";
+import { withdrawnClick } from "~/core/ladder";
+import {
+  afterDay,
+  daysLater,
+  estimateOf,
+  firstLevel,
+  mostComfortable,
+  notAbove,
+} from "~/core/record";
 import { replay, summarise, tasksOf, type SessionEvent, type SessionPlan } from "~/core/session";
-import { addDays, dayOf, daysBetween, type Day } from "~/core/units";
+import { dayOf, daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import {
   beganAt,
   insertQuestion,
+  levelBefore,
   playedDays,
-  putPassageDay,
+  putPassageDays,
   replaceSession,
   repsOfPassage,
+  type EstimatedDay,
 } from "~/db/queries";
 
-/** Plays older than this weigh next to nothing and are not read. */
-const RECORD_DAYS = 90;
-
-/** Estimates a passage anew for each day on which it was played, from a day on. */
+/**
+ * Estimates a passage anew from a day on: from what was believed before it, day by day through what
+ * was played. What lies before costs nothing, however long it is.
+ */
 export async function estimateDays(
   db: Queries,
   studioId: string,
   passageId: string,
   from: Day,
 ): Promise<void> {
-  for (const { day, target, hardness } of await playedDays(db, studioId, passageId, from)) {
-    const reps = await repsOfPassage(db, studioId, passageId, addDays(day, -RECORD_DAYS), day);
-    const recorded = reps.map(({ day: played, ...rep }) => ({
-      ...rep,
-      daysAgo: daysBetween(played, day),
-    }));
-    await putPassageDay(db, studioId, passageId, day, estimate(recorded, target, hardness));
-  }
+  const played = await playedDays(db, studioId, passageId, from);
+  const [first] = played;
+  if (!first) return;
+  type Rep = Awaited<ReturnType<typeof repsOfPassage>>[number];
+  const reps = new Map<Day, Rep[]>(played.map(({ day }) => [day, []]));
+  for (const rep of await repsOfPassage(db, studioId, passageId, from))
+    reps.get(rep.day)?.push(rep);
+  let before = await levelBefore(db, studioId, passageId, first.day);
+  const days = played.map(({ day, target, hardness, passed, step }): EstimatedDay => {
+    const morning = before
+      ? daysLater(before.level, daysBetween(before.day, day))
+      : firstLevel(target, hardness);
+    const level = afterDay(morning, reps.get(day) ?? []);
+    before = { day, level };
+    const most = mostComfortable(passed ?? undefined, level.fastestClean, step ?? undefined);
+    const { comfortable, ceiling } = estimateOf(level);
+    return { day, level, most, comfortable: notAbove(comfortable, most), ceiling };
+  });
+  await putPassageDays(db, studioId, passageId, days);
 }
 
 export interface StoredSession {
@@ -83,7 +104,10 @@ export async function countSession(
       const factor = ladder.of === null ? null : play.tempo / ladder.of;
       // Where the ladder names no key, the week's is the one it was played in.
       const key = play.key ?? weeksKey(session.plan, play.blockIndex);
-      return { ...play, passageId, key, factor };
+      // A click that was withdrawn is told like a layer: such plays say nothing of the whole with it.
+      const { task } = state.blocks[play.blockIndex]!.rungs[play.rung]!;
+      const layer = play.layer ?? (play.endingWell ? undefined : withdrawnClick(task));
+      return { ...play, passageId, key, factor, layer };
     }),
   });
   return day;

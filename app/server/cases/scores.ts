@@ -19,7 +19,6 @@ import {
   lastBarCut,
   originalOf,
   partOf,
-  pieceById,
   pieceOfPerson,
   scoreOf,
   setPart,

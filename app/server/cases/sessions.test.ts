@@ -49,8 +49,8 @@ describe("a session", () => {
 
     const { passages } = await todayPage(room.services, room.studioId, room.personId);
     expect(passages[0]).toMatchObject({ start: 70, reached: 70 });
-    const { reps } = await workshopPage(room.services, room.studioId, room.passageId);
-    expect(reps.reduce((sum, { count }) => sum + count, 0)).toBe(6);
+    const { record } = await workshopPage(room.services, room.studioId, room.passageId);
+    expect(record?.plays).toBe(6);
     const { days, flaws } = await progressPage(room.services, room.studioId, room.passageId);
     expect(days[0]).toMatchObject({ reached_tempo: 70, plays: 6 });
     expect(flaws).toEqual({ 7: 1 });

@@ -53,7 +53,9 @@ export async function sheetPage(
   const today = todayIn(services, studio);
   const { from_day: from, until_day: until } = week;
   const happened = await whatHappened(db, studioId, personId, readFrom(week), addDays(until, -1));
-  const raw = new Set(passages.filter((each) => stateOf(each) === "raw").map(({ id }) => id));
+  const raw = new Set(
+    passages.filter((each) => stateOf(each, today) === "raw").map(({ id }) => id),
+  );
   const { times } = person;
   const asWasSet = {
     ...week.text,

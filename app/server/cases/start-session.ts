@@ -20,6 +20,7 @@ import {
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
 import { hurtSince, PAIN_DAYS } from "../plan/pain";
+import { standingOf } from "../plan/standing";
 import { openItems, weekNotes, weekOn, type RunningWeek } from "../plan/week-on";
 import { whatHappened, type Happened } from "../plan/week-plan";
 import type { ChosenPart } from "./read-today";
@@ -55,6 +56,7 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
   const { start, place, bars, again, passedTempi } = wayInto(withLadder, today);
   const part = partOf(passage, ladder);
   const pace = keptPace(passage.pace, ladder);
+  const standing = standingOf(passage, today);
   return {
     passageId: passage.id,
     pieceTitle: piece.title,
@@ -73,8 +75,8 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
     place,
     again,
     passedTempi: [...passedTempi],
-    comfortable: passage.comfortable,
-    ceiling: passage.ceiling,
+    comfortable: standing?.comfortable.value ?? null,
+    ceiling: standing?.ceiling.value ?? null,
     ...(pace ? { pace } : {}),
   };
 }

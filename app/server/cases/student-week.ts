@@ -48,7 +48,9 @@ interface WeekInputs {
 /** A week with what each day asked and what came of it, and as it is laid out from today on. */
 export function studentWeek({ week, times, passages, happened, today }: WeekInputs): StudentWeek {
   const { from_day: from, until_day: until, since = from, text } = week;
-  const raw = new Set(passages.filter((each) => stateOf(each) === "raw").map(({ id }) => id));
+  const raw = new Set(
+    passages.filter((each) => stateOf(each, today) === "raw").map(({ id }) => id),
+  );
   const plan = planWeek({ week, times, happened, raw, today });
   const byDay = minutesOfDays(happened);
   const days = plan.days.map(({ day, minutes, items: asked }): WeekDay => ({

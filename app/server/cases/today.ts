@@ -71,7 +71,9 @@ export async function todayPage(services: Services, studioId: string, personId: 
   );
   const week = weekOn(weeks, today);
   const { times } = person;
-  const raw = new Set(passages.filter((each) => stateOf(each) === "raw").map(({ id }) => id));
+  const raw = new Set(
+    passages.filter((each) => stateOf(each, today) === "raw").map(({ id }) => id),
+  );
   const plan = week && planWeek({ week, times, happened, raw, today });
   const day = plan?.days.find((each) => each.day === today);
   const asked = week && askedToday(week, day, happened, today);

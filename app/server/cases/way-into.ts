@@ -2,6 +2,7 @@ import { practiceDaysGone, wayIn, type Bar, type Ladder, type Place } from "~/co
 import { rangeOf, type PassageRange } from "~/core/score";
 import { daysBetween, type Bpm, type Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
+import { standingOf } from "../plan/standing";
 import { barsPlayed } from "./passage-tempo";
 
 export type WithLadder = Passage & { readonly ladder: Ladder };
@@ -28,6 +29,21 @@ const fastestPassed = ({ passed }: Pick<Passage, "passed">, material: string): n
     undefined,
   );
 
+/** What earlier days have left of the ladders of a passage, for whichever is drawn. */
+export function leftOf(passage: Passage, today: Day) {
+  const standing = standingOf(passage, today);
+  const materials = [...new Set(passage.passed.map(({ material }) => material))];
+  return {
+    ended: passage.ended,
+    comfortable: standing?.comfortable.value,
+    advised: standing?.advised,
+    daysGone: passage.ladder ? daysGone(passage.ladder, today) : undefined,
+    passed: Object.fromEntries(
+      materials.map((material) => [material, fastestPassed(passage, material)!]),
+    ),
+  };
+}
+
 /** Practice days since a ladder by the date was set. */
 function daysGone({ phases, setOn }: Ladder, today: Day): number | undefined {
   const byDate = phases.find(({ school }) => school.name === "by-date")?.school;
@@ -49,19 +65,18 @@ export interface WayInto {
 
 /** Today's start and place of a passage with a ladder, by its start rule and its record. */
 export function wayInto(passage: WithLadder, today: Day): WayInto {
-  const { ladder, ended, comfortable } = passage;
+  const { ladder } = passage;
+  const { passed, ...left } = leftOf(passage, today);
   const part = partOf(passage, ladder);
   const bars = barsPlayed(passage, part);
   const { material, ...way } = wayIn(ladder, part, bars, {
-    ended,
-    comfortable: comfortable ?? undefined,
-    fastest: (each) => fastestPassed(passage, each),
-    daysGone: daysGone(ladder, today),
+    ...left,
+    fastest: (each) => passed[each],
   });
   return {
     ...way,
     bars,
-    again: ended !== null,
+    again: left.ended !== null,
     passedTempi: passage.passed.flatMap((each) => (each.material === material ? each.tempo : [])),
   };
 }

@@ -129,7 +129,7 @@ export async function weekOf(services: Services, studioId: string) {
     ),
   );
   const asked = await passagesNamed(db, studioId, named);
-  const raw = new Set(asked.filter((each) => stateOf(each) === "raw").map(({ id }) => id));
+  const raw = new Set(asked.filter((each) => stateOf(each, today) === "raw").map(({ id }) => id));
   const [weekFor, latestFor, reachedFor, painFor, saidFor, memoryFor, questionsFor] = [
     byPerson(weeks),
     byPerson(latest),

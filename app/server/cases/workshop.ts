@@ -1,36 +1,34 @@
 import { checkedStaircase, spanOf, type Ladder } from "~/core/ladder";
-import { bestDailyGain } from "~/core/record";
+import { dailyGain, type Level } from "~/core/record";
 import { err, ok, sentences, type Result } from "~/core/result";
 import { barsOf, rangeOf, type PassageRange } from "~/core/score";
 import { addDays, daysBetween } from "~/core/units";
 import * as v from "valibot";
 import {
-  ceilingsOfPerson,
   flawsByBar,
   keptLadders,
+  levelsOfPerson,
   passageById,
-  repsOfPassage,
   studentById,
   studioById,
   type Passage,
 } from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
+import { standingOf } from "../plan/standing";
 import { todayIn, type Services } from "../services";
 import { ladderTextSchema } from "./ladder-text";
 import { passageLine } from "./passage-line";
 import { courseOf, passageTempo } from "./passage-tempo";
-import { partOf, wayInto } from "./way-into";
+import { leftOf, partOf, wayInto } from "./way-into";
 
-const RECORD_DAYS = 90;
 const FLAW_DAYS = 28;
 
-type CeilingRow = Awaited<ReturnType<typeof ceilingsOfPerson>>[number];
+/** Fewer days of practice say little of what a student gains in one. */
+const LEAST_DAYS = 4;
 
-function byPassage(rows: readonly CeilingRow[]): CeilingRow[][] {
-  const groups = new Map<string, CeilingRow[]>();
-  for (const row of rows) groups.set(row.passage_id, [...(groups.get(row.passage_id) ?? []), row]);
-  return [...groups.values()];
-}
+/** The most that a student may gain in a practice day, as far as their passages tell. */
+const bestGain = (known: readonly { readonly level: Level }[]): number | null =>
+  known.length === 0 ? null : Math.max(0, ...known.map(({ level }) => dailyGain(level).high));
 
 /** A passage with its student, its ladder, and the plays that an estimate is made from. */
 export async function workshopPage(services: Services, studioId: string, passageId: string) {
@@ -39,13 +37,13 @@ export async function workshopPage(services: Services, studioId: string, passage
   const passage = await passageById(db, studioId, passageId);
   const { personId, pieceId, ladder, piece } = passage;
   const today = todayIn(services, studio);
-  const [person, reps, flaws, ceilings, kept] = await Promise.all([
+  const [person, flaws, levels, kept] = await Promise.all([
     studentById(db, studioId, personId),
-    repsOfPassage(db, studioId, passageId, addDays(today, -RECORD_DAYS), today),
     flawsByBar(db, studioId, personId, pieceId, addDays(today, -FLAW_DAYS)),
-    ceilingsOfPerson(db, studioId, personId),
+    levelsOfPerson(db, studioId, personId, LEAST_DAYS),
     keptLadders(db, studioId),
   ]);
+  const standing = standingOf(passage, today);
   const way = ladder ? wayInto({ ...passage, ladder }, today) : undefined;
   return {
     today,
@@ -60,9 +58,10 @@ export async function workshopPage(services: Services, studioId: string, passage
     ladder,
     place: way?.place ?? null,
     startToday: way?.start ?? null,
-    reps: reps.map(({ day, ...rep }) => ({ ...rep, daysAgo: daysBetween(day, today) })),
+    left: leftOf(passage, today),
+    record: standing ? { level: standing.level, most: standing.most, plays: passage.plays } : null,
     flaws: flaws.filter(({ bar }) => bar >= passage.fromBar && bar <= passage.toBar),
-    bestGain: bestDailyGain(byPassage(ceilings)) ?? null,
+    bestGain: bestGain(levels),
     concertInDays: studio.concert_on ? daysBetween(today, studio.concert_on) : null,
     kept: kept.map(({ id, name, ladder: each }) => ({ id, name, ladder: each })),
   };

@@ -2,13 +2,14 @@ import { likelyCost } from "~/core/cost";
 import { fastTempo, whereOf, withPace } from "~/core/session";
 import { rungsToday } from "~/core/ladder";
 import { seeded } from "~/core/simulate";
-import { cleanProbability, curveThrough, estimate } from "~/core/record";
+import { estimateOf, firstLevel } from "~/core/record";
 import type { Candidate } from "~/core/session";
 import type { StageWork } from "~/core/score";
 import { reviewIn } from "~/core/week";
 import { daysBetween, type Bpm, type Day } from "~/core/units";
 import type { Passage, PlayedDay } from "~/db/queries";
 import { blockOf } from "../cases/start-session";
+import { standingOf } from "./standing";
 import { stateOf } from "../cases/passage-line";
 
 /** What is looked at for "what five minutes would move". */
@@ -17,26 +18,9 @@ const SHORT_MINUTES = 4;
 const RUNS = 100;
 const SEED = 20_261_126;
 
-const priors = new Map<string, ReturnType<typeof estimate>>();
-const MOST_PRIORS = 500;
-
-/** What nobody's record says, by target and notes: reckoned once. */
-function priorFor(target: Bpm, hardness: number | null) {
-  const name = `${target} ${hardness}`;
-  const known = priors.get(name) ?? estimate([], target, hardness);
-  if (priors.size >= MOST_PRIORS) priors.clear();
-  priors.set(name, known);
-  return known;
-}
-
-/** P(clean) by tempo from the newest estimate, or the stated prior without one. */
-function cleanAtOf({ comfortable, ceiling, hardness }: Passage, target: Bpm) {
-  if (comfortable === null || ceiling === null || ceiling <= comfortable) {
-    return priorFor(target, hardness).cleanAt;
-  }
-  const curve = curveThrough(comfortable, ceiling);
-  return (tempo: number) => cleanProbability(curve, tempo);
-}
+/** P(clean) by tempo as of today, or what is expected before anything was played. */
+const cleanAtOf = (passage: Passage, target: Bpm, today: Day) =>
+  (standingOf(passage, today) ?? estimateOf(firstLevel(target, passage.hardness))).cleanAt;
 
 /** Minutes of today's ladder, and the share of the target that the first minutes gain. */
 function costOf(passage: Passage, today: Day): { costMinutes: number; gain: number } | undefined {
@@ -47,7 +31,7 @@ function costOf(passage: Passage, today: Day): { costMinutes: number; gain: numb
   const { minutes, rungs: costs } = likelyCost({
     block: { ...block, ladder },
     rungs,
-    cleanAt: cleanAtOf(passage, ladder.target),
+    cleanAt: cleanAtOf(passage, ladder.target, today),
     comfortable: block.comfortable ?? undefined,
     from: whereOf(block),
     // What is fitted is today's part of it.
@@ -99,7 +83,7 @@ export function candidatesFor(inputs: CandidateInputs): Candidate[] {
   return passages.flatMap((passage): Candidate[] => {
     const cost = costOf(passage, today);
     if (!cost) return [];
-    const state = stateOf(passage);
+    const state = stateOf(passage, today);
     return [
       {
         passageId: passage.id,

@@ -2,7 +2,7 @@ import * as v from "valibot";
 import type { ClickPattern, ClickProgramme } from "~/core/click";
 import { items, listSchema, oneOf, presets } from "../list-schema";
 import { ownGate } from "../own-gate";
-import type { Path, School } from "../school";
+import type { Path, School, Task } from "../school";
 
 const always = { kind: "never" } as const;
 
@@ -22,6 +22,13 @@ const WITHDRAWALS = {
 } as const satisfies Record<string, Pick<ClickProgramme, "pattern" | "silence">>;
 type Withdrawal = keyof typeof WITHDRAWALS;
 const WITHDRAWAL_NAMES = Object.keys(WITHDRAWALS) as [Withdrawal, ...Withdrawal[]];
+
+/** What still sounds on every beat is no less of a click. */
+const HELPS = /^(beats|subdivided|divided-\d+)$/;
+
+/** What is left of a click that was withdrawn; undefined where it sounds on every beat, or is no task. */
+export const withdrawnClick = (task: Task | undefined): string | undefined =>
+  task?.kind === "click" && !HELPS.test(task.name) ? task.name : undefined;
 
 const MOST_COMPARED_BARS = 8;
 

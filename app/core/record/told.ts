@@ -1,0 +1,26 @@
+import type { Span } from "./estimate";
+
+/** The step above what was passed that may be told, where no ladder says one. */
+const USUAL_STEP = 0.05;
+
+/**
+ * The highest tempo that may be called comfortable, in bpm: the fastest one passed clean plus a step,
+ * the ladder's own or 5 %; before anything was passed the fastest clean play counts. Null where
+ * there was none either.
+ */
+export function mostComfortable(
+  passed: number | undefined,
+  fastestClean: number | null,
+  step: number | undefined,
+): number | null {
+  const fastest = passed ?? fastestClean;
+  if (fastest === null) return null;
+  return fastest + (step ?? fastest * USUAL_STEP);
+}
+
+/** A span as it is told: nothing of it above what may be called comfortable. */
+export function notAbove(span: Span, most: number | null): Span {
+  if (most === null) return span;
+  const under = (tempo: number) => Math.min(tempo, most);
+  return { value: under(span.value), low: under(span.low), high: under(span.high) };
+}

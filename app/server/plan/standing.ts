@@ -1,0 +1,42 @@
+import {
+  daysLater,
+  advisedStart,
+  estimateOf,
+  inKey,
+  notAbove,
+  type Estimate,
+  type Level,
+  type Span,
+} from "~/core/record";
+import { daysBetween, type Day } from "~/core/units";
+import type { Passage } from "~/db/queries";
+
+/** What is believed of a student on a passage, as of a day: one answer for all pages. */
+export interface Standing extends Estimate {
+  readonly level: Level;
+  /** No tempo above it is called comfortable. */
+  readonly most: number | null;
+  /** Where to start as advised: at most so fast is a clean play surely likely. */
+  readonly advised: number;
+}
+
+type Known = Pick<Passage, "days">;
+
+/** The level as of a day: nights and days off since it was last played included. */
+function told({ day, level, most }: Passage["days"][number], today: Day, key?: string): Standing {
+  const then = daysLater(level, daysBetween(day, today));
+  const here = key === undefined ? then : inKey(then, key);
+  const { comfortable, ceiling, cleanAt } = estimateOf(here);
+  const advised = Math.min(most ?? Infinity, advisedStart(here));
+  return { level: here, most, advised, comfortable: notAbove(comfortable, most), ceiling, cleanAt };
+}
+
+/** Where a passage stands today, in one of its keys if one is asked for; nothing before it was played. */
+export function standingOf({ days }: Known, today: Day, key?: string): Standing | undefined {
+  const [last] = days;
+  return last && told(last, today, key);
+}
+
+/** Spans after each of the last two days on which it was played, the latest first. */
+export const lastDays = ({ days }: Known): { comfortable: Span; ceiling: Span }[] =>
+  days.map((each) => told(each, each.day));
