@@ -46,6 +46,7 @@ export default [
       route("students/:personId/week", "routes/my-week.tsx"),
       route("students/:personId/weeks/:weekId", "routes/sheet.tsx"),
       route("students/:personId/times", "routes/times.tsx"),
+      route("students/:personId/concert", "routes/concert.tsx"),
       route("students/:personId/access", "routes/access.tsx"),
       route("students/:personId/log", "routes/log.tsx"),
       route("students/:personId/records", "routes/records.tsx"),

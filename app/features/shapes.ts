@@ -70,7 +70,8 @@ export interface PassageDay {
   readonly comfortable: number;
   readonly comfortable_low: number;
   readonly comfortable_high: number;
-  readonly ceiling: number;
+  /** Null while nothing near it was tried. */
+  readonly ceiling: number | null;
   readonly plays: number;
   readonly clean: number;
   readonly minutes: number;

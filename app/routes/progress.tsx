@@ -1,6 +1,8 @@
 import { ProgressPage } from "~/features/progress/progress-page";
 import { progressPage } from "~/server/cases/passage-pages";
 import { forPassage } from "~/server/access/guard";
+import { refused } from "~/server/boundary";
+import { setTarget } from "~/server/cases/set-target";
 import { words } from "~/words";
 import type { Route } from "./+types/progress";
 
@@ -15,6 +17,13 @@ export const loader = (asked: Route.LoaderArgs) =>
     return { studioId, teaches, looksOnly, ...(await progressPage(services, studioId, passageId)) };
   });
 
-export default function Progress({ loaderData }: Route.ComponentProps) {
-  return <ProgressPage {...loaderData} />;
+export const action = (asked: Route.ActionArgs) =>
+  forPassage(asked, "teach", async ({ services, studioId, passageId }) => {
+    const set = await setTarget(services, studioId, passageId, await asked.request.formData());
+    return set.ok ? { changed: set.value } : refused(set.error);
+  });
+
+export default function Progress({ loaderData, actionData }: Route.ComponentProps) {
+  const changed = actionData && "changed" in actionData ? actionData.changed : undefined;
+  return <ProgressPage {...loaderData} changed={changed} />;
 }

@@ -288,10 +288,8 @@ export const desk = {
     key: "Key",
     fastest: "Fastest clean",
     last: "Last",
-    now: (comfortable: number, low: number, high: number, ceiling: number) =>
-      `Comfortable at ${comfortable} bpm (between ${low} and ${high}), ceiling around ${ceiling}.`,
     explain:
-      "Comfortable: a clean play is nearly certain, nine in ten. Ceiling: it breaks every other time. Both are estimated from every play, recent ones counting more.",
+      "Comfortable: a clean play is nearly certain, nine in ten. Ceiling: it breaks every other time. Both come from a level that moves with every day of practice, and a little with every day off.",
   },
   afterwards: {
     moved: "What moved",

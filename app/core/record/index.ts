@@ -1,7 +1,7 @@
 export { dailyGain } from "./gain";
 export { type RecordedRep } from "./day-plays";
 export { advisedStart, estimateOf, type Estimate, type Span } from "./estimate";
-export { chanceIn, chancesAhead, daysTo, type DaysAhead, type Goal } from "./forecast";
+export { chanceIn, daysTo, type DaysAhead, type Goal } from "./forecast";
 export {
   afterDay,
   daysLater,
@@ -13,12 +13,6 @@ export {
   type Level,
 } from "./level";
 export { mostComfortable, notAbove } from "./told";
-export {
-  CEILING_PROBABILITY,
-  cleanProbability,
-  COMFORTABLE_PROBABILITY,
-  curveThrough,
-  LAPSE,
-  tempoAt,
-  type CleanCurve,
-} from "./model";
+export { CEILING_PROBABILITY, cleanProbability, tempoAt, type CleanCurve } from "./model";
+export { outlookOf, type Ahead, type Change, type Outlook } from "./outlook";
+export { chanceTogether, type OneOfMany } from "./together";

@@ -20,14 +20,6 @@ export const cleanProbability = ({ centre, width }: CleanCurve, tempo: number): 
 export const tempoAt = ({ centre, width }: CleanCurve, probability: number): number =>
   Math.exp(centre + width * Math.log((1 - LAPSE) / probability - 1));
 
-/** The curve with a given comfortable tempo and ceiling, both in bpm, the ceiling above. */
-export function curveThrough(comfortable: number, ceiling: number): CleanCurve {
-  const at = (probability: number) => Math.log((1 - LAPSE) / probability - 1);
-  const [easy, half] = [at(COMFORTABLE_PROBABILITY), at(CEILING_PROBABILITY)];
-  const width = Math.max(1e-3, Math.log(ceiling / comfortable) / (half - easy));
-  return { centre: Math.log(ceiling) - width * half, width };
-}
-
 /** Comfortable: a clean play is nearly certain. Ceiling: it breaks every other time (craft, 4). */
 export const COMFORTABLE_PROBABILITY = 0.9;
 export const CEILING_PROBABILITY = 0.5;

@@ -3,6 +3,7 @@ import fc from "fast-check";
 import { bpm } from "~/core/units";
 import {
   advisedStart,
+  chanceTogether,
   afterDay,
   chanceIn,
   cleanProbability,
@@ -14,6 +15,7 @@ import {
   levelSchema,
   mostComfortable,
   notAbove,
+  outlookOf,
   tempoAt,
   type Level,
   type RecordedRep,
@@ -189,5 +191,29 @@ describe("the days ahead", () => {
     expect(latest === undefined || latest > likely!).toBe(true);
     expect(daysTo(practised(20, 60, 0), { target: 240, practised: 0.5 }).likely).toBeUndefined();
     expect(daysTo(level, { target: 10, practised: 0 }).likely).toBe(0);
+  });
+
+  test("what would change a chance is told only where it does, and holds what it says", () => {
+    const ahead = { level, target: goal.target, days: 14, practised: 0.5, minutes: 10 };
+    const { chance, changes } = outlookOf(ahead);
+    expect(changes.length).toBeGreaterThan(1);
+    for (const change of changes) expect(change.chance).toBeGreaterThan(chance);
+    const lower = changes.find(({ kind }) => kind === "target");
+    if (lower?.kind !== "target") throw new Error("No lower target.");
+    expect(lower.chance).toBeGreaterThanOrEqual(2 / 3);
+    expect(lower.target).toBeLessThan(goal.target);
+    expect(outlookOf({ ...ahead, target: 20 }).changes).toEqual([]);
+  });
+
+  test("several passages stand together more rarely than the weakest, more often than by chance", () => {
+    let seed = 5;
+    const random = () => (seed = (seed * 48271) % 2147483647) / 2147483647;
+    const one = { level, target: goal.target, practised: 0.8 };
+    const alone = chanceTogether([one], 14, random);
+    expect(alone).toBeCloseTo(chanceIn(level, 14, goal), 1);
+    const three = chanceTogether([one, one, { ...one, practised: 0.6 }], 14, random);
+    expect(three).toBeLessThan(alone);
+    expect(three).toBeGreaterThan(alone ** 3);
+    expect(chanceTogether([], 14, random)).toBe(1);
   });
 });

@@ -13,7 +13,8 @@ const PASSAGE = `
          passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
          paced.pace, known_days.days, latest.day as last_day, known.passed,
-         coalesce(played.plays, 0) as plays, passage.given_from, passage.given_number,
+         coalesce(played.plays, 0) as plays,
+         (select count(*) from passage_day where passage_id = passage.id) as practice_days, passage.given_from, passage.given_number,
          passage.given_exercise, passage.given_version,
          ladder.number as ladder_number
   from passage

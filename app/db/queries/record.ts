@@ -105,7 +105,8 @@ export const passageDayRow = v.object({
   comfortable: v.number(),
   comfortable_low: v.number(),
   comfortable_high: v.number(),
-  ceiling: v.number(),
+  /** Null while nothing near it was tried. */
+  ceiling: v.nullable(v.number()),
   plays: v.number(),
   clean: v.number(),
   minutes: v.number(),
@@ -117,7 +118,7 @@ export const passageDays = (db: Queries, studioId: string, passageId: string) =>
   db.many(
     passageDayRow,
     `select passage_day.day, passage_day.reached_tempo, comfortable, comfortable_low,
-       comfortable_high, ceiling, sum(plays)::integer as plays, sum(clean)::integer as clean,
+       comfortable_high, case when ceiling_low <= most then ceiling end as ceiling, sum(plays)::integer as plays, sum(clean)::integer as clean,
        sum(active_seconds) / 60 as minutes
      from passage_day join session_block using (passage_id, day)
      where passage_day.studio_id = $1 and passage_id = $2

@@ -112,6 +112,7 @@ export const passageRow = v.pipe(
       ),
     ),
     plays: v.number(),
+    practice_days: v.number(),
     given_from: v.nullable(idRow),
     given_number: v.nullable(v.number()),
     given_exercise: v.nullable(idRow),
@@ -155,6 +156,8 @@ export const passageRow = v.pipe(
     passed: row.passed ?? [],
     /** Judged plays in all. */
     plays: row.plays,
+    /** Days on which it was played. */
+    practiceDays: row.practice_days,
     /** What it was given from, its ladder or version then, and whether its own was changed since. */
     given:
       row.given_from === null && row.given_exercise === null

@@ -14,7 +14,7 @@ const VALUES: Record<string, (day: PassageDay) => string | number> = {
   day: ({ day }) => day,
   reached: ({ reached_tempo }) => reached_tempo ?? 0,
   comfortable: ({ comfortable }) => comfortable,
-  ceiling: ({ ceiling }) => ceiling,
+  ceiling: ({ ceiling }) => ceiling ?? 0,
   plays: ({ plays }) => plays,
   clean: ({ clean, plays }) => clean / Math.max(1, plays),
   minutes: ({ minutes }) => minutes,
@@ -54,7 +54,7 @@ export function DayRows({ days }: { days: readonly PassageDay[] }) {
       ...number,
       name: "ceiling",
       label: words.capital(progress.ceiling),
-      cell: ({ ceiling }) => formats.whole(ceiling),
+      cell: ({ ceiling }) => (ceiling === null ? "–" : formats.whole(ceiling)),
     },
     { ...number, name: "plays", label: progress.plays, cell: ({ plays }) => plays },
     {

@@ -7,13 +7,16 @@ import { TempoText } from "~/components/beat-unit";
 import { Empty, Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
 import type { MetreRegion } from "~/core/score";
+import type { Span } from "~/core/record";
 import type { BeatUnit, Day } from "~/core/units";
 import { PractiseNow } from "~/components/practise-now";
 import type { PassageDay, PassageLine } from "~/features/shapes";
 import { words } from "~/words";
+import { outlookWords } from "~/words/outlook";
 import { trackWords } from "~/words/track";
 import { DayRows } from "./day-rows";
 import { KeyRows } from "./key-rows";
+import { Outlook, type PassageOutlook } from "./outlook";
 import styles from "./progress.module.css";
 
 export interface ProgressPageProps {
@@ -29,6 +32,19 @@ export interface ProgressPageProps {
     readonly markUnit: BeatUnit;
   };
   readonly passage: PassageLine;
+  /** Where it stands today; undefined before it was played. */
+  readonly now:
+    | {
+        readonly comfortable: Span;
+        readonly ceiling: number | null;
+        /** No tempo above it is called comfortable. */
+        readonly most: number | null;
+      }
+    | undefined;
+  readonly outlook: PassageOutlook | undefined;
+  readonly concertName: string;
+  readonly hurts: boolean;
+  readonly changed: { readonly is: number; readonly was: number } | undefined;
   readonly days: readonly PassageDay[];
   readonly keys: Parameters<typeof KeyRows>[0]["keys"];
   readonly flaws: Readonly<Record<number, number>>;
@@ -39,9 +55,8 @@ const TempoChart = lazy(() => import("./tempo-chart"));
 
 /** A passage over days: tempo reached, comfortable tempo with its uncertainty, ceiling. */
 export function ProgressPage(props: ProgressPageProps) {
-  const { studioId, today, person, piece, passage, days, keys, flaws } = props;
+  const { studioId, today, person, piece, passage, days, keys, flaws, outlook } = props;
   const inBrowser = useAlive();
-  const last = days.at(-1);
   const bars = words.bars(passage.fromBar, passage.toBar);
   return (
     <Page
@@ -79,7 +94,7 @@ export function ProgressPage(props: ProgressPageProps) {
         </>
       }
     >
-      {!last ? (
+      {days.length === 0 ? (
         <Section title={words.progress.chart}>
           <Empty>{words.progress.empty}</Empty>
         </Section>
@@ -98,7 +113,13 @@ export function ProgressPage(props: ProgressPageProps) {
             <div className={styles.chart}>
               {inBrowser && (
                 <Suspense>
-                  <TempoChart days={days} today={today} target={passage.target ?? undefined} />
+                  <TempoChart
+                    days={days}
+                    today={today}
+                    target={passage.target ?? undefined}
+                    fan={outlook?.fan ?? []}
+                    date={outlook?.dates.at(-1)?.day}
+                  />
                 </Suspense>
               )}
             </div>
@@ -107,17 +128,24 @@ export function ProgressPage(props: ProgressPageProps) {
               <li className={styles.comfortable}>{words.progress.comfortable}</li>
               <li className={styles.span}>{words.progress.span}</li>
               <li className={styles.ceiling}>{words.progress.ceiling}</li>
-            </ul>
-            <p className={styles.now}>
-              {words.progress.now(
-                Math.round(last.comfortable),
-                Math.round(last.comfortable_low),
-                Math.round(last.comfortable_high),
-                Math.round(last.ceiling),
+              {outlook && outlook.fan.length > 0 && (
+                <li className={styles.fan}>{outlookWords.fan}</li>
               )}
-            </p>
+            </ul>
+            {props.now && <Now {...props.now} />}
             <p className={styles.soft}>{words.progress.explain}</p>
           </Section>
+          {outlook && (
+            <Outlook
+              outlook={outlook}
+              concertName={props.concertName}
+              hurts={props.hurts}
+              home={`/studio/${studioId}/students/${person.id}`}
+              pieceId={passage.pieceId}
+              teaches={props.teaches}
+              changed={props.changed}
+            />
+          )}
           <Section title={words.progress.where}>
             <BarRibbon
               bars={passage.toBar - passage.fromBar + 1}
@@ -137,5 +165,19 @@ export function ProgressPage(props: ProgressPageProps) {
         </>
       )}
     </Page>
+  );
+}
+
+/** Where a passage stands today, in one sentence. */
+function Now({ comfortable, ceiling, most }: NonNullable<ProgressPageProps["now"]>) {
+  const { value, low, high } = comfortable;
+  const held = most !== null && high >= most;
+  const ceilingTold =
+    ceiling === null ? outlookWords.notMet : outlookWords.ceilingAround(Math.round(ceiling));
+  const [at, from, to] = [value, low, high].map(Math.round) as [number, number, number];
+  return (
+    <p className={styles.now}>
+      {outlookWords.comfortableAt(at, from, to, held)}, {ceilingTold}.
+    </p>
   );
 }

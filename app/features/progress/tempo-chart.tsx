@@ -13,43 +13,58 @@ import { useFormats } from "~/components/locale";
 import type { Day } from "~/core/units";
 import type { PassageDay } from "~/features/shapes";
 import { words } from "~/words";
+import { outlookWords } from "~/words/outlook";
+import type { PassageOutlook } from "./outlook";
 
 interface TempoChartProps {
   readonly days: readonly PassageDay[];
   readonly today: Day;
   readonly target: number | undefined;
+  /** The comfortable tempo on days ahead, with the span that holds it four times in five. */
+  readonly fan: PassageOutlook["fan"];
+  /** A date that it should hold by. */
+  readonly date: Day | undefined;
 }
 
 const at = (day: Day) => Date.parse(`${day}T12:00:00Z`);
 const dayAt = (time: number): Day => new Date(time).toISOString().slice(0, 10);
 
 /** Tempo reached and comfortable tempo over days, on a true time axis: days off are gaps. */
-export default function TempoChart({ days, today, target }: TempoChartProps) {
+export default function TempoChart(props: TempoChartProps) {
+  const { days, today, target, fan, date } = props;
   const formats = useFormats();
   const data = days.map((day) => ({
     at: at(day.day),
     reached: day.reached_tempo,
     comfortable: Math.round(day.comfortable),
-    ceiling: Math.round(day.ceiling),
+    ceiling: day.ceiling === null ? null : Math.round(day.ceiling),
     span: [Math.round(day.comfortable_low), Math.round(day.comfortable_high)],
   }));
-  const tempi = data.flatMap(({ reached, ceiling, span }) => [
-    reached ?? ceiling,
-    ceiling,
-    ...span,
-  ]);
+  const ahead = fan.map(({ day, low, value, high }) => ({
+    at: at(day),
+    likely: Math.round(value),
+    fan: [Math.round(low), Math.round(high)],
+  }));
+  const tempi = [
+    ...data.flatMap(({ reached, ceiling, span }) => [
+      reached ?? span[0]!,
+      ceiling ?? span[0]!,
+      ...span,
+    ]),
+    ...ahead.flatMap((each) => each.fan),
+  ];
   const lowest = Math.floor(Math.min(...tempi) / 10) * 10;
   const highest = Math.ceil((Math.max(...tempi, target ?? 0) * 1.03) / 10) * 10;
   const axis = { stroke: "var(--ink-soft)", tick: { fill: "var(--ink-soft)", fontSize: 14 } };
   return (
     <ResponsiveContainer width="100%" height={340}>
-      <ComposedChart data={data} margin={{ top: 16, right: 24, bottom: 8, left: 0 }}>
+      <ComposedChart data={[...data, ...ahead]} margin={{ top: 16, right: 24, bottom: 8, left: 0 }}>
         <CartesianGrid stroke="var(--line)" vertical={false} />
         <XAxis
           dataKey="at"
           type="number"
           scale="time"
-          domain={[at(days[0]!.day), at(today)]}
+          domain={[at(days[0]!.day), Math.max(at(today), ...ahead.map((each) => each.at))]}
           tickFormatter={(time: number) => formats.shortDay(dayAt(time))}
           {...axis}
         />
@@ -68,6 +83,30 @@ export default function TempoChart({ days, today, target }: TempoChartProps) {
             ifOverflow="extendDomain"
           />
         )}
+        {date !== undefined && (
+          <ReferenceLine x={at(date)} stroke="var(--ink-soft)" strokeDasharray="2 4" />
+        )}
+        {fan.length > 0 && <ReferenceLine x={at(today)} stroke="var(--line-strong)" />}
+        <Area
+          name={outlookWords.fan}
+          dataKey="fan"
+          stroke="none"
+          fill="var(--verdigris-wash)"
+          fillOpacity={0.6}
+          isAnimationActive={false}
+          type="monotone"
+        />
+        <Line
+          name={outlookWords.fan}
+          dataKey="likely"
+          stroke="var(--verdigris)"
+          strokeDasharray="2 5"
+          strokeWidth={2.5}
+          dot={false}
+          tooltipType="none"
+          isAnimationActive={false}
+          type="monotone"
+        />
         <Area
           name={words.progress.span}
           dataKey="span"

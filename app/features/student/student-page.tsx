@@ -8,6 +8,7 @@ import { Questions, type WaitingQuestion } from "~/features/questions/questions"
 import { SessionList } from "~/features/progress/session-list";
 import type { LogEntry, PassageLine } from "~/features/shapes";
 import { words } from "~/words";
+import { outlookWords } from "~/words/outlook";
 import { planWords } from "~/words/plan";
 import { DemoPieceButton } from "./demo-piece-button";
 import { PassageRow } from "./passage-row";
@@ -72,6 +73,11 @@ export function StudentPage(props: StudentPageProps) {
                 {words.student.lesson}
               </Button>
             </>
+          )}
+          {passages.length > 0 && (
+            <Button component={Link} to={`${here}/concert`} variant="outlined">
+              {outlookWords.concert.open}
+            </Button>
           )}
           {!looksOnly && (
             <Button

@@ -48,7 +48,7 @@ export function passageLine(passage: Passage, today: Day) {
     state: stateOf(passage, today),
     stateSet: passage.stateSet,
     comfortable: standing?.comfortable.value ?? null,
-    ceiling: standing?.ceiling.value ?? null,
+    ceiling: standing?.ceilingMet ? standing.ceiling.value : null,
     pace: passage.pace,
     ended: passage.ended?.tempo ?? null,
     reached: passage.days[0]?.reached ?? null,

@@ -17,6 +17,9 @@ import { todayIn, type Services } from "../services";
 import { otherStudents } from "./give";
 import { memoryOfPiece } from "./memory";
 import { paperShown } from "./paper";
+import { passageOutlook } from "../plan/ahead";
+import { standingOf } from "../plan/standing";
+import { aheadInputs } from "./outlook";
 import { passageLine } from "./passage-line";
 import { notationOf } from "./scores";
 import { movedLadders } from "./tempo-moved";
@@ -73,25 +76,38 @@ export async function piecePage(
   };
 }
 
-/** A passage over days. */
+/** A passage over days, and on the days ahead. */
 export async function progressPage(services: Services, studioId: string, passageId: string) {
   const { db } = services;
   const studio = await studioById(db, studioId);
   const passage = await passageById(db, studioId, passageId);
   const today = todayIn(services, studio);
-  const [person, days, keys, flaws] = await Promise.all([
+  const [person, days, keys, flaws, inputs] = await Promise.all([
     studentById(db, studioId, passage.personId),
     passageDays(db, studioId, passageId),
     recordByKey(db, studioId, passageId),
     flawsByBar(db, studioId, passage.personId, passage.pieceId, addDays(today, -FLAW_DAYS)),
+    aheadInputs(services, studio, passage.personId),
   ]);
+  const standing = standingOf(passage, today);
   return {
     today,
     person,
     piece: passage.piece,
     passage: passageLine(passage, today),
+    now: standing && {
+      comfortable: standing.comfortable,
+      ceiling: standing.ceilingMet ? standing.ceiling.value : null,
+      most: standing.most,
+    },
+    outlook: passageOutlook(passage, inputs),
+    concertName: studio.concert_name,
+    hurts: inputs.hurts,
     days,
-    keys,
+    keys: keys.map((record) => {
+      const inIt = standingOf(passage, today, record.key);
+      return { ...record, comfortable: inIt ? inIt.comfortable.value : null };
+    }),
     flaws: Object.fromEntries(flaws.map(({ bar, flawed }) => [bar, flawed])),
   };
 }

@@ -76,7 +76,7 @@ export function blockOf(passage: Passage, today: Day): Block | undefined {
     again,
     passedTempi: [...passedTempi],
     comfortable: standing?.comfortable.value ?? null,
-    ceiling: standing?.ceiling.value ?? null,
+    ceiling: standing?.ceilingMet ? standing.ceiling.value : null,
     ...(pace ? { pace } : {}),
   };
 }

@@ -77,7 +77,11 @@ const SEVERAL_TEMPI =
 export function readLadder(form: FormData, passage: LadderedPassage): Result<Ladder, FormRefused> {
   const read = v.safeParse(ladderTextSchema, form.get("ladder"));
   if (!read.success) return err({ errors: sentences(read.issues), values: {} });
-  const ladder = read.output;
+  return fitsPassage(read.output, passage);
+}
+
+/** A ladder, if it can be climbed over the bars of a passage; else why not, at its field. */
+export function fitsPassage(ladder: Ladder, passage: LadderedPassage): Result<Ladder, FormRefused> {
   const bars = barsOf(passage.piece.metres, partOf(passage, ladder));
   const { start } = spanOf(ladder, ladder.phases[0]!);
   if (ladder.of === null && passageTempo(passage).across.length > 0) {

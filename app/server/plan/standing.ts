@@ -16,6 +16,8 @@ export interface Standing extends Estimate {
   readonly level: Level;
   /** No tempo above it is called comfortable. */
   readonly most: number | null;
+  /** Something near the ceiling was tried; else where it lies is not known. */
+  readonly ceilingMet: boolean;
   /** Where to start as advised: at most so fast is a clean play surely likely. */
   readonly advised: number;
 }
@@ -28,7 +30,11 @@ function told({ day, level, most }: Passage["days"][number], today: Day, key?: s
   const here = key === undefined ? then : inKey(then, key);
   const { comfortable, ceiling, cleanAt } = estimateOf(here);
   const advised = Math.min(most ?? Infinity, advisedStart(here));
-  return { level: here, most, advised, comfortable: notAbove(comfortable, most), ceiling, cleanAt };
+  return {
+    ...{ level: here, most, advised, ceiling, cleanAt },
+    comfortable: notAbove(comfortable, most),
+    ceilingMet: most === null || ceiling.low <= most,
+  };
 }
 
 /** Where a passage stands today, in one of its keys if one is asked for; nothing before it was played. */
