@@ -53,6 +53,28 @@ const clockOf =
   () =>
     virtual + (Date.now() - real) * rate + daysAhead * DAY_MS;
 
+/** Tells on the terminal how far counting again has come, at each tenth of the way. */
+function tellEachTenth() {
+  let told = -1;
+  return (done: number, of: number) => {
+    const tenth = Math.floor((10 * done) / of);
+    if (tenth === told) return;
+    told = tenth;
+    process.stdout.write(`Counting again what was played: ${done} of ${of}\n`);
+  };
+}
+
+/** Counts everything again from the events alone, and ends; nothing else may have the data open. */
+export async function rebuild({ root, variables }: StartOptions): Promise<void> {
+  const { dataDir } = readEnvironment(root, variables);
+  const db = await openDatabase(root, dataDir, leave);
+  try {
+    await recount({ db }, tellEachTenth(), true);
+  } finally {
+    await db.close();
+  }
+}
+
 /** Opens the data, fills the demo when asked to, and listens. */
 export async function start({ root, variables, development }: StartOptions): Promise<Running> {
   const { dataDir, host, port, demo, secret, https, ...time } = readEnvironment(root, variables);
@@ -62,7 +84,7 @@ export async function start({ root, variables, development }: StartOptions): Pro
   const services: Services = { db, now, newId: randomUUID, scores };
   try {
     if (demo && (await allStudios(db)).length === 0) await seedDemo(services, root);
-    await recount(services);
+    await recount(services, tellEachTenth());
     await refreshStatistics(db);
     const cookie = signInCookie(await cookieSecret(dataDir, secret), https);
     const app = createHttp({

@@ -55,11 +55,14 @@ export {
   updatePiece,
 } from "./pieces";
 export {
+  changedReps,
+  droppedReps,
   levelBefore,
   playedDays,
   putPassageDays,
-  replaceSession,
+  writeSession,
   type EstimatedDay,
+  type SessionProjection,
 } from "./projections";
 export {
   levelsOfPerson,
@@ -83,6 +86,7 @@ export {
   beganAt,
   eventsOf,
   insertEvents,
+  nextSeq,
   insertSession,
   openSessionOf,
   sessionById,

@@ -26,12 +26,32 @@ export interface SessionProjection {
   })[];
 }
 
-/** Replaces everything that is counted from one session. */
-export async function replaceSession(db: Queries, it: SessionProjection): Promise<void> {
-  await db.execute("delete from rep where session_id = $1", [it.sessionId]);
-  await db.execute("delete from session_block where session_id = $1", [it.sessionId]);
-  await db.execute("delete from passed_tempo where session_id = $1", [it.sessionId]);
-  await db.execute(
+const differ = (one: unknown, other: unknown): boolean =>
+  JSON.stringify(one) !== JSON.stringify(other);
+
+/**
+ * Writes everything that is counted from one session: only what has changed since `before` was
+ * written, or all of it, whatever was there, without that.
+ */
+export async function writeSession(
+  db: Queries,
+  it: SessionProjection,
+  before?: SessionProjection,
+): Promise<void> {
+  if (!before) {
+    await db.execute("delete from rep where session_id = $1", [it.sessionId]);
+    await db.execute("delete from session_block where session_id = $1", [it.sessionId]);
+    await db.execute("delete from passed_tempo where session_id = $1", [it.sessionId]);
+  }
+  await writeOutcome(db, it);
+  await writeBlocks(db, it, before);
+  const passed = (of: SessionProjection | undefined) => of?.blocks.map((block) => block.passed);
+  if (differ(passed(it), passed(before))) await writePassed(db, it);
+  await writeReps(db, it, before);
+}
+
+const writeOutcome = (db: Queries, it: SessionProjection) =>
+  db.execute(
     `insert into session_outcome
        (session_id, studio_id, person_id, day, started_at, last_at, ended, notes,
         questions, ratings, feeling, tasks)
@@ -55,18 +75,42 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
       JSON.stringify(it.tasks),
     ],
   );
+
+async function writeBlocks(db: Queries, it: SessionProjection, before?: SessionProjection) {
+  if (before && before.blocks.length > it.blocks.length) {
+    await db.execute("delete from session_block where session_id = $1 and position > $2", [
+      it.sessionId,
+      it.blocks.length,
+    ]);
+  }
+  const changed = it.blocks
+    .map((block, index) => ({ ...block, position: index + 1 }))
+    .filter((_, index) => differ(it.blocks[index], before?.blocks[index]));
+  if (changed.length === 0) return;
   await db.execute(
     `insert into session_block (session_id, position, studio_id, person_id, passage_id, day,
        start_tempo, end_tempo, reached_tempo, target_tempo, plays, clean, active_seconds, topped_out,
        end_phase, end_stage, way, pace, step)
-     select $1, ordinality, $2, $3, "passageId", $4, "startTempo", "endTempo", "reachedTempo",
+     select $1, position, $2, $3, "passageId", $4, "startTempo", "endTempo", "reachedTempo",
        "targetTempo", plays, clean, "activeSeconds", "toppedOut",
        (place ->> 'phase')::integer, (place ->> 'stage')::integer, way, pace, step
-     from rows from (jsonb_to_recordset($5::jsonb) as ("passageId" uuid, "startTempo" numeric,
-       "endTempo" numeric, "reachedTempo" numeric, "targetTempo" numeric, plays integer, clean integer,
-       "activeSeconds" numeric, "toppedOut" boolean, place jsonb, way text, pace jsonb, step numeric)) with ordinality`,
-    [it.sessionId, it.studioId, it.personId, it.day, JSON.stringify(it.blocks)],
+     from jsonb_to_recordset($5::jsonb) as block (position integer, "passageId" uuid,
+       "startTempo" numeric, "endTempo" numeric, "reachedTempo" numeric, "targetTempo" numeric,
+       plays integer, clean integer, "activeSeconds" numeric, "toppedOut" boolean, place jsonb,
+       way text, pace jsonb, step numeric)
+     on conflict (session_id, position) do update set passage_id = excluded.passage_id,
+       start_tempo = excluded.start_tempo, end_tempo = excluded.end_tempo,
+       reached_tempo = excluded.reached_tempo, target_tempo = excluded.target_tempo,
+       plays = excluded.plays, clean = excluded.clean, active_seconds = excluded.active_seconds,
+       topped_out = excluded.topped_out, end_phase = excluded.end_phase,
+       end_stage = excluded.end_stage, way = excluded.way, pace = excluded.pace,
+       step = excluded.step`,
+    [it.sessionId, it.studioId, it.personId, it.day, JSON.stringify(changed)],
   );
+}
+
+async function writePassed(db: Queries, it: SessionProjection) {
+  await db.execute("delete from passed_tempo where session_id = $1", [it.sessionId]);
   await db.execute(
     `insert into passed_tempo (session_id, position, material, tempo, top, whole, studio_id,
        passage_id, day)
@@ -76,6 +120,33 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
        jsonb_to_recordset(block.passed) as passed (material text, tempo numeric, top numeric, whole boolean)`,
     [it.sessionId, it.studioId, it.day, JSON.stringify(it.blocks)],
   );
+}
+
+/** The judged plays that are new or told otherwise than before. */
+export function changedReps(it: SessionProjection, before?: SessionProjection) {
+  const known = new Map(before?.reps.map((rep) => [rep.id, rep]));
+  return it.reps.filter((rep) => {
+    const was = known.get(rep.id);
+    return was === undefined || differ(was, rep);
+  });
+}
+
+/** Judged plays that were there before and have been taken back. */
+export function droppedReps(it: SessionProjection, before?: SessionProjection) {
+  const there = new Set(it.reps.map(({ id }) => id));
+  return (before?.reps ?? []).filter(({ id }) => !there.has(id));
+}
+
+async function writeReps(db: Queries, it: SessionProjection, before?: SessionProjection) {
+  const changed = changedReps(it, before);
+  const gone = [...droppedReps(it, before), ...(before ? changed : [])];
+  if (gone.length > 0) {
+    await db.execute("delete from rep where session_id = $1 and id = any($2::uuid[])", [
+      it.sessionId,
+      gone.map(({ id }) => id),
+    ]);
+  }
+  if (changed.length === 0) return;
   await db.execute(
     `insert into rep (id, session_id, studio_id, passage_id, day, at, tempo, verdict,
        from_bar, to_bar, flaw_bar, flaw_beat, flaw_what, from_memory,
@@ -88,7 +159,7 @@ export async function replaceSession(db: Queries, it: SessionProjection): Promis
        top numeric, verdict text, "fromBar" integer, "toBar" integer, bar integer, beat integer, what text,
        "fromMemory" boolean,
        share numeric, factor numeric, layer text, key text, cycle jsonb)`,
-    [it.sessionId, it.studioId, it.day, JSON.stringify(it.reps)],
+    [it.sessionId, it.studioId, it.day, JSON.stringify(changed)],
   );
 }
 

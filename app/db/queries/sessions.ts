@@ -67,6 +67,17 @@ export const eventsOf = (db: Queries, studioId: string, sessionId: string) =>
     [studioId, sessionId],
   );
 
+/** The position that the next event of a session takes. */
+export const nextSeq = async (db: Queries, studioId: string, sessionId: string) =>
+  (
+    await db.one(
+      v.object({ next: v.number() }),
+      `select coalesce(max(seq) + 1, 0) as next from session_event
+       where studio_id = $1 and session_id = $2`,
+      [studioId, sessionId],
+    )
+  ).next;
+
 export const insertEvents = (
   db: Queries,
   studioId: string,

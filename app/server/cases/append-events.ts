@@ -1,8 +1,9 @@
 import { err, ok, type Result } from "~/core/result";
 import type { SessionEvent } from "~/core/session";
-import { eventsOf, insertEvents, sessionById, studioById } from "~/db/queries";
+import { insertEvents, studioById } from "~/db/queries";
 import type { Services } from "../services";
-import { projectSession } from "./project-session";
+import { countedSession, liveSessions } from "./live-sessions";
+import { countMore, estimateDays, touchedPassages } from "./project-session";
 
 /** Why events were not taken; `next` is the position that the server expects. */
 export interface NotTaken {
@@ -57,21 +58,26 @@ export async function appendEvents(
   incoming: readonly SessionEvent[],
   sentAt?: number,
 ): Promise<Result<{ next: number }, NotTaken>> {
-  return db.transaction(async (tx) => {
-    const studio = await studioById(tx, studioId);
-    const session = await sessionById(tx, studioId, sessionId);
-    const stored = await eventsOf(tx, studioId, sessionId);
-    const fresh = newAmong(stored, incoming);
+  const live = liveSessions(db);
+  const done = await db.transaction(async (tx) => {
+    const before = await countedSession(tx, live, studioId, sessionId);
+    const fresh = newAmong(before.events, incoming);
     if (!fresh.ok) return fresh;
-    if (fresh.value.length > 0) {
-      const received = now();
-      await insertEvents(tx, studioId, sessionId, fresh.value, {
-        receivedAt: new Date(received),
-        clockOffset: clockOffset(received, sentAt),
-      });
-      const all = [...stored, ...fresh.value];
-      await projectSession(tx, studioId, studio.time_zone, session, all);
+    if (fresh.value.length === 0) return ok(before);
+    const received = now();
+    await insertEvents(tx, studioId, sessionId, fresh.value, {
+      receivedAt: new Date(received),
+      clockOffset: clockOffset(received, sentAt),
+    });
+    const zone = before.written ? "" : (await studioById(tx, studioId)).time_zone;
+    const after = await countMore(tx, studioId, zone, before, fresh.value);
+    const { written } = after;
+    for (const passageId of written ? touchedPassages(written, before.written) : []) {
+      await estimateDays(tx, studioId, passageId, written!.day);
     }
-    return ok({ next: stored.length + fresh.value.length });
+    return ok(after);
   });
+  if (!done.ok) return done;
+  live.set(`${studioId} ${sessionId}`, done.value);
+  return ok({ next: done.value.events.length });
 }

@@ -7,18 +7,29 @@ import {
   mostComfortable,
   notAbove,
 } from "~/core/record";
-import { replay, summarise, tasksOf, type SessionEvent, type SessionPlan } from "~/core/session";
+import {
+  advance,
+  initialState,
+  summarise,
+  tasksOf,
+  type SessionEvent,
+  type SessionPlan,
+  type StandState,
+} from "~/core/session";
 import { dayOf, daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import {
   beganAt,
+  changedReps,
+  droppedReps,
   insertQuestion,
   levelBefore,
   playedDays,
   putPassageDays,
-  replaceSession,
   repsOfPassage,
+  writeSession,
   type EstimatedDay,
+  type SessionProjection,
 } from "~/db/queries";
 
 /**
@@ -62,35 +73,31 @@ export interface StoredSession {
 const weeksKey = ({ parts }: SessionPlan, block: number): string | undefined =>
   parts?.find((part) => part.block === block)?.said?.key ?? undefined;
 
-/** Writes what is counted from a session's own events, and tells its day; nothing without events. */
-export async function countSession(
-  db: Queries,
+/** A session as far as it is known in memory: its events, where they have led, what is written of it. */
+export interface Counted {
+  readonly session: StoredSession;
+  readonly events: readonly SessionEvent[];
+  readonly state: StandState;
+  /** What was counted and written; undefined without events. */
+  readonly written: SessionProjection | undefined;
+}
+
+/** What is counted from a session's events. */
+function projectionOf(
   studioId: string,
-  timeZone: string,
   session: StoredSession,
-  events: readonly SessionEvent[],
-): Promise<Day | undefined> {
-  const first = events[0];
-  if (!first) return undefined;
-  const state = replay(session.plan, events);
-  const began = (await beganAt(db, studioId, session.id))?.at ?? new Date(first.at);
-  const day = dayOf(began.getTime(), timeZone);
-  const undone = new Set(
-    events.flatMap((each) => (each.kind === "undone" ? each.payload.event : [])),
-  );
-  for (const { kind, id, payload } of events) {
-    if (kind !== "asked" || undone.has(id)) continue;
-    await insertQuestion(db, studioId, session.person_id, { id, day, text: payload.text });
-  }
+  { events, state }: Pick<Counted, "events" | "state">,
+  { day, began }: { readonly day: Day; readonly began: Date },
+): SessionProjection {
   const judged = state.plays.filter(({ verdict }) => verdict !== undefined);
-  await replaceSession(db, {
+  return {
     studioId,
     sessionId: session.id,
     personId: session.person_id,
     day,
     startedAt: began,
     // How long it took is what the device's own clock says, right or wrong.
-    lastAt: new Date(began.getTime() + Math.max(0, events.at(-1)!.at - first.at)),
+    lastAt: new Date(began.getTime() + Math.max(0, events.at(-1)!.at - events[0]!.at)),
     ended: state.ended,
     notes: state.notes,
     questions: state.questions,
@@ -109,21 +116,66 @@ export async function countSession(
       const layer = play.layer ?? (play.endingWell ? undefined : withdrawnClick(task));
       return { ...play, passageId, key, factor, layer };
     }),
-  });
-  return day;
+  };
 }
 
-/** Writes everything that follows from a session's events; running it again changes nothing. */
-export async function projectSession(
+/** Keeps the questions that some events ask; the same one twice is one. */
+async function keepQuestions(
+  db: Queries,
+  studioId: string,
+  personId: string,
+  day: Day,
+  { events, fresh }: Record<"events" | "fresh", readonly SessionEvent[]>,
+) {
+  const undone = new Set(
+    events.flatMap((each) => (each.kind === "undone" ? each.payload.event : [])),
+  );
+  for (const { kind, id, payload } of fresh) {
+    if (kind !== "asked" || undone.has(id)) continue;
+    await insertQuestion(db, studioId, personId, { id, day, text: payload.text });
+  }
+}
+
+/** What follows from more events of a session whose state is known: only that is counted and written. */
+export async function countMore(
   db: Queries,
   studioId: string,
   timeZone: string,
-  session: StoredSession,
-  events: readonly SessionEvent[],
-): Promise<void> {
-  const day = await countSession(db, studioId, timeZone, session, events);
-  if (day === undefined) return;
-  for (const passageId of new Set(session.plan.blocks.map((block) => block.passageId))) {
-    await estimateDays(db, studioId, passageId, day);
+  before: Counted,
+  fresh: readonly SessionEvent[],
+): Promise<Counted> {
+  const events = [...before.events];
+  let { state } = before;
+  for (const event of fresh) {
+    state = advance(state, events, event);
+    events.push(event);
   }
+  const first = events[0];
+  if (!first) return before;
+  const { session, written } = before;
+  const began =
+    written?.startedAt ?? (await beganAt(db, studioId, session.id))?.at ?? new Date(first.at);
+  const day = written?.day ?? dayOf(began.getTime(), timeZone);
+  await keepQuestions(db, studioId, session.person_id, day, { events, fresh });
+  const projection = projectionOf(studioId, session, { events, state }, { day, began });
+  await writeSession(db, projection, written);
+  return { session, events, state, written: projection };
+}
+
+/** A session of which nothing is counted yet. */
+export const uncounted = (session: StoredSession): Counted => ({
+  session,
+  events: [],
+  state: initialState(session.plan),
+  written: undefined,
+});
+
+/** Passages that were begun, or of which plays were judged or taken back, with the same session before. */
+export function touchedPassages(now: SessionProjection, before?: SessionProjection): Set<string> {
+  const begun = new Set(before?.blocks.map(({ passageId }) => passageId));
+  return new Set([
+    ...now.blocks.map(({ passageId }) => passageId).filter((id) => !begun.has(id)),
+    ...changedReps(now, before).map(({ passageId }) => passageId),
+    ...droppedReps(now, before).map(({ passageId }) => passageId),
+  ]);
 }

@@ -1,4 +1,6 @@
+import type { Queries } from "~/db/client";
 import {
+  allStudios,
   eventsOf,
   passageIds,
   sessionById,
@@ -9,29 +11,60 @@ import {
 } from "~/db/queries";
 import type { Services } from "../services";
 import { COUNTING } from "./counting";
-import { countSession, estimateDays } from "./project-session";
+import { countMore, estimateDays, uncounted } from "./project-session";
 
 const EARLIEST = "0001-01-01";
+/** So many are written in one transaction: each of them alone costs more than what is in it. */
+const AT_ONCE = 40;
 
-/** Counts every session of a studio again, from its events alone. */
-export async function rebuildProjections({ db }: Pick<Services, "db">, studioId: string) {
-  const { time_zone } = await studioById(db, studioId);
-  for (const { id } of await sessionIds(db, studioId)) {
+/** How far counting again has come. */
+export type OnProgress = (done: number, of: number) => void;
+
+/** Work through a list in transactions of some of them each. */
+async function inParts<T>(
+  db: Services["db"],
+  all: readonly T[],
+  work: (tx: Queries, one: T) => Promise<unknown>,
+  onDone: (count: number) => void,
+) {
+  for (let from = 0; from < all.length; from += AT_ONCE) {
+    const some = all.slice(from, from + AT_ONCE);
     await db.transaction(async (tx) => {
-      const session = await sessionById(tx, studioId, id);
-      const events = await eventsOf(tx, studioId, id);
-      await countSession(tx, studioId, time_zone, session, events);
+      for (const one of some) await work(tx, one);
     });
+    onDone(some.length);
   }
-  for (const { id } of await passageIds(db, studioId)) {
-    await db.transaction((tx) => estimateDays(tx, studioId, id, EARLIEST));
-  }
+}
+
+/** Counts every session of a studio again, from its events alone, each once. */
+export async function rebuildProjections(
+  { db }: Pick<Services, "db">,
+  studioId: string,
+  onProgress: OnProgress = () => undefined,
+) {
+  const { time_zone } = await studioById(db, studioId);
+  const sessions = await sessionIds(db, studioId);
+  const passages = await passageIds(db, studioId);
+  let done = 0;
+  const told = (count: number) => onProgress((done += count), sessions.length + passages.length);
+  const countAgain = async (tx: Queries, { id }: { readonly id: string }) => {
+    const session = await sessionById(tx, studioId, id);
+    const events = await eventsOf(tx, studioId, id);
+    await countMore(tx, studioId, time_zone, uncounted(session), events);
+  };
+  await inParts(db, sessions, countAgain, told);
+  await inParts(db, passages, (tx, { id }) => estimateDays(tx, studioId, id, EARLIEST), told);
   await setCountedBy(db, studioId, COUNTING);
 }
 
-/** Brings what an older version has counted up to date. */
-export async function recount(services: Pick<Services, "db">): Promise<void> {
-  for (const { id } of await studiosCountedBefore(services.db, COUNTING)) {
-    await rebuildProjections(services, id);
-  }
+/** Brings what an older version has counted up to date; `all`: also what is. */
+export async function recount(
+  services: Pick<Services, "db">,
+  onProgress?: OnProgress,
+  all = false,
+): Promise<void> {
+  const studios = all
+    ? await allStudios(services.db)
+    : await studiosCountedBefore(services.db, COUNTING);
+  for (const { id } of studios) await rebuildProjections(services, id, onProgress);
 }

@@ -129,10 +129,18 @@ describe("a session", () => {
       stand.write("opened");
       stand.plays(60, "cfcc", 6);
       stand.plays(70, "cc");
+      const taken = stand.write("played", {
+        ...{ tempo: 70, seconds: 9, complete: true, fromBar: 5, toBar: 8 },
+      });
+      const verdict = stand.write("judged", { play: taken, verdict: "flawed" });
+      stand.write("undone", { event: verdict });
+      stand.write("judged", { play: taken, verdict: "clean" });
+      // Some at once, and one by one as they come from a stand; the last day all at once.
+      if (day < 3) for (const event of stand.events) await send(sessionId, [event]);
       await send(sessionId, stand.events);
     }
     const before = await counted();
-    expect(before[0]).toHaveLength(18);
+    expect(before[0]).toHaveLength(21);
     const { db } = room.services;
     for (const table of ["rep", "session_block", "session_outcome", "passage_day"]) {
       await db.execute(`delete from ${table} where studio_id = $1`, [room.studioId]);

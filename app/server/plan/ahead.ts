@@ -23,6 +23,7 @@ const USUAL_MINUTES = 10;
 /** So many days ahead are drawn where no date is set. */
 const DRAWN_DAYS = 28;
 const FAN_STEPS = 14;
+const FAN_BEYOND = 1.1;
 
 export interface AheadInputs {
   readonly today: Day;
@@ -97,14 +98,15 @@ function datesOf(passage: Passage, target: number, { today, concert, week }: Ahe
 function fanOf(ahead: Omit<Ahead, "days">, most: number | null, today: Day, days: number) {
   const fan: PassageOutlook["fan"][number][] = [];
   const every = Math.max(1, Math.ceil(days / FAN_STEPS));
+  const beyond = FAN_BEYOND * Math.max(ahead.target, most ?? 0);
   let level = ahead.level;
   for (let day = 0; day <= days; day++) {
     if (day % every === 0 || day === days) {
       const { comfortable } = estimateOf(level);
-      // What is told today is held back by what was passed; what comes is not.
       fan.push({
         day: addDays(today, day),
-        ...(day === 0 ? notAbove(comfortable, most) : comfortable),
+        // Today it is held back by what was passed; later on, what lies far beyond is not asked for.
+        ...notAbove(comfortable, day === 0 ? most : beyond),
       });
     }
     level = someDayLater(level, ahead.practised);
