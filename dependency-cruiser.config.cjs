@@ -11,7 +11,7 @@ const below = {
   "core/exercise": ["core/units", "core/result"],
   "core/formats": ["core/exercise", "core/score", "core/units", "core/result"],
   "core/record": ["core/gate", "core/units"],
-  "core/judge": ["core/record", "core/ladder", "core/units"],
+  "core/judge": ["core/record", "core/ladder", "core/units", "core/result"],
   "core/cost": [
     "core/session",
     "core/ladder",

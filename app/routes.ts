@@ -27,6 +27,7 @@ export default [
   route("studio/:studioId/students/:personId/tables/:table", "routes/student-table.ts"),
   route("studio/:studioId/students/:personId/pieces/:pieceId/as/:format", "routes/piece-file.ts"),
   route("studio/:studioId/students/:personId/listened", "routes/listened.ts"),
+  route("studio/:studioId/students/:personId/advice", "routes/advice.ts"),
   route("studio/:studioId/sessions/:sessionId/stand", "routes/stand.tsx"),
   route("studio/:studioId/sessions/:sessionId/notes/:passageId", "routes/stand-notes.ts"),
   route("studio/:studioId/sessions/:sessionId/events", "routes/session-events.ts"),

@@ -1,3 +1,15 @@
+export {
+  dismissAdvice,
+  dismissedAdvice,
+  flawsOfPerson,
+  ladderNumbered,
+  lastSitting,
+  reachedSince,
+  rulesOff,
+  switchRuleOff,
+  switchRuleOn,
+  tempoTallies,
+} from "./advice";
 export { barMarksOf, markBars } from "./bar-marks";
 export type { GivenFrom } from "./passages";
 export {

@@ -78,6 +78,8 @@ export const ROOM_TABLES = {
   session_shape: { row: rows({ shape: shapeSchema }), of: own("session_shape") },
   memory_plan: { row: rows({ plan: memoryPlanSchema }), of: ofPerson },
   question: { row: rows(), of: own("question") },
+  advice_dismissed: { row: rows(), of: ofPerson },
+  advice_off: { row: rows(), of: { table: "studio", by: "studio_id", many: 1 } },
   worded_goal: { row: rows(), of: own("worded_goal"), together: true },
   score: {
     row: rows({ score: scoreSchema, notes: scoreNotesSchema, engraving: v.string() }),

@@ -4,6 +4,8 @@ import { Link } from "react-router";
 import { TempoText } from "~/components/beat-unit";
 import { Empty, Page, Section } from "~/components/page";
 import type { Day } from "~/core/units";
+import { AdviceList, type AdviceShown } from "~/features/advice/advice-list";
+import { AdviceRules } from "~/features/advice/advice-rules";
 import { Questions, type WaitingQuestion } from "~/features/questions/questions";
 import { SessionList } from "~/features/progress/session-list";
 import type { LogEntry, PassageLine } from "~/features/shapes";
@@ -30,6 +32,9 @@ export interface StudentPageProps {
   readonly teaches: boolean;
   readonly looksOnly: boolean;
   readonly questions: readonly WaitingQuestion[];
+  readonly hurts: boolean;
+  readonly advice: readonly AdviceShown[];
+  readonly off: Parameters<typeof AdviceRules>[0]["off"];
   readonly pieces: readonly PieceLine[];
   readonly passages: readonly PassageLine[];
   readonly log: readonly LogEntry[];
@@ -96,6 +101,12 @@ export function StudentPage(props: StudentPageProps) {
         <Section title={planWords.questions.title}>
           <Questions home={here} today={today} waiting={props.questions} />
         </Section>
+      )}
+      {passages.length > 0 && !looksOnly && (
+        <>
+          <AdviceList home={here} hurts={props.hurts} advice={props.advice} teaches={teaches} />
+          {teaches && <AdviceRules home={here} off={props.off} />}
+        </>
       )}
       {pieces.length === 0 && (
         <Section title={words.student.pieces}>

@@ -1,6 +1,7 @@
 import { logOf, passagesOfPerson, piecesOfPerson, studentById, studioById } from "~/db/queries";
 import { todayIn, type Services } from "../services";
 import { asOf } from "../plan/as-of";
+import { adviceOf } from "./advice";
 import { questionsNow } from "./questions";
 import { passageLine } from "./passage-line";
 
@@ -22,6 +23,7 @@ export async function studentPage(services: Services, studioId: string, personId
     today,
     person,
     questions: waiting,
+    ...(await adviceOf(services, studioId, personId)),
     pieces,
     passages: passages.map((each) => passageLine(each, today)),
     log: log.map((entry) => asOf(entry, today, studio.time_zone)),

@@ -1,0 +1,105 @@
+import type { StudentFacts } from "./facts";
+import type { LadderChange } from "./ladder-change";
+import { changedLadder } from "./ladder-change";
+import type { Found, PassageRule, Place, StudentRule } from "./rule";
+import { afterDaysOff } from "./rules/after-days-off";
+import { behindDate } from "./rules/behind-date";
+import { cutAround } from "./rules/cut-around";
+import { goDown } from "./rules/go-down";
+import { largerStep } from "./rules/larger-step";
+import { nearLimit } from "./rules/near-limit";
+import { noBreak } from "./rules/no-break";
+import { nothingMoved } from "./rules/nothing-moved";
+import { oneClean } from "./rules/one-clean";
+import { sameCeiling } from "./rules/same-ceiling";
+import { smallerStep } from "./rules/smaller-step";
+import { targetReached } from "./rules/target-reached";
+import { tension } from "./rules/tension";
+import { weakestBit } from "./rules/weakest-bit";
+import { whatNext } from "./rules/what-next";
+
+type AnyRule = PassageRule<object> | StudentRule<object>;
+
+/** Every rule, the most useful first: what spares the body, then what spares lost days. */
+export const RULES = {
+  tension,
+  "no-break": noBreak,
+  "after-days-off": afterDaysOff,
+  "go-down": goDown,
+  "same-ceiling": sameCeiling,
+  "smaller-step": smallerStep,
+  "cut-around": cutAround,
+  "near-limit": nearLimit,
+  "one-clean": oneClean,
+  "behind-date": behindDate,
+  "weakest-bit": weakestBit,
+  "what-next": whatNext,
+  "larger-step": largerStep,
+  "target-reached": targetReached,
+  "nothing-moved": nothingMoved,
+} as const satisfies Record<string, AnyRule>;
+
+export type RuleName = keyof typeof RULES;
+export const RULE_NAMES = Object.keys(RULES) as [RuleName, ...RuleName[]];
+
+type SawOf<R> = R extends { looks: (...of: never[]) => Found<infer Saw> | undefined } ? Saw : never;
+
+/** One piece of advice: which rule, what it saw, and what it offers. Never acted upon by itself. */
+export type Advice = {
+  [R in RuleName]: {
+    readonly rule: R;
+    readonly saw: SawOf<(typeof RULES)[R]>;
+    readonly passageId: string | null;
+    readonly changes: readonly LadderChange[];
+    readonly places: readonly Place[];
+  };
+}[RuleName];
+
+export const MOST_ADVICE = 3;
+
+/** What stays the same while nothing has changed: what was dismissed is known again by it. */
+export const adviceKey = ({ rule, passageId, saw }: Advice): string =>
+  `${rule} ${passageId ?? ""} ${JSON.stringify(saw)}`;
+
+function found(
+  rule: RuleName,
+  passageId: string | null,
+  { saw, changes = [], places = [] }: Found<object>,
+): Advice {
+  return { rule, passageId, saw, changes, places } as Advice;
+}
+
+/**
+ * All advice for a student, the most useful first: rule by rule, and of each rule what concerns the
+ * passages in their order. Changes that would make no ladder are left out, and advice that then
+ * offers nothing with them.
+ */
+export function adviceFor(facts: StudentFacts, off: ReadonlySet<string>): Advice[] {
+  return RULE_NAMES.filter((name) => !off.has(name)).flatMap((name): Advice[] => {
+    const rule: AnyRule = RULES[name];
+    if (rule.of === "student") {
+      const saw = rule.looks(facts);
+      return saw ? [found(name, null, saw)] : [];
+    }
+    return facts.passages.flatMap((passage): Advice[] => {
+      const saw = rule.looks(passage, facts);
+      if (!saw) return [];
+      const changes = (saw.changes ?? []).filter((change) => changedLadder(passage.ladder, change));
+      if (changes.length === 0 && (saw.places ?? []).length === 0) return [];
+      return [found(name, passage.id, { ...saw, changes })];
+    });
+  });
+}
+
+/** The few that are shown: at most one for each passage, at most three. */
+export function shownAdvice(all: readonly Advice[], dismissed: ReadonlySet<string>): Advice[] {
+  const told = new Set<string | null>();
+  return all
+    .filter((advice) => !dismissed.has(adviceKey(advice)))
+    .filter(({ passageId }) => {
+      if (passageId !== null && told.has(passageId)) return false;
+      told.add(passageId);
+      return true;
+    })
+    .slice(0, MOST_ADVICE);
+}

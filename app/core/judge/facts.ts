@@ -1,0 +1,71 @@
+import type { Ladder } from "~/core/ladder";
+import type { Span } from "~/core/record";
+import type { Day } from "~/core/units";
+
+/** Judged plays of the whole at one tempo on one day. */
+export interface TempoTally {
+  readonly tempo: number;
+  readonly plays: number;
+  readonly clean: number;
+}
+
+/** A passage on a day on which it was played. */
+export interface PracticeDay {
+  readonly day: Day;
+  /** The fastest tempo passed; undefined where none was. */
+  readonly reached: number | undefined;
+  /** From the slowest tempo up. */
+  readonly tempi: readonly TempoTally[];
+  /** Plays at which tension was noted. */
+  readonly tense: number;
+}
+
+/** What the rules look at of a passage, as of today. */
+export interface PassageFacts {
+  readonly id: string;
+  readonly pieceId: string;
+  readonly fromBar: number;
+  readonly toBar: number;
+  readonly ladder: Ladder;
+  readonly target: number;
+  /** Where today would start, in bpm. */
+  readonly start: number;
+  readonly comfortable: Span;
+  /** Where every other play breaks; undefined while nothing near it was tried. */
+  readonly ceiling: number | undefined;
+  /** Where it is advised to start. */
+  readonly advised: number;
+  readonly safe: boolean;
+  /** Days of practice, the oldest first; never empty. */
+  readonly days: readonly PracticeDay[];
+  readonly daysOff: number;
+  /** Days on which the target was passed. */
+  readonly daysAtTarget: number;
+  readonly flaws: readonly { readonly bar: number; readonly flawed: number }[];
+  /** The chance to stand at the concert, and the highest target that would hold two times in three. */
+  readonly concert:
+    { readonly day: Day; readonly chance: number; readonly honest: number | undefined } | undefined;
+}
+
+/** A sitting, as far as breaks go. */
+export interface SittingFacts {
+  readonly day: Day;
+  /** Minutes of playing, and from its first event to its last. */
+  readonly playing: number;
+  readonly length: number;
+}
+
+/** Everything that is known of a student, as of today. */
+export interface StudentFacts {
+  readonly today: Day;
+  readonly passages: readonly PassageFacts[];
+  /** The latest sitting, if there was one. */
+  readonly lastSitting: SittingFacts | undefined;
+}
+
+export const totals = (tempi: readonly TempoTally[]) => ({
+  plays: tempi.reduce((sum, { plays }) => sum + plays, 0),
+  clean: tempi.reduce((sum, { clean }) => sum + clean, 0),
+});
+
+export const lastDayOf = ({ days }: Pick<PassageFacts, "days">): PracticeDay => days.at(-1)!;

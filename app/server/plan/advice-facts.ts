@@ -1,0 +1,90 @@
+import type { AdviceFacts } from "~/core/judge";
+import { chanceIn, outlookOf } from "~/core/record";
+import { addDays, daysBetween, type Day } from "~/core/units";
+import type { Queries } from "~/db/client";
+import { flawsOfPerson, lastSitting, reachedSince, tempoTallies, type Passage } from "~/db/queries";
+import { passageLine } from "../cases/passage-line";
+import { aheadOf, LEAST_PLAYS, type AheadInputs } from "./ahead";
+import { standingOf } from "./standing";
+
+/** So far back rules look. */
+const LOOK_BACK_DAYS = 60;
+const FLAW_DAYS = 28;
+const MOST_DAYS_AHEAD = 400;
+
+type PassageFacts = AdviceFacts["passages"][number];
+
+/** The chance of a passage at the concert, and what target would hold. */
+function concertOf(passage: Passage, inputs: AheadInputs): PassageFacts["concert"] {
+  const { concert, today } = inputs;
+  if (!concert || concert < today || passage.plays < LEAST_PLAYS) return undefined;
+  const ahead = aheadOf(passage, inputs);
+  if (!ahead) return undefined;
+  const days = Math.min(MOST_DAYS_AHEAD, daysBetween(today, concert));
+  const chance = chanceIn(ahead.level, days, ahead);
+  const lower = outlookOf({ ...ahead, days }).changes.find(({ kind }) => kind === "target");
+  return { day: concert, chance, honest: lower?.kind === "target" ? lower.target : undefined };
+}
+
+/** Everything that the rules of advice look at. */
+export async function adviceFacts(
+  db: Queries,
+  studioId: string,
+  personId: string,
+  passages: readonly Passage[],
+  inputs: AheadInputs,
+): Promise<AdviceFacts> {
+  const { today } = inputs;
+  const since = addDays(today, -LOOK_BACK_DAYS);
+  const [tallies, reached, sitting, flaws] = await Promise.all([
+    tempoTallies(db, studioId, personId, since),
+    reachedSince(db, studioId, personId, since),
+    lastSitting(db, studioId, personId),
+    flawsOfPerson(db, studioId, personId, addDays(today, -FLAW_DAYS)),
+  ]);
+  const daysOf = (id: string): PassageFacts["days"] =>
+    reached
+      .filter(({ passage_id }) => passage_id === id)
+      .map((each) => {
+        const own = tallies.filter(({ passage_id, day }) => passage_id === id && day === each.day);
+        return {
+          day: each.day,
+          reached: each.reached ?? undefined,
+          tempi: own.filter(({ plays }) => plays > 0),
+          tense: own.reduce((sum, { tense }) => sum + tense, 0),
+        };
+      });
+  return {
+    today,
+    lastSitting: sitting,
+    passages: passages.flatMap((passage): PassageFacts[] => {
+      const { ladder } = passage;
+      const days = daysOf(passage.id);
+      const standing = standingOf(passage, today);
+      const last: Day | undefined = days.at(-1)?.day;
+      if (!ladder || !standing || last === undefined) return [];
+      const line = passageLine(passage, today);
+      const atTarget = passage.passed.filter(({ whole, top }) => whole && top >= ladder.target);
+      return [
+        {
+          id: passage.id,
+          pieceId: passage.pieceId,
+          fromBar: passage.fromBar,
+          toBar: passage.toBar,
+          ladder,
+          target: ladder.target,
+          start: line.start ?? ladder.start,
+          comfortable: standing.comfortable,
+          ceiling: standing.ceilingMet ? standing.ceiling.value : undefined,
+          advised: standing.advised,
+          safe: line.state === "safe",
+          days,
+          daysOff: daysBetween(last, today),
+          daysAtTarget: Math.max(0, ...atTarget.map((each) => each.days)),
+          flaws: flaws.filter(({ passage_id }) => passage_id === passage.id),
+          concert: concertOf(passage, inputs),
+        },
+      ];
+    }),
+  };
+}

@@ -1,0 +1,124 @@
+import type { Advice, LadderChange, Place, RuleName } from "~/core/judge";
+import { count, days } from "./counts";
+import { ladder } from "./ladder";
+import { chanceInWords } from "./outlook";
+
+type Tempo = (bpm: number) => string;
+type DayTold = (day: string) => string;
+
+/** The names of the rules, as they are switched on and off. */
+export const ruleNames = {
+  tension: "Tension was noted",
+  "no-break": "No break for half an hour",
+  "after-days-off": "Start lower after days off",
+  "go-down": "Go down",
+  "same-ceiling": "The same ceiling on four days",
+  "smaller-step": "A smaller step",
+  "cut-around": "Cut around the bars where it fails",
+  "near-limit": "Too much near the limit",
+  "one-clean": "Moved on after one clean play",
+  "behind-date": "Behind the date",
+  "weakest-bit": "One bit lags behind",
+  "what-next": "Which tempi next",
+  "larger-step": "A larger step",
+  "target-reached": "The target is reached",
+  "nothing-moved": "Nothing moved",
+} as const satisfies Record<RuleName, string>;
+
+/** What a rule saw, and why it matters. */
+export function adviceTold(advice: Advice, tempo: Tempo, day: DayTold): string {
+  switch (advice.rule) {
+    case "tension":
+      return `Tension was noted at ${count(advice.saw.plays, "play")} on ${day(advice.saw.day)}. Gripping means too fast: a rest between rungs, and lower where it comes again.`;
+    case "no-break":
+      return `${advice.saw.minutes} min without a break on ${day(advice.saw.day)}. After half an hour five minutes off keep hands and ears fresh.`;
+    case "after-days-off":
+      return `${days(advice.saw.days)} off: today would start at ${tempo(advice.saw.start)}, and a clean play is likely up to ${tempo(advice.saw.advised)}. A start that goes well brings the rest back sooner.`;
+    case "go-down":
+      return `At ${tempo(advice.saw.tempo)} ${advice.saw.clean} of ${count(advice.saw.plays, "play")} were clean. What is played flawed is learned flawed: two steps lower first.`;
+    case "same-ceiling":
+      return `${tempo(advice.saw.tempo)} on ${advice.saw.days} days in a row, with ${tempo(advice.saw.target)} ahead. The same way again would bring the same: another school, no number, or fewer bars.`;
+    case "smaller-step":
+      return `${tempo(advice.saw.reached)} is passed and ${tempo(advice.saw.next)} falls apart: ${advice.saw.clean} of ${advice.saw.plays} clean. Half of the step lies within reach.`;
+    case "cut-around":
+      return `${advice.saw.flaws} of ${advice.saw.all} flaws fell in ${advice.saw.fromBar === advice.saw.toBar ? `bar ${advice.saw.fromBar}` : `bars ${advice.saw.fromBar}–${advice.saw.toBar}`}. By themselves they are sooner safe than with everything around them.`;
+    case "near-limit":
+      return `${advice.saw.near} of ${count(advice.saw.plays, "play")} on the last day lay near the limit (it breaks around ${tempo(advice.saw.ceiling)}). Most of the time belongs well below: two rungs above the comfortable tempo are enough.`;
+    case "one-clean":
+      return `At ${tempo(advice.saw.tempo)} one of ${advice.saw.plays} plays was clean, and it went on faster. Once right after many wrong is a chance of one in ${advice.saw.plays} on stage: three in a row first.`;
+    case "behind-date":
+      return `That it stands at ${tempo(advice.saw.target)} on ${day(advice.saw.day)}: ${chanceInWords(advice.saw.chance)}. More days, or an honest lower target, would change that.`;
+    case "weakest-bit":
+      return `Comfortable at ${Math.round(100 * advice.saw.share)} % of its target, where its neighbours are at ${Math.round(100 * advice.saw.others)} %. A piece goes as well as its weakest bit: bring it level first.`;
+    case "what-next":
+      return `${advice.saw.shaky.map(tempo).join(", ")} were passed and are shaky still. Again from the slowest up, before anything faster.`;
+    case "larger-step":
+      return `${advice.saw.clean} of ${advice.saw.plays} plays clean on ${advice.saw.days} days, in steps of ${advice.saw.step} bpm. A larger step can be felt, and gets there sooner.`;
+    case "target-reached":
+      return `The target was passed on ${days(advice.saw.days)}. Once beyond it makes it easy; with less of a click it stands by itself; then now and then.`;
+    case "nothing-moved":
+      return `${advice.saw.plays} plays on ${day(advice.saw.day)}, and nothing moved. Such days are part of it; end today with something that goes well.`;
+  }
+}
+
+/** One press, by what it does. */
+export function changeTold(change: LadderChange, tempo: Tempo): string {
+  switch (change.kind) {
+    case "start-advised":
+      return "Start as advised";
+    case "start-lower":
+      return `Start ${count(change.steps, "step")} lower`;
+    case "step":
+      return `Steps of ${change.step} bpm`;
+    case "gate":
+      return `${change.plays} clean in a row`;
+    case "hidden":
+      return "Hide the number";
+    case "school":
+      return ladder.ladder.schools[change.school].label;
+    case "cap":
+      return `At most ${change.rungs} rungs above comfortable`;
+    case "rest":
+      return `Rest ${change.seconds} s between rungs`;
+    case "overspeed":
+      return `${change.percent} % beyond the target`;
+    case "target":
+      return `Target ${tempo(change.target)}`;
+    case "part":
+      return change.fromBar === change.toBar
+        ? `Bar ${change.fromBar} for now`
+        : `Bars ${change.fromBar}–${change.toBar} for now`;
+  }
+}
+
+export const adviceWords = {
+  title: "Advice",
+  hurts:
+    "Something hurt last time. There is nothing to advise but to ask a person: a teacher, a doctor or a physiotherapist who knows musicians.",
+  none: "Nothing to advise: it goes well as it goes.",
+  places: {
+    times: "Days and times",
+    lesson: "To the next week's items",
+    today: "To today's practice",
+    cut: "Cut a passage there",
+  } satisfies Record<Place, string>,
+  dismiss: "Not now",
+  dismissOf: (title: string) => `Not now: ${title}`,
+  ask: "Take it to the lesson",
+  asked: (advice: string) => `Fidus advises: ${advice}`,
+  changed: "Changed, as pressed.",
+  takeBack: "Take it back",
+  done: {
+    "taken-back": "Taken back: the ladder is as it was.",
+    asked: "It waits for the lesson among the questions.",
+    dismissed: "Put away until something changes.",
+    off: "This rule is off.",
+    on: "This rule is on again.",
+  },
+  rules: "Which advice is given",
+  off: "Off",
+  offFor: "Off for this student",
+  offForAll: "Off for everyone",
+  on: "On again",
+  isOff: (everyone: boolean) => (everyone ? "off for everyone" : "off for this student"),
+} as const;
