@@ -59,6 +59,7 @@ export default [
       route("passages/:passageId", "routes/progress.tsx"),
       route("passages/:passageId/ladder", "routes/ladder.tsx"),
       route("passages/:passageId/track", "routes/track.tsx"),
+      route("passages/:passageId/how-sure", "routes/how-sure.tsx"),
       route("sessions/:sessionId", "routes/afterwards.tsx"),
     ]),
   ]),

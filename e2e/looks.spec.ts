@@ -2,6 +2,7 @@ import AxeBuilder from "@axe-core/playwright";
 import { expect, test as base, type Page } from "@playwright/test";
 import { listen } from "./support/fixtures";
 import { demoClock } from "./support/fast-clock";
+import { ready } from "./support/ready";
 import { FidusServer, throwAwayDirectory } from "./support/server";
 import { comesIn, views } from "./support/views";
 
@@ -50,6 +51,73 @@ test("dark stays dark after a reload, without a flash of light", async ({ page, 
   await page.reload({ waitUntil: "commit" });
   await page.locator("main").waitFor();
   expect(await page.evaluate(() => document.documentElement.dataset.scheme)).toBe("dark");
+});
+
+test("advice is carried out by a press and taken back, put away, switched off, taken to the lesson", async ({
+  page,
+  demo,
+}) => {
+  const complaints = listen(page);
+  await comesIn(page, demo.address, "Odile Marrack");
+  await page.getByRole("link", { name: "Petra Haldane", exact: true }).click();
+  await ready(page);
+  const given = (title: string) =>
+    page.getByRole("heading", { name: title, exact: true, level: 3 });
+  const lower = given("Start lower after days off");
+  await expect(lower).toHaveCount(2);
+  await expect(page.getByText(/days off: today would start at \d+ bpm/)).toHaveCount(2);
+  const asAdvised = page.getByRole("button", { name: "Start as advised" });
+  await asAdvised.first().click();
+  await expect(page.getByText("Changed, as pressed.")).toBeVisible();
+  await expect(lower).toHaveCount(1);
+  await page.getByRole("button", { name: "Take it back" }).click();
+  await expect(page.getByText("Taken back: the ladder is as it was.")).toBeVisible();
+  await expect(lower).toHaveCount(2);
+  await asAdvised.first().click();
+  await expect(page.getByText("Changed, as pressed.")).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await expect(lower).toHaveCount(1);
+
+  await page.getByRole("button", { name: "Not now: Start lower after days off" }).click();
+  await expect(page.getByText("Put away until something changes.")).toBeVisible();
+  await page.reload();
+  await ready(page);
+  await expect(page.getByRole("heading", { name: "Advice" })).toBeVisible();
+  await expect(lower).toHaveCount(0);
+
+  await page.getByRole("link", { name: "Week", exact: true }).click();
+  await page.getByRole("link", { name: "Ines Calloway", exact: true }).click();
+  await ready(page);
+  const first = page.getByRole("heading", { level: 3 }).first();
+  const title = await first.innerText();
+  await page.getByText("Which advice is given").click();
+  await page.getByRole("button", { name: `Off for this student: ${title}` }).click();
+  await expect(given(title)).toHaveCount(0);
+  await page.getByRole("button", { name: `On again: ${title}` }).click();
+  await expect(first).toHaveText(title);
+
+  // The date, told in words on the passage's page; a lower target is one press, and one back.
+  await page.getByRole("link", { name: "Towards the concert" }).click();
+  await expect(page.getByText(/^That all of it stands: /)).toBeVisible();
+  const rolled = page.locator("section").filter({ hasText: "Rolled Tenths" });
+  await rolled.getByRole("link").click();
+  await ready(page);
+  await expect(page.getByText(/^Reckoned from \d+ days of practice\./)).toBeVisible();
+  await page.getByRole("button", { name: /^Set the target to \d+ bpm/ }).click();
+  await expect(page.getByText(/The target is \d+ bpm now; it was 80\./)).toBeVisible();
+  await page.getByRole("button", { name: "Back to 80 bpm" }).click();
+  await expect(page.getByText(/The target is 80 bpm now/)).toBeVisible();
+  await page.getByRole("link", { name: "How sure is this?" }).click();
+  await expect(page.getByText("four times in five", { exact: false }).first()).toBeVisible();
+
+  // A student changes nothing that a teacher has set, and takes it to the lesson.
+  await comesIn(page, demo.address, "Bram Oyelaran");
+  await page.waitForURL(/\/today$/);
+  await ready(page);
+  await page.getByRole("button", { name: "Take it to the lesson" }).first().click();
+  await expect(page.getByText("It waits for the lesson among the questions.")).toBeVisible();
+  expect(complaints).toEqual([]);
 });
 
 // In halves, so that two workers share them.

@@ -19,6 +19,7 @@ const NOT_SHOWN: ReadonlySet<string> = new Set([
   "sound-check",
   "access",
   "room",
+  "concert",
   "records",
 ]);
 

@@ -1,6 +1,7 @@
 import { redirect } from "react-router";
 import { TodayPage } from "~/features/today/today-page";
 import { refused } from "~/server/boundary";
+import { adviceOf } from "~/server/cases/advice";
 import { actOnToday } from "~/server/cases/act-on-today";
 import { readToday } from "~/server/cases/read-today";
 import { chooseNoVerdict } from "~/server/cases/people";
@@ -17,7 +18,11 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 export const loader = (asked: Route.LoaderArgs) =>
   forStudent(asked, "see", async ({ services, studioId, personId, who }) => {
     const teaches = who.role === "teacher";
-    return { studioId, teaches, ...(await todayPage(services, studioId, personId)) };
+    const { advice, hurts } = await adviceOf(services, studioId, personId);
+    const page = await todayPage(services, studioId, personId);
+    // Who looks on changes nothing.
+    const shown = who.role === "parent" ? [] : advice;
+    return { studioId, teaches, advice: shown, hurts, ...page };
   });
 
 export const action = (asked: Route.ActionArgs) =>

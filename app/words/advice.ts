@@ -75,7 +75,7 @@ export function changeTold(change: LadderChange, tempo: Tempo): string {
     case "hidden":
       return "Hide the number";
     case "school":
-      return ladder.ladder.schools[change.school].label;
+      return `Try ${ladder.ladder.schools[change.school].label}`;
     case "cap":
       return `At most ${change.rungs} rungs above comfortable`;
     case "rest":

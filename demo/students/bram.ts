@@ -28,14 +28,14 @@ export const bram: DemoStudent = {
           focus: "slide before the tongue",
           sinceWeek: 10,
           ladder: {
-            schools: [{ name: "even-steps", numbers: { step: 4 } }],
+            schools: [{ name: "even-steps", numbers: { step: 12 } }],
             start: 68,
             target: 116,
             clean: 4,
             rule: "ended-less",
             minutes: 12,
           },
-          learner: { ability: 76, plateau: 92, learning: 0.0035, fatigue: 0.0012 },
+          learner: { ability: 76, plateau: 86, learning: 0.0035, fatigue: 0.0012 },
           weakBars: [15],
         },
         {

@@ -102,6 +102,10 @@ export const views: readonly View[] = [
     }),
   },
   {
+    name: "concert",
+    open: student("Ines Calloway", (page) => follow(page, "Towards the concert", /\/concert$/)),
+  },
+  {
     name: "lesson",
     open: student("Ines Calloway", async (page) => {
       await follow(page, "Lesson", /\/lesson$/);

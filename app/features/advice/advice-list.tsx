@@ -44,9 +44,14 @@ export function AdviceList({ home, hurts, advice, teaches, quiet = false }: Advi
   const fetcher = useFetcher<Answer>();
   const answer = fetcher.data;
   const undo = changed(answer);
-  if (advice.length === 0 && !hurts && !answer && quiet) return null;
-  const send = (fields: Record<string, string>) =>
+  // What was pressed is gone at once, also where the page keeps what it was given.
+  const [pressed, setPressed] = useState<ReadonlySet<string>>(new Set());
+  const shown = advice.filter(({ key }) => !pressed.has(key));
+  if (quiet && shown.length === 0 && !answer) return null;
+  const send = (fields: Record<string, string>, key?: string) => {
+    setPressed((before) => (key === undefined ? new Set() : new Set([...before, key])));
     void fetcher.submit(fields, { method: "post", action: `${home}/advice` });
+  };
   return (
     <Section title={said.title}>
       <p role="status" className={styles.told}>
@@ -63,9 +68,9 @@ export function AdviceList({ home, hurts, advice, teaches, quiet = false }: Advi
         )}
       </p>
       {hurts && <p>{said.hurts}</p>}
-      {!hurts && advice.length === 0 && !answer && <p>{said.none}</p>}
+      {!hurts && shown.length === 0 && !answer && <p>{said.none}</p>}
       <ul className={styles.list}>
-        {advice.map((each) => (
+        {shown.map((each) => (
           <One key={each.key} home={home} advice={each} teaches={teaches} send={send} />
         ))}
       </ul>
@@ -92,7 +97,7 @@ interface OneProps {
   readonly home: string;
   readonly advice: AdviceShown;
   readonly teaches: boolean;
-  readonly send: (fields: Record<string, string>) => void;
+  readonly send: (fields: Record<string, string>, key: string) => void;
 }
 
 function One({ home, advice, teaches, send }: OneProps) {
@@ -120,7 +125,7 @@ function One({ home, advice, teaches, send }: OneProps) {
               variant="outlined"
               size="small"
               onClick={() =>
-                send({ act: "do", passage: passageId, change: JSON.stringify(change) })
+                send({ act: "do", passage: passageId, change: JSON.stringify(change) }, key)
               }
             >
               {changeTold(change, tempo)}
@@ -144,11 +149,14 @@ function One({ home, advice, teaches, send }: OneProps) {
             variant="outlined"
             size="small"
             onClick={() =>
-              send({
-                act: "ask",
-                id: askId,
-                text: said.asked([where, told].filter(Boolean).join(": ")),
-              })
+              send(
+                {
+                  act: "ask",
+                  id: askId,
+                  text: said.asked([where, told].filter(Boolean).join(": ")),
+                },
+                key,
+              )
             }
           >
             {said.ask}
@@ -158,7 +166,7 @@ function One({ home, advice, teaches, send }: OneProps) {
           size="small"
           color="inherit"
           aria-label={said.dismissOf(title)}
-          onClick={() => send({ act: "dismiss", key })}
+          onClick={() => send({ act: "dismiss", key }, key)}
         >
           {said.dismiss}
         </Button>

@@ -6,6 +6,7 @@ import { type Before, type WeekTimes } from "~/core/week";
 import { daysBetween, type Day } from "~/core/units";
 import { Questions, type WaitingQuestion } from "~/features/questions/questions";
 import type { PassageLine } from "~/features/shapes";
+import { AdviceList, type AdviceShown } from "~/features/advice/advice-list";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import type { KeptLadderName, LastWeek, LessonDraft } from "./lesson-shapes";
@@ -22,6 +23,8 @@ interface LessonPageProps {
   readonly person: { readonly id: string; readonly name: string };
   readonly timesSaid: boolean;
   readonly questions: readonly WaitingQuestion[];
+  readonly hurts: boolean;
+  readonly advice: readonly AdviceShown[];
   readonly last: LastWeek | undefined;
   readonly times: WeekTimes;
   readonly before: Before;
@@ -87,6 +90,7 @@ export function LessonPage(props: LessonPageProps) {
           <p className={styles.soft}>{lesson.first}</p>
         )}
       </Section>
+      <AdviceList quiet teaches home={home} hurts={props.hurts} advice={props.advice} />
 
       <WeekItems it={it} {...props} given={given} />
 

@@ -133,7 +133,12 @@ export function ProgressPage(props: ProgressPageProps) {
               )}
             </ul>
             {props.now && <Now {...props.now} />}
-            <p className={styles.soft}>{words.progress.explain}</p>
+            <p className={styles.soft}>
+              {words.progress.explain}{" "}
+              <Link to={`/studio/${studioId}/passages/${passage.id}/how-sure`}>
+                {outlookWords.how}
+              </Link>
+            </p>
           </Section>
           {outlook && (
             <Outlook

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { Care } from "~/components/care";
 import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
+import { AdviceList } from "~/features/advice/advice-list";
 import { words } from "~/words";
 import { heartWords } from "~/words/by-heart";
 import { planWords } from "~/words/plan";
@@ -84,6 +85,13 @@ export function TodayPage(props: TodayPageProps) {
       ) : (
         <SessionForm key={`${today} ${props.hurt ?? ""}`} {...props} />
       )}
+      <AdviceList
+        quiet
+        home={home}
+        hurts={props.hurts}
+        advice={props.advice}
+        teaches={props.teaches}
+      />
       <Care open={props.hurtLately} />
     </Page>
   );

@@ -1,3 +1,4 @@
+import type { AdviceShown } from "~/features/advice/advice-list";
 import type { Refused } from "~/components/field";
 import type {
   AskedTask,
@@ -38,6 +39,8 @@ export interface Asking {
 export interface TodayPageProps {
   readonly studioId: string;
   readonly teaches: boolean;
+  readonly hurts: boolean;
+  readonly advice: readonly AdviceShown[];
   /** The plan of the session that the week asks for. */
   readonly weekShape: string | null;
   readonly today: Day;
