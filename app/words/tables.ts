@@ -27,7 +27,7 @@ export const tables = {
     flaw_what: ["what", "what was flawed, where somebody said"],
     from_memory: ["from memory", "yes: played with its notes hidden"],
     key: ["key", "of an item whose keys go round"],
-    layer: ["layer", "of a ladder in layers"],
+    layer: ["layer", "of a ladder in layers, or what was left of a click that is withdrawn"],
     share: ["share", "how much of the passage was played, 1 for the whole"],
     factor: ["part of full tempo", "of passages over several tempi, 1 for the full one"],
   }),
