@@ -1,13 +1,15 @@
 import {
   afterDay,
   chanceIn,
+  chanceTogether,
   daysLater,
   estimateOf,
   firstLevel,
   type Level,
   type Span,
 } from "~/core/record";
-import type { Figure } from "./core";
+import { seeded } from "~/core/simulate";
+import { ms, type Figure } from "./core";
 import { KINDS, learnerCourse, type LearnerCourse } from "./level-learners";
 
 const LEARNERS = 30;
@@ -66,6 +68,26 @@ function reliability(all: readonly Foretold[]): string {
 
 const PLAY_STEPS = [10, 30, 100, 300, 1000] as const;
 
+const STUDENTS = 60;
+const PASSAGES = 10;
+const TO_THE_CONCERT = 28;
+
+/** The chances of a whole room: each passage's and that all of a student's stand together. */
+function roomOfChances(): number {
+  const level = [...levels(learnerCourse("linear", FIRST_SEED, DAYS))].at(-1)!.level;
+  const begun = performance.now();
+  for (let student = 0; student < STUDENTS; student++) {
+    const passages = Array.from({ length: PASSAGES }, (_, n) => ({
+      level,
+      target: 60 + 4 * n,
+      practised: 0.7,
+    }));
+    for (const each of passages) chanceIn(level, TO_THE_CONCERT, each);
+    chanceTogether(passages, TO_THE_CONCERT, seeded(student));
+  }
+  return performance.now() - begun;
+}
+
 /** What estimates and chances are worth, on learners fixed before anything was tuned. */
 export function judgementFigures(): Figure[] {
   const byKind = new Map(KINDS.map((kind) => [kind, [new Coverage(), new Coverage()] as const]));
@@ -111,6 +133,10 @@ export function judgementFigures(): Figure[] {
         value: `Brier ${brier(all).toFixed(3)}, by the rate alone ${(rate * (1 - rate)).toFixed(3)}; told → happened ${reliability(all)}`,
       };
     }),
+    {
+      what: `chances of ${STUDENTS} students with ${PASSAGES} passages each, ${TO_THE_CONCERT} days ahead`,
+      value: ms(roomOfChances()),
+    },
     { what: "a day estimated, with three chances", value: `${(spent / estimated).toFixed(2)} ms` },
   ];
 }

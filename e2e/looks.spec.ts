@@ -80,7 +80,7 @@ test("advice is carried out by a press and taken back, put away, switched off, t
   await expect(lower).toHaveCount(1);
 
   await page.getByRole("button", { name: "Not now: Start lower after days off" }).click();
-  await expect(page.getByText("Put away until something changes.")).toBeVisible();
+  await expect(page.getByText("Put away until it is practised again.")).toBeVisible();
   await page.reload();
   await ready(page);
   await expect(page.getByRole("heading", { name: "Advice" })).toBeVisible();

@@ -2,6 +2,7 @@ import { redirect } from "react-router";
 import { AfterwardsPage } from "~/features/afterwards/afterwards-page";
 import { refused } from "~/server/boundary";
 import { sayAfterwards } from "~/server/cases/say-afterwards";
+import { adviceOf } from "~/server/cases/advice";
 import { afterwardsPage } from "~/server/cases/afterwards";
 import { forSession } from "~/server/access/guard";
 import { words } from "~/words";
@@ -14,7 +15,13 @@ export const loader = (asked: Route.LoaderArgs) =>
     const page = await afterwardsPage(services, studioId, sessionId);
     // Nothing has arrived from the stand yet: that is where this session is.
     if (!page) throw redirect(`/studio/${studioId}/sessions/${sessionId}/stand`);
-    return { studioId, looksOnly: who.role === "parent", ...page };
+    const looksOnly = who.role === "parent";
+    // What is advised goes by today: with an older session it would say what was not known then.
+    const advises = page.isToday && !looksOnly;
+    const { advice } = advises
+      ? await adviceOf(services, studioId, page.person.id)
+      : { advice: [] };
+    return { studioId, looksOnly, teaches: who.role === "teacher", advice, ...page };
   });
 
 export const action = (asked: Route.ActionArgs) =>

@@ -111,7 +111,7 @@ export const adviceWords = {
   done: {
     "taken-back": "Taken back: the ladder is as it was.",
     asked: "It waits for the lesson among the questions.",
-    dismissed: "Put away until something changes.",
+    dismissed: "Put away until it is practised again.",
     off: "This rule is off.",
     on: "This rule is on again.",
   },

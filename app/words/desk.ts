@@ -98,6 +98,7 @@ export const desk = {
       question: "asks",
       felt: "ended tight or tired",
       behind: "behind by heart",
+      concert: "behind the date",
       "nothing-yet": "nothing played yet",
     },
     pain: (when: string) => `Stopped for pain ${when}. Ask before more is set.`,
@@ -109,6 +110,7 @@ export const desk = {
     felt: (feeling: "tight" | "tired", when: string) => `Ended ${feeling} ${when}.`,
     behind: (title: string, days: number) =>
       `${title} by heart: ${days} ${plural(days, "day", "days")} behind.`,
+    concert: (chance: string) => `That all of it stands at the concert: ${chance}.`,
     nothingYet: "New here: nothing played yet.",
   },
   many: {

@@ -182,7 +182,8 @@ export class Teacher {
   async startsEachDay(rule: string): Promise<void> {
     await this.unfolds("Each day");
     await this.page.getByLabel("Today starts").press("Enter");
-    await this.page.getByRole("option", { name: rule, exact: true }).click();
+    // Each rule is told with where it would start today.
+    await this.page.getByRole("option", { name: new RegExp(`^${rule}: `) }).click();
   }
 
   /** A day, part by part in whatever order the page has them. */

@@ -1,6 +1,6 @@
-import type { StudentFacts } from "./facts";
-import type { LadderChange } from "./ladder-change";
-import { changedLadder } from "./ladder-change";
+import type { Day } from "~/core/units";
+import { lastDayOf, type StudentFacts } from "./facts";
+import { changedLadder, type LadderChange } from "./ladder-change";
 import type { Found, PassageRule, Place, StudentRule } from "./rule";
 import { afterDaysOff } from "./rules/after-days-off";
 import { behindDate } from "./rules/behind-date";
@@ -50,6 +50,8 @@ export type Advice = {
     readonly rule: R;
     readonly saw: SawOf<(typeof RULES)[R]>;
     readonly passageId: string | null;
+    /** The last day of practice that it looked at. */
+    readonly since: Day;
     readonly changes: readonly LadderChange[];
     readonly places: readonly Place[];
   };
@@ -57,16 +59,16 @@ export type Advice = {
 
 export const MOST_ADVICE = 3;
 
-/** What stays the same while nothing has changed: what was dismissed is known again by it. */
-export const adviceKey = ({ rule, passageId, saw }: Advice): string =>
-  `${rule} ${passageId ?? ""} ${JSON.stringify(saw)}`;
+/** What stays the same until it was practised again: what was put away is known by it. */
+export const adviceKey = ({ rule, passageId, since }: Advice): string =>
+  `${rule} ${passageId ?? ""} ${since}`;
 
 function found(
   rule: RuleName,
-  passageId: string | null,
+  { passageId, since }: Pick<Advice, "passageId" | "since">,
   { saw, changes = [], places = [] }: Found<object>,
 ): Advice {
-  return { rule, passageId, saw, changes, places } as Advice;
+  return { rule, passageId, since, saw, changes, places } as Advice;
 }
 
 /**
@@ -75,18 +77,21 @@ function found(
  * offers nothing with them.
  */
 export function adviceFor(facts: StudentFacts, off: ReadonlySet<string>): Advice[] {
+  const days = facts.passages.map((passage) => lastDayOf(passage).day);
+  const lastPractice = days.reduce((one, other) => (one > other ? one : other), "");
   return RULE_NAMES.filter((name) => !off.has(name)).flatMap((name): Advice[] => {
     const rule: AnyRule = RULES[name];
     if (rule.of === "student") {
       const saw = rule.looks(facts);
-      return saw ? [found(name, null, saw)] : [];
+      return saw ? [found(name, { passageId: null, since: lastPractice }, saw)] : [];
     }
     return facts.passages.flatMap((passage): Advice[] => {
       const saw = rule.looks(passage, facts);
       if (!saw) return [];
       const changes = (saw.changes ?? []).filter((change) => changedLadder(passage.ladder, change));
       if (changes.length === 0 && (saw.places ?? []).length === 0) return [];
-      return [found(name, passage.id, { ...saw, changes })];
+      const of = { passageId: passage.id, since: lastDayOf(passage).day };
+      return [found(name, of, { ...saw, changes })];
     });
   });
 }

@@ -31,6 +31,8 @@ export interface StudentFacts {
   /** The latest tight or tired end. */
   readonly felt: { readonly day: Day; readonly feeling: "tight" | "tired" } | undefined;
   readonly behind: readonly BehindByHeart[];
+  /** The chance that everything stands at the concert, where it can be told. */
+  readonly concert?: number | undefined;
 }
 
 /** Why a student needs a look, with the numbers behind it. */
@@ -48,6 +50,7 @@ export type Look =
   | { readonly kind: "question"; readonly count: number; readonly first: string }
   | { readonly kind: "felt"; readonly day: Day; readonly feeling: "tight" | "tired" }
   | { readonly kind: "behind"; readonly title: string; readonly days: number }
+  | { readonly kind: "concert"; readonly chance: number }
   | { readonly kind: "nothing-yet" };
 
 const SILENT_DAYS = 6;
@@ -58,6 +61,8 @@ const STUCK_DAYS = 4;
 export const TREND_DAYS = 2 * STUCK_DAYS;
 const RECENT_DAYS = 10;
 const MOST_CEILINGS = 2;
+/** A concert that will hardly hold is told. */
+const UNLIKELY = 1 / 3;
 
 function stuck(today: Day, { target, days, ...passage }: PassageTrend): Look | undefined {
   const recent = days.filter(({ day }) => daysBetween(day, today) <= RECENT_DAYS);
@@ -99,5 +104,11 @@ export function needsALook(facts: StudentFacts): Look[] {
   // With pain or silence there is something else to talk about than a ceiling.
   if (looks.length > 0) return [...looks, ...said(facts)];
   const ceilings = passages.flatMap((passage) => stuck(today, passage) ?? []);
-  return [...said(facts), ...ceilings.slice(0, MOST_CEILINGS)];
+  const { concert } = facts;
+  const unlikely = concert !== undefined && concert < UNLIKELY;
+  return [
+    ...said(facts),
+    ...ceilings.slice(0, MOST_CEILINGS),
+    ...(unlikely ? [{ kind: "concert", chance: concert } as const] : []),
+  ];
 }

@@ -1,3 +1,4 @@
+export { dropOutlook, outlooksOn, putOutlook } from "./outlooks";
 export {
   dismissAdvice,
   dismissedAdvice,

@@ -139,7 +139,8 @@ export function droppedReps(it: SessionProjection, before?: SessionProjection) {
 
 async function writeReps(db: Queries, it: SessionProjection, before?: SessionProjection) {
   const changed = changedReps(it, before);
-  const gone = [...droppedReps(it, before), ...(before ? changed : [])];
+  const there = new Set(before?.reps.map(({ id }) => id));
+  const gone = [...droppedReps(it, before), ...changed.filter(({ id }) => there.has(id))];
   if (gone.length > 0) {
     await db.execute("delete from rep where session_id = $1 and id = any($2::uuid[])", [
       it.sessionId,

@@ -111,5 +111,6 @@ export const roomTable = (name: RoomTableName): RoomTable => ROOM_TABLES[name];
 export const LEFT_OUT = {
   access: "Links, codes and calendar addresses are made anew.",
   sign_in: "Who is signed in where belongs to this machine.",
+  outlook: "Reckoned anew each day.",
   migration: "How the tables came about is this database's own.",
 } as const;

@@ -9,6 +9,7 @@ import { Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
 import type { Mark } from "~/core/judge";
 import type { Flaw } from "~/core/session";
+import { AdviceList, type AdviceShown } from "~/features/advice/advice-list";
 import type { LogEntry, PassageLine } from "~/features/shapes";
 import { SubmitButton } from "~/components/submit-button";
 import { words } from "~/words";
@@ -20,6 +21,8 @@ import styles from "./afterwards.module.css";
 export interface AfterwardsPageProps {
   readonly studioId: string;
   readonly looksOnly: boolean;
+  readonly teaches: boolean;
+  readonly advice: readonly AdviceShown[];
   readonly person: { readonly id: string; readonly name: string };
   readonly marks: readonly Mark[];
   readonly entry: LogEntry;
@@ -34,6 +37,8 @@ export interface AfterwardsPageProps {
 export function AfterwardsPage({
   studioId,
   looksOnly,
+  teaches,
+  advice,
   person,
   marks,
   entry,
@@ -169,6 +174,7 @@ export function AfterwardsPage({
           </Button>
         </Section>
       </div>
+      <AdviceList quiet home={home} hurts={false} advice={advice} teaches={teaches} />
     </Page>
   );
 }

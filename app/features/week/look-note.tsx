@@ -3,6 +3,7 @@ import type { ReactNode } from "react";
 import type { Look } from "~/core/judge";
 import { daysBetween, type Day } from "~/core/units";
 import { words } from "~/words";
+import { chanceInWords } from "~/words/outlook";
 import styles from "./look-note.module.css";
 
 const ICONS = {
@@ -12,6 +13,7 @@ const ICONS = {
   question: <CircleHelp size={16} aria-hidden />,
   felt: <HandHelping size={16} aria-hidden />,
   behind: <CalendarClock size={16} aria-hidden />,
+  concert: <CalendarClock size={16} aria-hidden />,
   "nothing-yet": <Sprout size={16} aria-hidden />,
 } satisfies Record<Look["kind"], ReactNode>;
 
@@ -34,6 +36,8 @@ function sentence(look: Look, today: Day): string {
       return words.look.felt(look.feeling, words.ago(daysBetween(look.day, today)));
     case "behind":
       return words.look.behind(look.title, look.days);
+    case "concert":
+      return words.look.concert(chanceInWords(look.chance));
     case "nothing-yet":
       return words.look.nothingYet;
   }

@@ -75,5 +75,7 @@ export async function afterwardsPage(services: Services, studioId: string, sessi
     .filter(({ id, ladder }) => ladder && entry.blocks.some((block) => block.passageId === id))
     .map((each) => passageLine(each, today));
   const marks = await marksOf(services, studioId, entry, passages);
-  return { person, marks, entry: asOf(entry, today, studio.time_zone), flaws, fromMemory, next };
+  const isToday = entry.day === today;
+  const read = asOf(entry, today, studio.time_zone);
+  return { person, marks, entry: read, isToday, flaws, fromMemory, next };
 }

@@ -1,6 +1,6 @@
 import { err, ok, type Result } from "~/core/result";
 import type { SessionEvent } from "~/core/session";
-import { insertEvents, studioById } from "~/db/queries";
+import { dropOutlook, insertEvents, studioById } from "~/db/queries";
 import type { Services } from "../services";
 import { countedSession, liveSessions } from "./live-sessions";
 import { countMore, estimateDays, touchedPassages } from "./project-session";
@@ -72,9 +72,11 @@ export async function appendEvents(
     const zone = before.written ? "" : (await studioById(tx, studioId)).time_zone;
     const after = await countMore(tx, studioId, zone, before, fresh.value);
     const { written } = after;
-    for (const passageId of written ? touchedPassages(written, before.written) : []) {
+    const touched = written ? touchedPassages(written, before.written) : new Set<string>();
+    for (const passageId of touched) {
       await estimateDays(tx, studioId, passageId, written!.day);
     }
+    if (touched.size > 0) await dropOutlook(tx, studioId, after.session.person_id);
     return ok(after);
   });
   if (!done.ok) return done;

@@ -1,5 +1,5 @@
 import { err, ok, type Result } from "~/core/result";
-import { setStudioConcert, studioById } from "~/db/queries";
+import { dropOutlook, setStudioConcert, studioById } from "~/db/queries";
 import { concertFormSchema } from "~/forms/concert";
 import type { FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
@@ -19,5 +19,6 @@ export async function chooseConcert(
     return err({ errors: { day: "That day is over. Choose one ahead." }, values: { name, day } });
   }
   await setStudioConcert(services.db, studioId, name, day);
+  await dropOutlook(services.db, studioId, null);
   return ok(undefined);
 }

@@ -13,6 +13,7 @@ import { err, ok, sentences, type Result } from "~/core/result";
 import { addDays, daysBetween, weekdayOf, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import {
+  dropOutlook,
   assignmentsOf,
   draftOf,
   endWeeksBefore,
@@ -358,6 +359,8 @@ export const setWeek = (services: Services, studioId: string, personId: string, 
   services.db.transaction(async (tx): Promise<Result<{ id: string }, NotWritten>> => {
     const today = todayIn(services, await studioById(tx, studioId));
     await studentById(tx, studioId, personId);
+    // How often something is asked is what its chances go by.
+    await dropOutlook(tx, studioId, personId);
     const passages = await passagesOfPerson(tx, studioId, personId);
     if (sent.text.items.length === 0) {
       return err({ errors: { form: "A week has at least one item." } });

@@ -64,6 +64,13 @@ function together(passages: readonly Passage[], inputs: AheadInputs, concert: Da
   };
 }
 
+/** The chance that all of some passages stand at the concert; null where nothing can be told. */
+export const chanceOfAll = (
+  passages: readonly Passage[],
+  inputs: AheadInputs,
+  concert: Day,
+): number | null => together(passages, inputs, concert).all;
+
 /** A student's passages by their chance to stand at the concert, piece by piece and all of them. */
 export async function concertPage(services: Services, studioId: string, personId: string) {
   const { db } = services;

@@ -2,6 +2,7 @@ import type { Ladder } from "~/core/ladder";
 import { orderWithin, regionAt, type PassageState } from "~/core/score";
 import { DatabaseError, type Queries } from "~/db/client";
 import {
+  dropOutlook,
   insertLadder,
   insertPassage,
   passageById,
@@ -66,6 +67,7 @@ export async function setLadder(
     const goesOn = before?.setOn && sameDays(before, ladder);
     const setOn = goesOn ? before.setOn : todayIn(services, studio);
     await insertLadder(tx, studioId, passageId, newId(), { ...ladder, setOn, mark });
+    await dropOutlook(tx, studioId, passage.personId);
   });
 }
 
@@ -82,5 +84,7 @@ export const setState = async (
 ) => there(await setPassageState(db, studioId, passageId, state));
 
 /** Takes a passage off the stand; its record stays. */
-export const putAway = async ({ db }: Services, studioId: string, passageId: string) =>
+export async function putAway({ db }: Services, studioId: string, passageId: string) {
   there(await retirePassage(db, studioId, passageId));
+  await dropOutlook(db, studioId, (await passageById(db, studioId, passageId)).personId);
+}

@@ -179,5 +179,5 @@ describe("a room's file", () => {
       ok: true,
     });
     expect(await bring(whole)).toMatchObject({ ok: false, error: expect.stringMatching("empty") });
-  });
+  }, 30_000);
 });

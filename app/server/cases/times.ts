@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { timesSchema } from "~/core/week";
-import { setTimes, studentById, studioById } from "~/db/queries";
+import { dropOutlook, setTimes, studentById, studioById } from "~/db/queries";
 import { sentences } from "~/core/result";
 import { err, ok, type Result } from "~/core/result";
 import type { FormRefused } from "~/forms/typed";
@@ -35,5 +35,6 @@ export async function chooseTimes(
   const { times } = await studentById(db, studioId, personId);
   const limits = teaches ? read.output.limits : times.limits;
   await setTimes(db, studioId, personId, { ...read.output, limits });
+  await dropOutlook(db, studioId, personId);
   return ok(undefined);
 }

@@ -15,6 +15,7 @@ import {
   type Assignment,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
+import { keptOutlooks } from "./kept-outlook";
 import { stateOf } from "./passage-line";
 import { weekOn } from "../plan/week-on";
 import {
@@ -140,6 +141,11 @@ export async function weekOf(services: Services, studioId: string) {
     byPerson(questions),
   ];
   const happenedFor = byPersonOf(happened);
+  const chances = await keptOutlooks(
+    services,
+    studio,
+    students.map(({ id }) => id),
+  );
   const lines = students.map((student): WeekLine => {
     const { id } = student;
     const [week] = weekFor(id);
@@ -165,6 +171,7 @@ export async function weekOf(services: Services, studioId: string) {
         painDay: painFor(id)[0]?.day,
         passages: reachedFor(id).map(trend),
         questions: questionsFor(id).map(({ text }) => text),
+        concert: chances.get(id),
         felt: felt && isTired(felt.feeling) ? { day: felt.day, feeling: felt.feeling } : undefined,
         behind: memoryFor(id).flatMap(({ title, plan, stands }) => {
           const { aheadDays } = memoryStanding(plan, stands, today);

@@ -23,9 +23,10 @@ export interface Standing extends Estimate {
 }
 
 type Known = Pick<Passage, "days">;
+type KnownDay = Passage["days"][number];
 
 /** The level as of a day: nights and days off since it was last played included. */
-function told({ day, level, most }: Passage["days"][number], today: Day, key?: string): Standing {
+function reckoned({ day, level, most }: KnownDay, today: Day, key: string | undefined): Standing {
   const then = daysLater(level, daysBetween(day, today));
   const here = key === undefined ? then : inKey(then, key);
   const { comfortable, ceiling, cleanAt } = estimateOf(here);
@@ -35,6 +36,18 @@ function told({ day, level, most }: Passage["days"][number], today: Day, key?: s
     comfortable: notAbove(comfortable, most),
     ceilingMet: most === null || ceiling.low <= most,
   };
+}
+
+/** A page asks the same of a passage several times: start, state, line. */
+const known = new WeakMap<KnownDay, Map<string, Standing>>();
+
+function told(of: KnownDay, today: Day, key?: string): Standing {
+  const all = known.get(of) ?? new Map<string, Standing>();
+  known.set(of, all);
+  const name = `${today} ${key ?? ""}`;
+  const found = all.get(name) ?? reckoned(of, today, key);
+  all.set(name, found);
+  return found;
 }
 
 /** Where a passage stands today, in one of its keys if one is asked for; nothing before it was played. */

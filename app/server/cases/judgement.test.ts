@@ -1,0 +1,154 @@
+import { randomUUID } from "node:crypto";
+import { beforeEach, describe, expect, test } from "@jest/globals";
+import { addDays, bpm } from "~/core/units";
+import { outlooksOn, passageById, setStudioConcert } from "~/db/queries";
+import { EventWriter, furnishedRoom, NOON } from "../test/room";
+import { actOnAdvice, adviceOf } from "./advice";
+import { appendEvents } from "./append-events";
+import { progressPage } from "./passage-pages";
+import { studentPage } from "./student-pages";
+import { todayPage } from "./today";
+import { weekOf } from "./week";
+import { workshopPage } from "./workshop";
+
+const DAY_MS = 86_400_000;
+const DAY = "2026-05-04";
+
+let room: Awaited<ReturnType<typeof furnishedRoom>>;
+beforeEach(async () => {
+  room = await furnishedRoom();
+}, 60_000);
+
+/** Plays on a day so many days after the first, "c" and "f" at tempi. */
+async function plays(day: number, tempi: Readonly<Record<number, string>>) {
+  room.clock.now = NOON + day * DAY_MS;
+  const { sessionId } = await room.begin();
+  const stand = new EventWriter(room.clock.now);
+  stand.write("opened");
+  for (const [tempo, verdicts] of Object.entries(tempi)) stand.plays(Number(tempo), verdicts);
+  stand.write("ended", { how: "finished" });
+  const sent = await appendEvents(room.services, room.studioId, sessionId, stand.events);
+  expect(sent.ok).toBe(true);
+}
+
+/** The comfortable tempo as each page tells it. */
+async function told() {
+  const { services, studioId, personId, passageId } = room;
+  const [student, today, progress, workshop] = [
+    await studentPage(services, studioId, personId),
+    await todayPage(services, studioId, personId),
+    await progressPage(services, studioId, passageId),
+    await workshopPage(services, studioId, passageId),
+  ];
+  return [
+    student.passages[0]?.comfortable,
+    today.passages[0]?.comfortable,
+    progress.now?.comfortable.value,
+    workshop.left.comfortable,
+  ];
+}
+
+describe("a level over days", () => {
+  test("all pages tell the same, on the day, on the next, and after weeks off", async () => {
+    for (const day of [0, 1, 2, 4]) await plays(day, { 60: "cccc", 70: "ccfc", 80: "fcf" });
+    const seen: number[] = [];
+    for (const day of [4, 5, 30]) {
+      room.clock.now = NOON + day * DAY_MS;
+      const all = await told();
+      expect(new Set(all).size).toBe(1);
+      seen.push(all[0]!);
+    }
+    expect(seen[2]).toBeLessThan(seen[0]!);
+    const { days } = await progressPage(room.services, room.studioId, room.passageId);
+    expect(days.at(-1)?.comfortable).toBeCloseTo(seen[0]!, 6);
+  });
+
+  test("sessions that arrive out of order end in the same level as in order", async () => {
+    const at = async (order: readonly number[]) => {
+      room = await furnishedRoom();
+      for (const day of order) await plays(day, { 60: "cccc", 70: day > 1 ? "cccc" : "ffcf" });
+      return (await passageById(room.services.db, room.studioId, room.passageId)).days[0];
+    };
+    expect(await at([3, 0, 2])).toEqual(await at([0, 2, 3]));
+  });
+
+  test("nothing is called comfortable above what was passed and a step", async () => {
+    await plays(0, { 60: "cccccccccc" });
+    const [comfortable] = await told();
+    expect(comfortable).toBeLessThanOrEqual(70);
+    expect(comfortable).toBeGreaterThan(50);
+  });
+});
+
+describe("the concert", () => {
+  test("its chance is kept for the day, and reckoned anew after a session", async () => {
+    const { services, studioId, personId } = room;
+    await setStudioConcert(services.db, studioId, "The Lantern Concert", addDays(DAY, 20));
+    await plays(0, { 60: "ccccfcfcff", 70: "ffff" });
+    const kept = async (day: string) => (await outlooksOn(services.db, studioId, day))[0];
+    expect(await kept(DAY)).toBeUndefined();
+    const { lines } = await weekOf(services, studioId);
+    const before = await kept(DAY);
+    expect(before).toMatchObject({ person_id: personId, chance: expect.any(Number) });
+    expect(lines[0]?.looks).toContainEqual({ kind: "concert", chance: before?.chance });
+    await plays(0, { 80: "cccccccc", 90: "cccccccc" });
+    expect(await kept(DAY)).toBeUndefined();
+    await weekOf(services, studioId);
+    expect((await kept(DAY))!.chance).toBeGreaterThan(before!.chance!);
+  });
+});
+
+describe("advice", () => {
+  const ladderNow = async () =>
+    (await passageById(room.services.db, room.studioId, room.passageId)).ladder!;
+
+  test("is carried out and taken back; another's passage is not touched", async () => {
+    await plays(0, { 60: "cccc", 80: "cfff" });
+    const { services, studioId, personId, passageId } = room;
+    const of = { studioId, personId };
+    const change = { kind: "target", target: 80 } as const;
+    const done = await actOnAdvice(services, of, { act: "do", passage: passageId, change });
+    expect(done).toMatchObject({ ok: true, value: { done: "changed", before: 1 } });
+    expect((await ladderNow()).target).toBe(bpm(80));
+    const undone = await actOnAdvice(services, of, { act: "undo", passage: passageId, number: 1 });
+    expect(undone).toMatchObject({ ok: true, value: { done: "taken-back" } });
+    expect((await ladderNow()).target).toBe(bpm(90));
+    const other = { studioId, personId: randomUUID() };
+    expect(
+      await actOnAdvice(services, other, { act: "do", passage: passageId, change }),
+    ).toMatchObject({ ok: false });
+  });
+
+  test("after days off it says so; put away or switched off it stays away", async () => {
+    await plays(0, { 60: "cccc", 70: "cccc", 80: "cccc" });
+    room.clock.now = NOON + 9 * DAY_MS;
+    const { services, studioId, personId } = room;
+    const given = async () => (await adviceOf(services, studioId, personId)).advice;
+    const [first] = await given();
+    expect(first?.rule).toBe("after-days-off");
+    const of = { studioId, personId };
+    await actOnAdvice(services, of, { act: "dismiss", key: first!.key });
+    expect((await given()).map(({ rule }) => rule)).not.toContain("after-days-off");
+    // Another day off changes nothing; another day of practice does.
+    room.clock.now += DAY_MS;
+    expect((await given()).map(({ rule }) => rule)).not.toContain("after-days-off");
+    await plays(11, { 60: "cc", 70: "cc", 80: "ccffff" });
+    room.clock.now += 9 * DAY_MS;
+    expect((await given())[0]?.rule).toBe("after-days-off");
+    await actOnAdvice(services, of, { act: "off", rule: "after-days-off", whom: "everyone" });
+    expect((await given()).map(({ rule }) => rule)).not.toContain("after-days-off");
+    await actOnAdvice(services, of, { act: "on", rule: "after-days-off" });
+    expect((await given())[0]?.rule).toBe("after-days-off");
+  });
+
+  test("after a stop for pain there is none", async () => {
+    const { sessionId } = await room.begin();
+    const stand = new EventWriter();
+    stand.write("opened");
+    stand.plays(60, "ffffff");
+    stand.write("ended", { how: "pain" });
+    await appendEvents(room.services, room.studioId, sessionId, stand.events);
+    const { hurts, advice } = await adviceOf(room.services, room.studioId, room.personId);
+    expect({ hurts, advice }).toEqual({ hurts: true, advice: [] });
+  });
+});
