@@ -142,7 +142,7 @@ export const workshop = {
     fromPrior: "Nothing played yet: reckoned from what is usual for a new passage.",
     fromNotes: (share: string) =>
       `Nothing played yet: by its notes, as hard as they are, the ceiling is expected at ${share} of the target.`,
-    fromRecord: (plays: string) => `Reckoned from ${plays} recent plays of this passage.`,
+    fromRecord: (plays: string) => `Reckoned from ${plays} plays of this passage.`,
     byFormula: "Plays and minutes by formula",
     byBoth: "Where there is no formula, simulated",
     bySimulation: (runs: string) => `; span and chance from ${runs} simulated climbs.`,
