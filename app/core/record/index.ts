@@ -14,5 +14,5 @@ export {
 } from "./level";
 export { mostComfortable, notAbove } from "./told";
 export { CEILING_PROBABILITY, cleanProbability, tempoAt, type CleanCurve } from "./model";
-export { outlookOf, type Ahead, type Change, type Outlook } from "./outlook";
+export { honestTarget, outlookOf, type Ahead, type Change, type Outlook } from "./outlook";
 export { chanceTogether, type OneOfMany } from "./together";

@@ -48,7 +48,9 @@ const withGain = (level: Level, factor: number): Level => ({
 });
 
 /** The highest target in whole bpm that holds two times in three; undefined where none does. */
-function honestTarget(ahead: Ahead, chanceAt: (target: number) => number): number | undefined {
+export function honestTarget(ahead: Ahead): number | undefined {
+  const { level, days, practised } = ahead;
+  const chanceAt = (target: number) => chanceIn(level, days, { target, practised });
   let [low, high] = [Math.ceil(ahead.target * LEAST_TARGET), Math.floor(ahead.target) - 1];
   if (low > high || chanceAt(low) < HONEST) return undefined;
   while (low < high) {
@@ -70,7 +72,7 @@ export function outlookOf(ahead: Ahead): Outlook {
   const chance = chanceIn(level, days, goal);
   const more = Math.min(1, practised + 1 / 7);
   const factor = Math.min(MOST_GAIN, (minutes + MORE_MINUTES) / Math.max(1, minutes));
-  const lower = honestTarget(ahead, (to) => chanceIn(level, days, { target: to, practised }));
+  const lower = honestTarget(ahead);
   const ofHalf = { ...goal, probability: COMFORTABLE_PROBABILITY ** (1 / HALF) };
   const all: Change[] = [
     { kind: "day-more", chance: chanceIn(level, days, { target, practised: more }) },

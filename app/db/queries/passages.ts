@@ -34,7 +34,7 @@ const PASSAGE = `
     order by started_at desc limit 1
   ) paced on true
   left join lateral (
-    select jsonb_agg(jsonb_build_object(
+    select json_agg(json_build_object(
       'day', day, 'reached', reached_tempo, 'level', level, 'most', most
     ) order by day desc) as days
     from (
@@ -47,8 +47,10 @@ const PASSAGE = `
       'material', material, 'tempo', tempo, 'top', top, 'whole', whole, 'days', days
     )) as passed
     from (
-      select material, tempo, top, whole, count(distinct day) as days from passed_tempo
-      where passage_id = passage.id group by material, tempo, top, whole
+      select material, tempo, top, whole, count(*) as days from (
+        select material, tempo, top, whole, day from passed_tempo
+        where passage_id = passage.id group by material, tempo, top, whole, day
+      ) on_days group by material, tempo, top, whole
     ) each_passed
   ) known on true
   left join lateral (

@@ -19,6 +19,7 @@ import {
   studioById,
   switchRuleOff,
   switchRuleOn,
+  type Passage,
 } from "~/db/queries";
 import { adviceFacts } from "../plan/advice-facts";
 import { todayIn, type Services } from "../services";
@@ -26,12 +27,17 @@ import { aheadInputs } from "./outlook";
 import { setLadder } from "./passages";
 import { fitsPassage } from "./workshop";
 
-/** What is advised for a student now, and which rules are switched off. */
-export async function adviceOf(services: Services, studioId: string, personId: string) {
+/** What is advised for a student now, and which rules are switched off; `known` saves reading the passages. */
+export async function adviceOf(
+  services: Services,
+  studioId: string,
+  personId: string,
+  known?: readonly Passage[],
+) {
   const { db } = services;
   const studio = await studioById(db, studioId);
   const [passages, inputs, off, dismissed] = await Promise.all([
-    passagesOfPerson(db, studioId, personId),
+    known ?? passagesOfPerson(db, studioId, personId),
     aheadInputs(services, studio, personId),
     rulesOff(db, studioId, personId),
     dismissedAdvice(db, studioId, personId),

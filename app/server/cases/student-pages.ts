@@ -23,7 +23,7 @@ export async function studentPage(services: Services, studioId: string, personId
     today,
     person,
     questions: waiting,
-    ...(await adviceOf(services, studioId, personId)),
+    ...(await adviceOf(services, studioId, personId, passages)),
     pieces,
     passages: passages.map((each) => passageLine(each, today)),
     log: log.map((entry) => asOf(entry, today, studio.time_zone)),

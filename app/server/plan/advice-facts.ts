@@ -1,5 +1,5 @@
 import type { AdviceFacts } from "~/core/judge";
-import { chanceIn, outlookOf } from "~/core/record";
+import { chanceIn, honestTarget } from "~/core/record";
 import { addDays, daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { flawsOfPerson, lastSitting, reachedSince, tempoTallies, type Passage } from "~/db/queries";
@@ -8,7 +8,7 @@ import { aheadOf, LEAST_PLAYS, type AheadInputs } from "./ahead";
 import { standingOf } from "./standing";
 
 /** So far back rules look. */
-const LOOK_BACK_DAYS = 60;
+const LOOK_BACK_DAYS = 42;
 const FLAW_DAYS = 28;
 const MOST_DAYS_AHEAD = 400;
 
@@ -22,8 +22,7 @@ function concertOf(passage: Passage, inputs: AheadInputs): PassageFacts["concert
   if (!ahead) return undefined;
   const days = Math.min(MOST_DAYS_AHEAD, daysBetween(today, concert));
   const chance = chanceIn(ahead.level, days, ahead);
-  const lower = outlookOf({ ...ahead, days }).changes.find(({ kind }) => kind === "target");
-  return { day: concert, chance, honest: lower?.kind === "target" ? lower.target : undefined };
+  return { day: concert, chance, honest: honestTarget({ ...ahead, days }) };
 }
 
 /** Everything that the rules of advice look at. */
