@@ -54,7 +54,8 @@ test("the whole way with the keyboard alone", async ({ teacher, player, page }) 
   await page.getByRole("button", { name: "Set this ladder" }).focus();
   await page.keyboard.press("Enter");
   await page.waitForURL(/\/today$/);
-  await page.getByRole("button", { name: /^Start/ }).focus();
+  // Not "Start higher", which the workshop may offer until it has gone.
+  await page.getByRole("button", { name: /^Start, / }).focus();
   await page.keyboard.press("Enter");
   await page.waitForURL(/\/stand$/);
   // Through the tasks before the passage with the pedal's key alone.

@@ -10,7 +10,7 @@ export class Player {
 
   /** Opens the session as it is shown, with everything that belongs to it. */
   async startsTheSession(): Promise<void> {
-    await this.page.getByRole("button", { name: /^Start/ }).click();
+    await this.page.getByRole("button", { name: /^Start(,| without)/ }).click();
     await this.page.waitForURL(/\/stand$/);
     this.plays = 0;
   }
