@@ -1,6 +1,6 @@
 import { chanceIn, chanceTogether } from "~/core/record";
 import { seeded } from "~/core/simulate";
-import { addDays, daysBetween, type Day } from "~/core/units";
+import { addDays, type Day } from "~/core/units";
 import {
   assignmentsOf,
   passagesOfPerson,
@@ -9,7 +9,7 @@ import {
   type Passage,
   type Studio,
 } from "~/db/queries";
-import { aheadOf, LEAST_PLAYS, type AheadInputs } from "../plan/ahead";
+import { aheadOf, daysAhead, LEAST_PLAYS, type AheadInputs } from "../plan/ahead";
 import { hurtSince, PAIN_DAYS } from "../plan/pain";
 import { weekOn } from "../plan/week-on";
 import { whatHappened } from "../plan/week-plan";
@@ -17,7 +17,6 @@ import { todayIn, type Services } from "../services";
 import { passageLine } from "./passage-line";
 
 const WEEKS_READ = 3;
-const FURTHEST = 400;
 const SEED = 20_261_127;
 
 /** What the days ahead of a student go by. */
@@ -44,7 +43,7 @@ export async function aheadInputs(
 
 /** Passages of which something can be told, the weakest first, with the chance that all stand. */
 function together(passages: readonly Passage[], inputs: AheadInputs, concert: Day) {
-  const days = Math.min(FURTHEST, daysBetween(inputs.today, concert));
+  const days = daysAhead(inputs.today, concert);
   const known = passages.flatMap((passage) => {
     const ahead = passage.plays < LEAST_PLAYS ? undefined : aheadOf(passage, inputs);
     return ahead ? [{ passage, ahead, chance: chanceIn(ahead.level, days, ahead) }] : [];

@@ -4,13 +4,12 @@ import { addDays, daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { flawsOfPerson, lastSitting, reachedSince, tempoTallies, type Passage } from "~/db/queries";
 import { passageLine } from "../cases/passage-line";
-import { aheadOf, LEAST_PLAYS, type AheadInputs } from "./ahead";
+import { aheadOf, daysAhead, LEAST_PLAYS, type AheadInputs } from "./ahead";
 import { standingOf } from "./standing";
 
 /** So far back rules look. */
 const LOOK_BACK_DAYS = 42;
 const FLAW_DAYS = 28;
-const MOST_DAYS_AHEAD = 400;
 
 type PassageFacts = AdviceFacts["passages"][number];
 
@@ -20,7 +19,7 @@ function concertOf(passage: Passage, inputs: AheadInputs): PassageFacts["concert
   if (!concert || concert < today || passage.plays < LEAST_PLAYS) return undefined;
   const ahead = aheadOf(passage, inputs);
   if (!ahead) return undefined;
-  const days = Math.min(MOST_DAYS_AHEAD, daysBetween(today, concert));
+  const days = daysAhead(today, concert);
   const chance = chanceIn(ahead.level, days, ahead);
   return { day: concert, chance, honest: honestTarget({ ...ahead, days }) };
 }

@@ -17,6 +17,11 @@ import { openItems, type RunningWeek } from "./week-on";
 export const LEAST_PLAYS = 10;
 /** Further ahead nothing can be told that would not be told of a year as well. */
 const FURTHEST = 400;
+
+/** Days from today to a date, as far as anything can be told. */
+export const daysAhead = (today: Day, date: Day): number =>
+  Math.min(FURTHEST, daysBetween(today, date));
+
 /** Where nobody has said when there is time, or how long. */
 const USUAL_DAYS = 5;
 const USUAL_MINUTES = 10;
@@ -123,7 +128,7 @@ export function passageOutlook(passage: Passage, inputs: AheadInputs): PassageOu
   if (passage.plays < LEAST_PLAYS) return { practiceDays, unknown: true, dates: [], fan: [] };
   const dates = datesOf(passage, ahead.target, inputs).map(
     ({ kind, day, target }): DatedOutlook => {
-      const days = Math.min(FURTHEST, daysBetween(inputs.today, day));
+      const days = daysAhead(inputs.today, day);
       const outlook = outlookOf({ ...ahead, target, days });
       const asksMore = ({ kind: change }: (typeof outlook.changes)[number]) =>
         change === "day-more" || change === "minutes-more";
@@ -137,7 +142,7 @@ export function passageOutlook(passage: Passage, inputs: AheadInputs): PassageOu
     },
   );
   const last = dates.at(-1)?.day;
-  const drawn = last ? Math.min(FURTHEST, daysBetween(inputs.today, last)) : DRAWN_DAYS;
+  const drawn = last ? daysAhead(inputs.today, last) : DRAWN_DAYS;
   return {
     practiceDays,
     unknown: false,
