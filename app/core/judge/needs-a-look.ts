@@ -1,10 +1,5 @@
 import { daysBetween, type Day } from "~/core/units";
-
-/** One day of a passage, oldest first. */
-export interface ReachedDay {
-  readonly day: Day;
-  readonly reached: number | undefined;
-}
+import { CEILING_DAYS, heldCeiling, type ReachedDay } from "./held-ceiling";
 
 export interface PassageTrend {
   readonly title: string;
@@ -55,28 +50,15 @@ export type Look =
 
 const SILENT_DAYS = 6;
 const PAIN_DAYS = 10;
-/** The same ceiling on so many days of practice asks for another way (craft, 11). */
-const STUCK_DAYS = 4;
 /** So many days of practice of a passage are looked at: the latest, and as many before them. */
-export const TREND_DAYS = 2 * STUCK_DAYS;
-const RECENT_DAYS = 10;
+export const TREND_DAYS = 2 * CEILING_DAYS;
 const MOST_CEILINGS = 2;
 /** A concert that will hardly hold is told. */
 const UNLIKELY = 1 / 3;
 
-function stuck(today: Day, { target, days, ...passage }: PassageTrend): Look | undefined {
-  const recent = days.filter(({ day }) => daysBetween(day, today) <= RECENT_DAYS);
-  const reached = recent.slice(-STUCK_DAYS).map((each) => each.reached ?? 0);
-  if (reached.length < STUCK_DAYS) return undefined;
-  const tempo = Math.max(...reached);
-  const before = days
-    .slice(0, -STUCK_DAYS)
-    .map((each) => each.reached ?? 0)
-    .slice(-STUCK_DAYS);
-  const moved = tempo > Math.max(0, ...before);
-  const done = target !== undefined && tempo >= target;
-  if (moved || done || before.length === 0 || tempo === 0) return undefined;
-  return { kind: "stuck", ...passage, tempo, days: STUCK_DAYS };
+function stuck(today: Day, { days, ...passage }: PassageTrend): Look | undefined {
+  const tempo = heldCeiling(days, passage.target, today);
+  return tempo === undefined ? undefined : { kind: "stuck", ...passage, tempo, days: CEILING_DAYS };
 }
 
 const FELT_DAYS = 5;

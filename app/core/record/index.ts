@@ -14,5 +14,12 @@ export {
 } from "./level";
 export { mostComfortable, notAbove } from "./told";
 export { CEILING_PROBABILITY, cleanProbability, tempoAt, type CleanCurve } from "./model";
-export { honestTarget, outlookOf, type Ahead, type Change, type Outlook } from "./outlook";
+export {
+  honestTarget,
+  outlookOf,
+  type Ahead,
+  type Change,
+  type DatedOutlook,
+  type PassageOutlook,
+} from "./outlook";
 export { chanceTogether, type OneOfMany } from "./together";

@@ -1,3 +1,4 @@
+import type { Day } from "~/core/units";
 import { chanceIn, daysTo, type DaysAhead } from "./forecast";
 import type { Level } from "./level";
 import { COMFORTABLE_PROBABILITY } from "./model";
@@ -26,6 +27,29 @@ export interface Outlook {
   readonly chance: number;
   readonly ahead: DaysAhead;
   readonly changes: readonly Change[];
+}
+
+export interface DatedOutlook extends Outlook {
+  readonly kind: "concert" | "week";
+  readonly day: Day;
+  readonly target: number;
+  /** Minutes until it is likely to stand; null where that is not in sight. */
+  readonly minutes: number | null;
+}
+
+export interface PassageOutlook {
+  /** Days of practice that it is reckoned from. */
+  readonly practiceDays: number;
+  /** Too little was played to say anything. */
+  readonly unknown: boolean;
+  readonly dates: readonly DatedOutlook[];
+  /** The comfortable tempo on days ahead: as likely as not, with the span that holds four in five. */
+  readonly fan: readonly {
+    readonly day: Day;
+    readonly low: number;
+    readonly value: number;
+    readonly high: number;
+  }[];
 }
 
 const MORE_MINUTES = 10;

@@ -4,33 +4,9 @@ import { Form, Link } from "react-router";
 import { useFormats } from "~/components/locale";
 import { Section } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
-import type { Change, DaysAhead } from "~/core/record";
-import type { Day } from "~/core/units";
+import type { Change, DatedOutlook, PassageOutlook } from "~/core/record";
 import { chanceInWords, outlookWords as said } from "~/words/outlook";
 import styles from "./progress.module.css";
-
-interface DatedOutlook {
-  readonly kind: "concert" | "week";
-  readonly day: Day;
-  readonly target: number;
-  readonly chance: number;
-  readonly ahead: DaysAhead;
-  /** Minutes until it is likely to stand; null where that is not in sight. */
-  readonly minutes: number | null;
-  readonly changes: readonly Change[];
-}
-
-export interface PassageOutlook {
-  readonly practiceDays: number;
-  readonly unknown: boolean;
-  readonly dates: readonly DatedOutlook[];
-  readonly fan: readonly {
-    readonly day: Day;
-    readonly low: number;
-    readonly value: number;
-    readonly high: number;
-  }[];
-}
 
 interface OutlookProps {
   readonly outlook: PassageOutlook;

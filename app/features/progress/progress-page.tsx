@@ -7,7 +7,7 @@ import { TempoText } from "~/components/beat-unit";
 import { Empty, Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
 import type { MetreRegion } from "~/core/score";
-import type { Span } from "~/core/record";
+import type { PassageOutlook, Span } from "~/core/record";
 import type { BeatUnit, Day } from "~/core/units";
 import { PractiseNow } from "~/components/practise-now";
 import type { PassageDay, PassageLine } from "~/features/shapes";
@@ -16,7 +16,7 @@ import { outlookWords } from "~/words/outlook";
 import { trackWords } from "~/words/track";
 import { DayRows } from "./day-rows";
 import { KeyRows } from "./key-rows";
-import { Outlook, type PassageOutlook } from "./outlook";
+import { Outlook } from "./outlook";
 import styles from "./progress.module.css";
 
 export interface ProgressPageProps {

@@ -10,11 +10,11 @@ import {
   YAxis,
 } from "recharts";
 import { useFormats } from "~/components/locale";
+import type { PassageOutlook } from "~/core/record";
 import type { Day } from "~/core/units";
 import type { PassageDay } from "~/features/shapes";
 import { words } from "~/words";
 import { outlookWords } from "~/words/outlook";
-import type { PassageOutlook } from "./outlook";
 
 interface TempoChartProps {
   readonly days: readonly PassageDay[];

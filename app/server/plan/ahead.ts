@@ -4,7 +4,8 @@ import {
   outlookOf,
   someDayLater,
   type Ahead,
-  type Outlook,
+  type DatedOutlook,
+  type PassageOutlook,
 } from "~/core/record";
 import type { AssignmentItem, Often } from "~/core/week";
 import { addDays, daysBetween, type Day } from "~/core/units";
@@ -46,29 +47,6 @@ function daysOfItem(often: Often | undefined, weekdays: number): number {
   if (often?.kind === "times") return Math.min(often.times, most);
   if (often?.kind === "every-other") return Math.min(3.5, most);
   return most;
-}
-
-export interface DatedOutlook extends Outlook {
-  readonly kind: "concert" | "week";
-  readonly day: Day;
-  readonly target: number;
-  /** Minutes until it is likely to stand; null where that is not in sight. */
-  readonly minutes: number | null;
-}
-
-export interface PassageOutlook {
-  /** Days of practice that it is reckoned from. */
-  readonly practiceDays: number;
-  /** Too little was played to say anything. */
-  readonly unknown: boolean;
-  readonly dates: readonly DatedOutlook[];
-  /** The comfortable tempo on days ahead: as likely as not, with the span that holds four in five. */
-  readonly fan: readonly {
-    readonly day: Day;
-    readonly low: number;
-    readonly value: number;
-    readonly high: number;
-  }[];
 }
 
 const itemOf = (week: RunningWeek | undefined, passageId: string): AssignmentItem | undefined =>

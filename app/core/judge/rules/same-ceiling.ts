@@ -1,18 +1,13 @@
 import { whereItFailed } from "~/core/ladder";
+import { CEILING_DAYS, heldCeiling } from "../held-ceiling";
 import type { LadderChange } from "../ladder-change";
 import { ofPassage } from "../rule";
 
-const DAYS = 4;
-const RECENT_DAYS = 10;
-
 /** The same ceiling on four days: another way, without the number, smaller, or the layer underneath. */
-export const sameCeiling = ofPassage(({ days, daysOff, target, ladder, flaws, fromBar, toBar }) => {
-  const last = days.slice(-DAYS);
-  const before = days.slice(0, -DAYS);
-  if (last.length < DAYS || before.length === 0 || daysOff > RECENT_DAYS) return undefined;
-  const best = (of: typeof days) => Math.max(0, ...of.map(({ reached }) => reached ?? 0));
-  const tempo = best(last);
-  if (tempo === 0 || tempo >= target || tempo > best(before)) return undefined;
+export const sameCeiling = ofPassage((passage, { today }) => {
+  const { days, target, ladder, flaws, fromBar, toBar } = passage;
+  const tempo = heldCeiling(days, target, today);
+  if (tempo === undefined) return undefined;
   const names = ladder.phases.map(({ school }) => school.name);
   const failed = ladder.part ? undefined : whereItFailed(flaws, { fromBar, toBar });
   const changes: LadderChange[] = [];
@@ -22,5 +17,5 @@ export const sameCeiling = ofPassage(({ days, daysOff, target, ladder, flaws, fr
   if (!ladder.hidden) changes.push({ kind: "hidden" });
   if (failed) changes.push({ kind: "part", fromBar: failed.fromBar, toBar: failed.toBar });
   if (!names.includes("layers")) changes.push({ kind: "school", school: "layers" });
-  return { saw: { days: DAYS, tempo, target }, changes };
+  return { saw: { days: CEILING_DAYS, tempo, target }, changes };
 });
