@@ -1,5 +1,5 @@
 import Button from "@mui/material/Button";
-import { useState } from "react";
+import { useRef, useState } from "react";
 import { Link, useFetcher } from "react-router";
 import { useFormats } from "~/components/locale";
 import { Section } from "~/components/page";
@@ -45,16 +45,19 @@ export function AdviceList({ home, hurts, advice, teaches, quiet = false }: Advi
   const answer = fetcher.data;
   const undo = changed(answer);
   // What was pressed is gone at once, also where the page keeps what it was given.
+  const status = useRef<HTMLParagraphElement>(null);
   const [pressed, setPressed] = useState<ReadonlySet<string>>(new Set());
   const shown = advice.filter(({ key }) => !pressed.has(key));
   if (quiet && shown.length === 0 && !answer) return null;
   const send = (fields: Record<string, string>, key?: string) => {
     setPressed((before) => (key === undefined ? new Set() : new Set([...before, key])));
     void fetcher.submit(fields, { method: "post", action: `${home}/advice` });
+    // What was pressed goes away: whoever came by keys goes on from what is told of it.
+    status.current?.focus();
   };
   return (
     <Section title={said.title}>
-      <p role="status" className={styles.told}>
+      <p role="status" ref={status} tabIndex={-1} className={styles.told}>
         {answer && <Told answer={answer} />}{" "}
         {undo && (
           <Button
