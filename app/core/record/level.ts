@@ -18,6 +18,8 @@ export interface Level {
   readonly filters: readonly Filter[];
   /** The fastest clean play of the whole so far, in bpm; null before there was one. */
   readonly fastestClean: number | null;
+  /** The fastest clean play of some of its bars. */
+  readonly fastestPart: number | null;
 }
 
 const number = v.pipe(v.number(), v.finite());
@@ -41,6 +43,7 @@ export const levelSchema: v.GenericSchema<unknown, Level> = v.object({
     v.minLength(1),
   ),
   fastestClean: v.nullable(number),
+  fastestPart: v.nullable(number),
 });
 
 /** Widths of the fall in ln-tempo; 0.08: from 86 % clean to 12 % within ± 16 % of tempo. */
@@ -65,6 +68,7 @@ export const expectedShare = (hardness: number | null): number =>
 /** What is believed before anything was played, by the target and how hard the notes are. */
 export const firstLevel = (target: number, hardness: number | null = null): Level => ({
   fastestClean: null,
+  fastestPart: null,
   filters: WIDTHS.map((width) => ({
     width,
     level: Math.log(target * expectedShare(hardness)),
@@ -90,8 +94,14 @@ const eachFilter = (level: Level, change: (filter: Filter) => Filter): Level => 
   filters: level.filters.map(change),
 });
 
-const isCleanWhole = ({ verdict, share = 1 }: RecordedRep): boolean =>
-  verdict === "clean" && share >= 1;
+/** The fastest of a day's clean plays and what was known before; null where there is none. */
+function fastestOf(before: number | null, reps: readonly RecordedRep[]): number | null {
+  const clean = reps.filter(({ verdict }) => verdict === "clean").map(({ tempo }) => tempo);
+  const fastest = Math.max(before ?? 0, ...clean);
+  return fastest > 0 ? fastest : null;
+}
+
+const isWhole = ({ share = 1 }: RecordedRep): boolean => share >= 1;
 
 /** What a day's plays teach. */
 export function afterDay(level: Level, reps: readonly RecordedRep[]): Level {
@@ -101,11 +111,13 @@ export function afterDay(level: Level, reps: readonly RecordedRep[]): Level {
   );
   // Only differences of evidence count: they are kept near 0.
   const top = Math.max(...learned.filters.map(({ evidence }) => evidence));
-  const clean = reps.filter(isCleanWhole).map(({ tempo }) => tempo);
-  const fastest = Math.max(level.fastestClean ?? 0, ...clean);
   return {
     filters: learned.filters.map((filter) => ({ ...filter, evidence: filter.evidence - top })),
-    fastestClean: fastest > 0 ? fastest : null,
+    fastestClean: fastestOf(level.fastestClean, reps.filter(isWhole)),
+    fastestPart: fastestOf(
+      level.fastestPart,
+      reps.filter((rep) => !isWhole(rep)),
+    ),
   };
 }
 

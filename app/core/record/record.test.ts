@@ -99,10 +99,15 @@ describe("comfortable tempo and ceiling", () => {
       rep(80, true, { share: 0.2 }),
     ]);
     const most = (passed?: number, step?: number) =>
-      notAbove(told(level).comfortable, mostComfortable(passed, level.fastestClean, step));
+      notAbove(told(level).comfortable, mostComfortable(passed, level, step));
     expect(most()).toEqual({ value: 63, low: 63, high: 63 });
     expect(most(50, 4).value).toBe(54);
-    expect(mostComfortable(undefined, null, 4)).toBeNull();
+    const nothing = firstLevel(240);
+    expect(mostComfortable(undefined, nothing, 4)).toBeNull();
+    // Of some of its bars: as long as the whole was never clean.
+    expect(mostComfortable(undefined, afterDay(nothing, [rep(80, true, { share: 0.2 })]), 4)).toBe(
+      84,
+    );
     expect(notAbove(told(level).comfortable, null)).toEqual(told(level).comfortable);
   });
 

@@ -8,6 +8,8 @@ import { currentBlock, rungNow, type StandState } from "./state";
 /** What came of one block; everything that the desk counts is derived from this and the plays. */
 export interface BlockSummary {
   readonly passageId: string;
+  /** The bars that its ladder was for, where it was not for all of the passage. */
+  readonly part: { readonly fromBar: number; readonly toBar: number } | null;
   readonly startTempo: number;
   /** The tempo that would have come next: where it ended. */
   readonly endTempo: number;
@@ -25,7 +27,7 @@ export interface BlockSummary {
   readonly way: string;
   /** Count-in and breather as the player wants them, and what the ladder says itself. */
   readonly pace: KeptPace | undefined;
-  /** What was passed, with at least one clean play; each material and tempo once. */
+  /** What was passed, with at least one clean play; each material and tempo once; whole: the passage. */
   readonly passed: readonly PassedRung[];
 }
 
@@ -65,9 +67,12 @@ export function summarise(state: StandState): BlockSummary[] {
     const judged = all.filter(({ endingWell }) => !endingWell);
     const passed = passedRungs(state, index);
     const reached = fastest(passed);
+    const { fromBar, toBar } = plan;
+    const part = plan.shareOfPassage < 1 ? { fromBar, toBar } : null;
     return [
       {
         passageId: plan.passageId,
+        part,
         startTempo: block.start,
         endTempo: block.tempo,
         reachedTempo: reached,
@@ -80,7 +85,7 @@ export function summarise(state: StandState): BlockSummary[] {
         place: { phase: rungNow(block).phase, stage: rungNow(block).stage },
         way: wayOf(plan.ladder),
         pace: block.pace && { ...block.pace, instead: ownPace(plan.ladder) },
-        passed: distinct(passed),
+        passed: distinct(passed).map((each) => ({ ...each, whole: each.whole && !part })),
       },
     ];
   });

@@ -46,7 +46,9 @@ const LINES = `
   ), line as (
     select b.session_id || '-' || b.position as id, b.session_id, 'played' as kind, b.day,
       o.started_at as at, b.position as place, piece.title, passage.name,
-      passage.from_bar, passage.to_bar, coalesce(passage.beat_unit, piece.mark_unit) as beat_unit, null as block,
+      coalesce((b.part ->> 'fromBar')::integer, passage.from_bar) as from_bar,
+      coalesce((b.part ->> 'toBar')::integer, passage.to_bar) as to_bar,
+      coalesce(passage.beat_unit, piece.mark_unit) as beat_unit, null as block,
       b.active_seconds / 60 as minutes, b.start_tempo as start, b.reached_tempo as reached,
       b.end_tempo as ended_at, b.plays, b.clean, coalesce((
         select string_agg(distinct key, ', ' order by key) from rep

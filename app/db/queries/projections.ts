@@ -90,21 +90,22 @@ async function writeBlocks(db: Queries, it: SessionProjection, before?: SessionP
   await db.execute(
     `insert into session_block (session_id, position, studio_id, person_id, passage_id, day,
        start_tempo, end_tempo, reached_tempo, target_tempo, plays, clean, active_seconds, topped_out,
-       end_phase, end_stage, way, pace, step)
+       end_phase, end_stage, way, pace, step, part)
      select $1, position, $2, $3, "passageId", $4, "startTempo", "endTempo", "reachedTempo",
        "targetTempo", plays, clean, "activeSeconds", "toppedOut",
-       (place ->> 'phase')::integer, (place ->> 'stage')::integer, way, pace, step
+       (place ->> 'phase')::integer, (place ->> 'stage')::integer, way, pace, step,
+       nullif(part, 'null')
      from jsonb_to_recordset($5::jsonb) as block (position integer, "passageId" uuid,
        "startTempo" numeric, "endTempo" numeric, "reachedTempo" numeric, "targetTempo" numeric,
        plays integer, clean integer, "activeSeconds" numeric, "toppedOut" boolean, place jsonb,
-       way text, pace jsonb, step numeric)
+       way text, pace jsonb, step numeric, part jsonb)
      on conflict (session_id, position) do update set passage_id = excluded.passage_id,
        start_tempo = excluded.start_tempo, end_tempo = excluded.end_tempo,
        reached_tempo = excluded.reached_tempo, target_tempo = excluded.target_tempo,
        plays = excluded.plays, clean = excluded.clean, active_seconds = excluded.active_seconds,
        topped_out = excluded.topped_out, end_phase = excluded.end_phase,
        end_stage = excluded.end_stage, way = excluded.way, pace = excluded.pace,
-       step = excluded.step`,
+       step = excluded.step, part = excluded.part`,
     [it.sessionId, it.studioId, it.personId, it.day, JSON.stringify(changed)],
   );
 }
@@ -188,6 +189,7 @@ export const playedDays = (db: Queries, studioId: string, passageId: string, fro
      left join lateral (
        select reached_tempo as passed, step from session_block
        where passage_id = $2 and session_block.day <= played.day and reached_tempo is not null
+         and part is null
        order by reached_tempo desc, session_block.day desc limit 1
      ) fastest on true
      order by played.day`,
@@ -222,7 +224,8 @@ export const putPassageDays = (
     `insert into passage_day (studio_id, passage_id, day, level, most, reached_tempo,
        comfortable, comfortable_low, comfortable_high, ceiling, ceiling_low, ceiling_high)
      select $1, $2, day, level, most,
-       (select max(reached_tempo) from session_block b where b.passage_id = $2 and b.day = made.day),
+       (select max(reached_tempo) from session_block b
+        where b.passage_id = $2 and b.day = made.day and part is null),
        (comfortable ->> 'value')::numeric, (comfortable ->> 'low')::numeric,
        (comfortable ->> 'high')::numeric, (ceiling ->> 'value')::numeric,
        (ceiling ->> 'low')::numeric, (ceiling ->> 'high')::numeric

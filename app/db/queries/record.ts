@@ -188,6 +188,8 @@ export const logRow = v.object({
       start: v.number(),
       end: v.number(),
       reached: v.nullable(v.number()),
+      /** Only some bars of the passage were practised. */
+      ofPart: v.boolean(),
       plays: v.number(),
       clean: v.number(),
       minutes: v.number(),
@@ -201,8 +203,9 @@ const LOG = `
     o.questions, o.ratings, o.feeling, o.tasks,
     coalesce(jsonb_agg(jsonb_build_object(
       'passageId', passage.id, 'title', piece.title, 'name', passage.name,
-      'fromBar', passage.from_bar, 'toBar', passage.to_bar, 'beatUnit', coalesce(passage.beat_unit, piece.mark_unit),
-      'start', b.start_tempo, 'end', b.end_tempo, 'reached', b.reached_tempo,
+      'fromBar', coalesce((b.part ->> 'fromBar')::integer, passage.from_bar),
+      'toBar', coalesce((b.part ->> 'toBar')::integer, passage.to_bar), 'beatUnit', coalesce(passage.beat_unit, piece.mark_unit),
+      'start', b.start_tempo, 'end', b.end_tempo, 'reached', b.reached_tempo, 'ofPart', b.part is not null,
       'plays', b.plays, 'clean', b.clean, 'minutes', b.active_seconds / 60
     ) order by b.position) filter (where b.position is not null), '[]'::jsonb) as blocks
   from session_outcome o

@@ -150,7 +150,7 @@ export const playedByDay = (db: Queries, studioId: string, whose: Whose, from: D
     `select person_id, passage_id, day, sum(active_seconds) / 60 as minutes, sum(plays)::integer as plays,
        sum(clean)::integer as clean, (array_agg(start_tempo order by position))[1] as first_tempo,
        (array_agg(end_tempo order by position desc))[1] as end_tempo,
-       max(reached_tempo) as reached
+       max(reached_tempo) filter (where part is null) as reached
      from session_block
      where studio_id = $1 and ($2::uuid is null or person_id = $2) and day between $3 and $4
      group by person_id, passage_id, day order by day, minutes`,

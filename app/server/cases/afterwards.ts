@@ -38,7 +38,8 @@ async function marksOf(
       const days = await passageDays(db, studioId, block.passageId);
       const passage = passages.find(({ id }) => id === block.passageId);
       const target = passage?.ladder?.target ?? block.end;
-      const reached = block.reached ?? undefined;
+      // What was reached on some of its bars is no more than those.
+      const reached = block.ofPart ? undefined : (block.reached ?? undefined);
       const earlier = days.flatMap((each) => (each.day < day ? (each.reached_tempo ?? []) : []));
       const before = earlier.length > 0 ? Math.max(...earlier) : undefined;
       const timesAtTarget = earlier.filter((tempo) => tempo >= target).length;

@@ -20,12 +20,17 @@ beforeEach(async () => {
 }, 60_000);
 
 /** Plays on a day so many days after the first, "c" and "f" at tempi. */
-async function plays(day: number, tempi: Readonly<Record<number, string>>) {
+async function plays(
+  day: number,
+  tempi: Readonly<Record<number, string>>,
+  range?: { fromBar: number; toBar: number },
+) {
   room.clock.now = NOON + day * DAY_MS;
   const { sessionId } = await room.begin();
   const stand = new EventWriter(room.clock.now);
   stand.write("opened");
-  for (const [tempo, verdicts] of Object.entries(tempi)) stand.plays(Number(tempo), verdicts);
+  for (const [tempo, verdicts] of Object.entries(tempi))
+    stand.plays(Number(tempo), verdicts, undefined, range);
   stand.write("ended", { how: "finished" });
   const sent = await appendEvents(room.services, room.studioId, sessionId, stand.events);
   expect(sent.ok).toBe(true);
@@ -77,6 +82,25 @@ describe("a level over days", () => {
     const [comfortable] = await told();
     expect(comfortable).toBeLessThanOrEqual(70);
     expect(comfortable).toBeGreaterThan(50);
+  });
+});
+
+describe("a ladder for some of its bars", () => {
+  test("what it reaches is reached on these, and not on the passage", async () => {
+    const { services, studioId, personId, passageId } = room;
+    await plays(0, { 60: "cc", 70: "fff" });
+    const of = { studioId, personId };
+    const bar = { fromBar: 6, toBar: 6 };
+    const change = { kind: "part", ...bar } as const;
+    await actOnAdvice(services, of, { act: "do", passage: passageId, change });
+    for (const day of [1, 2]) await plays(day, { 60: "cc", 70: "cc", 80: "cc", 90: "cc" }, bar);
+    const [comfortable] = await told();
+    expect(comfortable).toBeLessThanOrEqual(70);
+    const { days } = await progressPage(services, studioId, passageId);
+    expect(days.map(({ reached_tempo }) => reached_tempo)).toEqual([60, null, null]);
+    const { passages, log } = await studentPage(services, studioId, personId);
+    expect(passages[0]?.state).not.toBe("safe");
+    expect(log[1]?.blocks[0]).toMatchObject({ ...bar, reached: 90, ofPart: true });
   });
 });
 

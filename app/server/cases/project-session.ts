@@ -56,7 +56,7 @@ export async function estimateDays(
       : firstLevel(target, hardness);
     const level = afterDay(morning, reps.get(day) ?? []);
     before = { day, level };
-    const most = mostComfortable(passed ?? undefined, level.fastestClean, step ?? undefined);
+    const most = mostComfortable(passed ?? undefined, level, step ?? undefined);
     const { comfortable, ceiling } = estimateOf(level);
     return { day, level, most, comfortable: notAbove(comfortable, most), ceiling };
   });

@@ -87,9 +87,8 @@ export class EventWriter {
   }
 
   /** Plays at a tempo with a verdict each: "ccf". */
-  plays(tempo: number, verdicts: string, bar?: number): void {
+  plays(tempo: number, verdicts: string, bar?: number, range = { fromBar: 5, toBar: 8 }): void {
     for (const letter of verdicts) {
-      const range = { fromBar: 5, toBar: 8 };
       const play = this.write("played", { tempo, seconds: 9, complete: true, ...range });
       this.write("judged", { play, verdict: letter === "c" ? "clean" : "flawed" });
       if (letter === "f" && bar) this.write("detailed", { play, bar, what: "rhythm" });
