@@ -4,9 +4,9 @@ import { forStudentForm } from "~/server/access/guard";
 import { actOnAdvice, adviceActSchema } from "~/server/cases/advice";
 import type { Route } from "./+types/advice";
 
-/** A student puts advice away and takes it to the lesson; what is set, and the rules, are the teacher's. */
+/** A student changes today's session, and puts advice away; what is set, and the rules, are the teacher's. */
 const rightOf = (form: FormData) =>
-  ["dismiss", "ask"].includes(String(form.get("act"))) ? "practise" : "teach";
+  ["dismiss", "ask", "today", "not-today"].includes(String(form.get("act"))) ? "practise" : "teach";
 
 export const action = (asked: Route.ActionArgs) =>
   forStudentForm(asked, rightOf, async ({ services, studioId, personId, form }) => {

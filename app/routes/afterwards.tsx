@@ -18,10 +18,11 @@ export const loader = (asked: Route.LoaderArgs) =>
     const looksOnly = who.role === "parent";
     // What is advised goes by today: with an older session it would say what was not known then.
     const advises = page.isToday && !looksOnly;
-    const { advice } = advises
-      ? await adviceOf(services, studioId, page.person.id)
-      : { advice: [] };
-    return { studioId, looksOnly, teaches: who.role === "teacher", advice, ...page };
+    const teaches = who.role === "teacher";
+    const { advice, forToday } = advises
+      ? await adviceOf(services, studioId, page.person.id, { forStudent: !teaches })
+      : { advice: [], forToday: [] };
+    return { studioId, looksOnly, teaches, advice, forToday, ...page };
   });
 
 export const action = (asked: Route.ActionArgs) =>

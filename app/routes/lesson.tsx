@@ -2,7 +2,6 @@ import { data } from "react-router";
 import { LessonPage } from "~/features/lesson/lesson-page";
 import { forStudent } from "~/server/access/guard";
 import { idsOf } from "~/server/boundary";
-import { adviceOf } from "~/server/cases/advice";
 import { giveAtLesson } from "~/server/cases/exercises";
 import { keepWeek, lessonPage, readLesson, setWeek } from "~/server/cases/lesson";
 import { roomToday } from "~/server/cases/rooms";
@@ -16,8 +15,7 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 
 export const loader = (asked: Route.LoaderArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
-    const { advice, hurts } = await adviceOf(services, studioId, personId);
-    return { studioId, advice, hurts, ...(await lessonPage(services, studioId, personId)) };
+    return { studioId, ...(await lessonPage(services, studioId, personId)) };
   });
 
 const CONFLICT = 409;

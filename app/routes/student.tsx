@@ -15,7 +15,8 @@ export const loader = (asked: Route.LoaderArgs) =>
   forStudent(asked, "see", async ({ services, studioId, personId, who }) => {
     const teaches = who.role === "teacher";
     const looksOnly = who.role === "parent";
-    return { studioId, teaches, looksOnly, ...(await studentPage(services, studioId, personId)) };
+    const page = await studentPage(services, studioId, personId, !teaches);
+    return { studioId, teaches, looksOnly, ...page };
   });
 
 /** A question is answered, or closed. */

@@ -1,7 +1,6 @@
 import { redirect } from "react-router";
 import { TodayPage } from "~/features/today/today-page";
 import { refused } from "~/server/boundary";
-import { adviceOf } from "~/server/cases/advice";
 import { actOnToday } from "~/server/cases/act-on-today";
 import { readToday } from "~/server/cases/read-today";
 import { chooseNoVerdict } from "~/server/cases/people";
@@ -18,11 +17,10 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 export const loader = (asked: Route.LoaderArgs) =>
   forStudent(asked, "see", async ({ services, studioId, personId, who }) => {
     const teaches = who.role === "teacher";
-    const { advice, hurts } = await adviceOf(services, studioId, personId);
     const page = await todayPage(services, studioId, personId);
     // Who looks on changes nothing.
-    const shown = who.role === "parent" ? [] : advice;
-    return { studioId, teaches, advice: shown, hurts, ...page };
+    const looksOnly = who.role === "parent";
+    return { studioId, teaches, ...page, ...(looksOnly ? { advice: [], forToday: [] } : {}) };
   });
 
 export const action = (asked: Route.ActionArgs) =>

@@ -61,6 +61,23 @@ export function adviceTold(advice: Advice, tempo: Tempo, day: DayTold): string {
   }
 }
 
+/** What a week's item is for, where advice is put into it. */
+export const preparedFocus: Partial<Record<RuleName, string>> = {
+  tension: "loose, with rests; slower where it grips",
+  "after-days-off": "begin low, and clean",
+  "go-down": "two steps lower first",
+  "same-ceiling": "another way than last week",
+  "smaller-step": "in smaller steps",
+  "cut-around": "the bars where it fails, by themselves",
+  "near-limit": "most of it well below the limit",
+  "one-clean": "three in a row before it goes up",
+  "behind-date": "a little every day",
+  "weakest-bit": "bring it level with its neighbours",
+  "what-next": "the shaky tempi, from the slowest up",
+  "larger-step": "in larger steps",
+  "target-reached": "once beyond, with less click, then now and then",
+};
+
 /** One press, by what it does. */
 export function changeTold(change: LadderChange, tempo: Tempo): string {
   switch (change.kind) {
@@ -104,12 +121,29 @@ export const adviceWords = {
   } satisfies Record<Place, string>,
   dismiss: "Not now",
   dismissOf: (title: string) => `Not now: ${title}`,
+  /** What is changed for today by a student. */
+  forToday: (change: string, where: string) => `For today, in ${where}: ${change}.`,
+  onlyToday: "Only for today",
+  asSet: "As it is set again",
+  asSetOf: (where: string) => `As it is set again: ${where}`,
+  tried: {
+    title: "Changed for a day",
+    told: (change: string, rule: string, when: string, times: number) =>
+      `${change}, because of “${rule}”: ${when}${times > 1 ? `, on ${times} days in all` : ""}.`,
+    keep: "Keep it so",
+    keepOf: (where: string) => `Keep it so: ${where}`,
+  },
+  prepare: "Into next week",
+  prepareOf: (title: string) => `Into next week: ${title}`,
+  prepared: "It is among next week's items below.",
   ask: "Take it to the lesson",
   asked: (advice: string) => `Fidus advises: ${advice}`,
   changed: "Changed, as pressed.",
   takeBack: "Take it back",
   done: {
     "taken-back": "Taken back: the ladder is as it was.",
+    today: "Changed for today; your teacher sees it at the lesson.",
+    "not-today": "As it is set again.",
     asked: "It waits for the lesson among the questions.",
     dismissed: "Put away until it is practised again.",
     off: "This rule is off.",

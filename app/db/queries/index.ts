@@ -12,6 +12,7 @@ export {
   tempoTallies,
 } from "./advice";
 export { barMarksOf, markBars } from "./bar-marks";
+export { changeToday, takeBackToday, todayChanges, type TodayChange } from "./today-change";
 export type { GivenFrom } from "./passages";
 export {
   exerciseById,

@@ -1,5 +1,6 @@
 import * as v from "valibot";
 import { madeSchema } from "~/core/exercise";
+import { ladderChangeSchema } from "~/core/judge";
 import { ladderSchema } from "~/core/ladder";
 import { levelSchema } from "~/core/record";
 import {
@@ -79,6 +80,7 @@ export const ROOM_TABLES = {
   memory_plan: { row: rows({ plan: memoryPlanSchema }), of: ofPerson },
   question: { row: rows(), of: own("question") },
   advice_dismissed: { row: rows(), of: ofPerson },
+  today_change: { row: rows({ change: ladderChangeSchema }), of: ofPerson },
   advice_off: { row: rows(), of: { table: "studio", by: "studio_id", many: 1 } },
   worded_goal: { row: rows(), of: own("worded_goal"), together: true },
   score: {

@@ -1,34 +1,50 @@
 import Button from "@mui/material/Button";
 import { useRef, useState } from "react";
-import { Link, useFetcher } from "react-router";
+import { useFetcher } from "react-router";
 import { useFormats } from "~/components/locale";
 import { Section } from "~/components/page";
-import type { Advice, Place } from "~/core/judge";
+import type { Advice, LadderChange, RuleName } from "~/core/judge";
 import { words } from "~/words";
 import { adviceTold, adviceWords as said, changeTold, ruleNames } from "~/words/advice";
+import { Offers, type OffersProps, type Send } from "./offers";
 import styles from "./advice.module.css";
+
+/** A passage as advice names it. */
+export interface AdvisedPassage {
+  readonly title: string;
+  readonly name: string;
+  readonly fromBar: number;
+  readonly toBar: number;
+  readonly pieceId: string;
+  /** The full tempo in percent of which its ladder climbs, if it does. */
+  readonly of: number | null;
+}
 
 export type AdviceShown = Advice & {
   readonly key: string;
-  readonly passage: {
-    readonly title: string;
-    readonly name: string;
-    readonly fromBar: number;
-    readonly toBar: number;
-    readonly pieceId: string;
-    /** The full tempo in percent of which its ladder climbs, if it does. */
-    readonly of: number | null;
-  } | null;
+  readonly passage: AdvisedPassage | null;
 };
+
+/** What is changed for today of a passage. */
+export interface ForToday {
+  readonly passageId: string;
+  readonly rule: RuleName;
+  readonly change: LadderChange;
+  readonly passage: AdvisedPassage;
+}
 
 export interface AdviceListProps {
   readonly home: string;
   readonly hurts: boolean;
   readonly advice: readonly AdviceShown[];
-  /** A teacher changes what is set; a student takes it to the lesson. */
+  /** What is changed for today already. */
+  readonly forToday?: readonly ForToday[];
+  /** A teacher changes what is set; a student changes today. */
   readonly teaches: boolean;
-  /** Said where there is nothing to advise. */
+  /** Nothing is said where there is nothing to advise. */
   readonly quiet?: boolean;
+  /** Puts advice into next week's items; where a week is being put together. */
+  readonly prepare?: (advice: AdviceShown) => void;
 }
 
 type Answer =
@@ -39,27 +55,40 @@ type Answer =
 const changed = (answer: Answer | undefined) =>
   answer && "done" in answer && answer.done === "changed" ? answer : undefined;
 
+export const placeNamed = ({ title, name, fromBar, toBar }: AdvisedPassage): string =>
+  `${title}, ${name || words.bars(fromBar, toBar)}`;
+
+/** A tempo as the passage's ladder tells it: in bpm, or in percent of the full tempo. */
+export const tempoOf = (passage: AdvisedPassage | null) => (bpm: number) =>
+  passage?.of ? words.staircase.tempo(bpm, passage.of) : words.bpm(Math.round(bpm));
+
 /** Advice with its reason: pressed, it is carried out, and another press takes it back. */
-export function AdviceList({ home, hurts, advice, teaches, quiet = false }: AdviceListProps) {
+export function AdviceList(props: AdviceListProps) {
+  const { home, hurts, advice, forToday = [], teaches, quiet = false, prepare } = props;
   const fetcher = useFetcher<Answer>();
   const answer = fetcher.data;
   const undo = changed(answer);
   // What was pressed is gone at once, also where the page keeps what it was given.
   const status = useRef<HTMLParagraphElement>(null);
   const [pressed, setPressed] = useState<ReadonlySet<string>>(new Set());
+  const [prepared, setPrepared] = useState(false);
   const shown = advice.filter(({ key }) => !pressed.has(key));
-  if (quiet && shown.length === 0 && !answer) return null;
-  const send = (fields: Record<string, string>, key?: string) => {
+  if (quiet && shown.length === 0 && forToday.length === 0 && !answer && !prepared) return null;
+  const done = (key: string | undefined) => {
     setPressed((before) => (key === undefined ? new Set() : new Set([...before, key])));
-    void fetcher.submit(fields, { method: "post", action: `${home}/advice` });
     // What was pressed goes away: whoever came by keys goes on from what is told of it.
     status.current?.focus();
+  };
+  const send: Send = (fields, key) => {
+    setPrepared(false);
+    void fetcher.submit(fields, { method: "post", action: `${home}/advice` });
+    done(key);
   };
   return (
     <Section title={said.title}>
       <p role="status" ref={status} tabIndex={-1} className={styles.told}>
-        {answer && <Told answer={answer} />}{" "}
-        {undo && (
+        {prepared ? said.prepared : answer && <Told answer={answer} />}{" "}
+        {undo && !prepared && (
           <Button
             size="small"
             onClick={() =>
@@ -70,11 +99,28 @@ export function AdviceList({ home, hurts, advice, teaches, quiet = false }: Advi
           </Button>
         )}
       </p>
+      {forToday.map((each) => (
+        <Today key={each.passageId} {...each} send={send} />
+      ))}
       {hurts && <p>{said.hurts}</p>}
-      {!hurts && shown.length === 0 && !answer && <p>{said.none}</p>}
+      {!hurts && shown.length === 0 && forToday.length === 0 && !answer && <p>{said.none}</p>}
       <ul className={styles.list}>
         {shown.map((each) => (
-          <One key={each.key} home={home} advice={each} teaches={teaches} send={send} />
+          <One
+            key={each.key}
+            home={home}
+            advice={each}
+            teaches={teaches}
+            send={send}
+            prepare={
+              prepare &&
+              ((one) => {
+                prepare(one);
+                setPrepared(true);
+                done(one.key);
+              })
+            }
+          />
         ))}
       </ul>
     </Section>
@@ -86,94 +132,43 @@ function Told({ answer }: { readonly answer: Answer }) {
   return <>{answer.done === "changed" ? said.changed : said.done[answer.done]}</>;
 }
 
-function placeOf(place: Place, home: string, { passage }: AdviceShown): string {
-  const places: Record<Place, string> = {
-    times: `${home}/times`,
-    lesson: `${home}/lesson`,
-    today: `${home}/today`,
-    cut: passage ? `${home}/pieces/${passage.pieceId}` : home,
-  };
-  return places[place];
+/** What goes for today only, and the press that takes it back. */
+function Today({ passageId, passage, change, send }: ForToday & { readonly send: Send }) {
+  const where = placeNamed(passage);
+  return (
+    <p className={styles.today}>
+      {said.forToday(changeTold(change, tempoOf(passage)), where)}{" "}
+      <Button
+        size="small"
+        aria-label={said.asSetOf(where)}
+        onClick={() => send({ act: "not-today", passage: passageId })}
+      >
+        {said.asSet}
+      </Button>
+    </p>
+  );
 }
 
-interface OneProps {
-  readonly home: string;
-  readonly advice: AdviceShown;
-  readonly teaches: boolean;
-  readonly send: (fields: Record<string, string>, key: string) => void;
-}
+type OneProps = Pick<OffersProps, "home" | "advice" | "teaches" | "send" | "prepare">;
 
-function One({ home, advice, teaches, send }: OneProps) {
+function One({ advice, ...props }: OneProps) {
   const formats = useFormats();
-  // The same press twice asks once.
-  const [askId] = useState(() => crypto.randomUUID());
-  const { passage, passageId, changes, places, key, rule } = advice;
-  const tempo = (bpm: number) =>
-    passage?.of ? words.staircase.tempo(bpm, passage.of) : words.bpm(Math.round(bpm));
+  const tempo = tempoOf(advice.passage);
   const told = adviceTold(advice, tempo, formats.longDay);
-  const title = ruleNames[rule];
-  const where =
-    passage && `${passage.title}, ${passage.name || words.bars(passage.fromBar, passage.toBar)}`;
+  const title = ruleNames[advice.rule];
+  const where = advice.passage && placeNamed(advice.passage);
   return (
     <li className={styles.one}>
       <h3>{title}</h3>
       {where && <p className={styles.where}>{where}</p>}
       <p>{told}</p>
-      <div className={styles.offers}>
-        {teaches &&
-          passageId !== null &&
-          changes.map((change) => (
-            <Button
-              key={JSON.stringify(change)}
-              variant="outlined"
-              size="small"
-              onClick={() =>
-                send({ act: "do", passage: passageId, change: JSON.stringify(change) }, key)
-              }
-            >
-              {changeTold(change, tempo)}
-            </Button>
-          ))}
-        {places
-          .filter((place) => teaches || place === "today")
-          .map((place) => (
-            <Button
-              key={place}
-              component={Link}
-              to={placeOf(place, home, advice)}
-              variant="outlined"
-              size="small"
-            >
-              {said.places[place]}
-            </Button>
-          ))}
-        {!teaches && (
-          <Button
-            variant="outlined"
-            size="small"
-            onClick={() =>
-              send(
-                {
-                  act: "ask",
-                  id: askId,
-                  text: said.asked([where, told].filter(Boolean).join(": ")),
-                },
-                key,
-              )
-            }
-          >
-            {said.ask}
-          </Button>
-        )}
-        <Button
-          size="small"
-          color="inherit"
-          aria-label={said.dismissOf(title)}
-          onClick={() => send({ act: "dismiss", key }, key)}
-        >
-          {said.dismiss}
-        </Button>
-      </div>
+      <Offers
+        {...props}
+        advice={advice}
+        title={title}
+        tempo={tempo}
+        told={[where, told].filter(Boolean).join(": ")}
+      />
     </li>
   );
 }

@@ -9,7 +9,7 @@ import { Page, Section } from "~/components/page";
 import { StateMark } from "~/components/state-mark";
 import type { Mark } from "~/core/judge";
 import type { Flaw } from "~/core/session";
-import { AdviceList, type AdviceShown } from "~/features/advice/advice-list";
+import { AdviceList, type AdviceShown, type ForToday } from "~/features/advice/advice-list";
 import type { LogEntry, PassageLine } from "~/features/shapes";
 import { SubmitButton } from "~/components/submit-button";
 import { words } from "~/words";
@@ -23,6 +23,7 @@ export interface AfterwardsPageProps {
   readonly looksOnly: boolean;
   readonly teaches: boolean;
   readonly advice: readonly AdviceShown[];
+  readonly forToday: readonly ForToday[];
   readonly person: { readonly id: string; readonly name: string };
   readonly marks: readonly Mark[];
   readonly entry: LogEntry;
@@ -39,6 +40,7 @@ export function AfterwardsPage({
   looksOnly,
   teaches,
   advice,
+  forToday,
   person,
   marks,
   entry,
@@ -174,7 +176,14 @@ export function AfterwardsPage({
           </Button>
         </Section>
       </div>
-      <AdviceList quiet home={home} hurts={false} advice={advice} teaches={teaches} />
+      <AdviceList
+        quiet
+        home={home}
+        hurts={false}
+        advice={advice}
+        forToday={forToday}
+        teaches={teaches}
+      />
     </Page>
   );
 }

@@ -2,13 +2,16 @@ import Button from "@mui/material/Button";
 import { useMemo } from "react";
 import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
-import { type Before, type WeekTimes } from "~/core/week";
+import type { AssignmentItem, Before, WeekTimes } from "~/core/week";
 import { daysBetween, type Day } from "~/core/units";
 import { Questions, type WaitingQuestion } from "~/features/questions/questions";
 import type { PassageLine } from "~/features/shapes";
 import { AdviceList, type AdviceShown } from "~/features/advice/advice-list";
+import { preparedItem } from "~/features/advice/prepared-item";
+import { Tried, type TriedChange } from "~/features/advice/tried";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
+import { itemFor } from "./item-for";
 import type { KeptLadderName, LastWeek, LessonDraft } from "./lesson-shapes";
 import { NextWeek } from "./next-week";
 import { ReviewRow } from "./review-row";
@@ -25,6 +28,7 @@ interface LessonPageProps {
   readonly questions: readonly WaitingQuestion[];
   readonly hurts: boolean;
   readonly advice: readonly AdviceShown[];
+  readonly tried: readonly TriedChange[];
   readonly last: LastWeek | undefined;
   readonly times: WeekTimes;
   readonly before: Before;
@@ -57,6 +61,12 @@ export function LessonPage(props: LessonPageProps) {
     times: props.times,
     before: useBefore(props.before, given.passages),
   });
+  const prepare = (passageId: string | null, change: Partial<AssignmentItem>) => {
+    const there = it.items.findIndex((item) => item.passageId === passageId);
+    const passage = props.passages.find(({ id }) => id === passageId);
+    if (there >= 0) it.setItem(there, change);
+    else if (passage) it.add({ ...itemFor(passage), ...change });
+  };
   return (
     <Page
       title={lesson.title}
@@ -84,13 +94,21 @@ export function LessonPage(props: LessonPageProps) {
             <Questions home={home} today={props.today} waiting={props.questions} />
           </div>
         )}
+        <Tried home={home} tried={props.tried} />
         {props.last ? (
           <Review last={props.last} today={props.today} it={it} />
         ) : (
           <p className={styles.soft}>{lesson.first}</p>
         )}
       </Section>
-      <AdviceList quiet teaches home={home} hurts={props.hurts} advice={props.advice} />
+      <AdviceList
+        quiet
+        teaches
+        home={home}
+        hurts={props.hurts}
+        advice={props.advice}
+        prepare={({ rule, passageId }) => prepare(passageId, preparedItem(rule))}
+      />
 
       <WeekItems it={it} {...props} given={given} />
 

@@ -8,8 +8,8 @@ import { Section } from "~/components/page";
 import { ITEM_KINDS, MOST_ITEMS, newItem, type AssignmentItem } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
-import { words } from "~/words";
 import { planWords } from "~/words/plan";
+import { itemFor, passageTitle } from "./item-for";
 import { ItemEditor } from "./item-editor";
 import type { KeptLadderName, LastWeek } from "./lesson-shapes";
 import type { useExercise } from "./use-exercise";
@@ -17,20 +17,6 @@ import type { Lesson } from "./use-lesson";
 import styles from "./lesson.module.css";
 
 const { lesson } = planWords;
-const USUAL_MINUTES = 10;
-
-const passageTitle = ({ title, name, fromBar, toBar }: PassageLine): string =>
-  `${title}, ${name || words.bars(fromBar, toBar)}`;
-
-const itemFor = (passage: PassageLine): AssignmentItem =>
-  newItem(crypto.randomUUID(), {
-    passageId: passage.id,
-    title: passageTitle(passage).slice(0, 120),
-    focus: passage.focus,
-    minutes: passage.minutes ?? USUAL_MINUTES,
-    goalTempo: passage.target,
-  });
-
 interface WeekItemsProps {
   readonly it: Lesson;
   readonly today: Day;

@@ -4,7 +4,7 @@ import { Link } from "react-router";
 import { TempoText } from "~/components/beat-unit";
 import { Empty, Page, Section } from "~/components/page";
 import type { Day } from "~/core/units";
-import { AdviceList, type AdviceShown } from "~/features/advice/advice-list";
+import { AdviceList, type AdviceShown, type ForToday } from "~/features/advice/advice-list";
 import { AdviceRules } from "~/features/advice/advice-rules";
 import { Questions, type WaitingQuestion } from "~/features/questions/questions";
 import { SessionList } from "~/features/progress/session-list";
@@ -34,6 +34,7 @@ export interface StudentPageProps {
   readonly questions: readonly WaitingQuestion[];
   readonly hurts: boolean;
   readonly advice: readonly AdviceShown[];
+  readonly forToday: readonly ForToday[];
   readonly off: Parameters<typeof AdviceRules>[0]["off"];
   readonly pieces: readonly PieceLine[];
   readonly passages: readonly PassageLine[];
@@ -104,7 +105,7 @@ export function StudentPage(props: StudentPageProps) {
       )}
       {passages.length > 0 && !looksOnly && (
         <>
-          <AdviceList home={here} hurts={props.hurts} advice={props.advice} teaches={teaches} />
+          <AdviceList {...props} home={here} teaches={teaches} />
           {teaches && <AdviceRules home={here} off={props.off} />}
         </>
       )}

@@ -90,6 +90,7 @@ export function TodayPage(props: TodayPageProps) {
         home={home}
         hurts={props.hurts}
         advice={props.advice}
+        forToday={props.forToday}
         teaches={props.teaches}
       />
       <Care open={props.hurtLately} />

@@ -1,4 +1,4 @@
-import type { AdviceShown } from "~/features/advice/advice-list";
+import type { AdviceShown, ForToday } from "~/features/advice/advice-list";
 import type { Refused } from "~/components/field";
 import type {
   AskedTask,
@@ -41,6 +41,7 @@ export interface TodayPageProps {
   readonly teaches: boolean;
   readonly hurts: boolean;
   readonly advice: readonly AdviceShown[];
+  readonly forToday: readonly ForToday[];
   /** The plan of the session that the week asks for. */
   readonly weekShape: string | null;
   readonly today: Day;

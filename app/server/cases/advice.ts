@@ -10,6 +10,7 @@ import {
 import { err, ok, type Result } from "~/core/result";
 import {
   dismissAdvice,
+  changeToday,
   dismissedAdvice,
   insertQuestion,
   ladderNumbered,
@@ -19,44 +20,68 @@ import {
   studioById,
   switchRuleOff,
   switchRuleOn,
+  takeBackToday,
   type Passage,
 } from "~/db/queries";
 import { adviceFacts } from "../plan/advice-facts";
+import { changedToday } from "../plan/changed-today";
 import { todayIn, type Services } from "../services";
 import { aheadInputs } from "./outlook";
 import { setLadder } from "./passages";
 import { fitsPassage } from "./workshop";
 
-/** What is advised for a student now, and which rules are switched off; `known` saves reading the passages. */
+/** A passage as advice names it. */
+export function passageNamed(
+  passages: readonly Passage[],
+  { passageId }: { readonly passageId: string | null },
+) {
+  const passage = passages.find(({ id }) => id === passageId);
+  return passage
+    ? {
+        title: passage.piece.title,
+        name: passage.name,
+        fromBar: passage.fromBar,
+        toBar: passage.toBar,
+        pieceId: passage.pieceId,
+        of: passage.ladder?.of ?? null,
+      }
+    : null;
+}
+
+type Changed = Awaited<ReturnType<typeof changedToday>>;
+
+interface Known {
+  /** The passages, where they are read already. */
+  readonly passages?: readonly Passage[];
+  /** As the student has them today, where what was changed for today is read already. */
+  readonly today?: Changed;
+  /** It is for the student, so by the ladders as they are changed for today. */
+  readonly forStudent?: boolean;
+}
+
+/** What is advised for a student now, and which rules are switched off. */
 export async function adviceOf(
   services: Services,
   studioId: string,
   personId: string,
-  known?: readonly Passage[],
+  known: Known = {},
 ) {
   const { db } = services;
   const studio = await studioById(db, studioId);
-  const [passages, inputs, off, dismissed] = await Promise.all([
-    known ?? passagesOfPerson(db, studioId, personId),
+  const asSet = known.passages ?? known.today?.passages;
+  const [theirs, inputs, off, dismissed] = await Promise.all([
+    asSet ?? passagesOfPerson(db, studioId, personId),
     aheadInputs(services, studio, personId),
     rulesOff(db, studioId, personId),
     dismissedAdvice(db, studioId, personId),
   ]);
+  const today =
+    known.forStudent && !known.today
+      ? await changedToday(db, studioId, personId, inputs.today, theirs)
+      : known.today;
+  const passages = today?.passages ?? theirs;
   const facts = await adviceFacts(db, studioId, personId, passages, inputs);
   const all = adviceFor(facts, new Set(off.map(({ rule }) => rule)));
-  const named = ({ passageId }: { readonly passageId: string | null }) => {
-    const passage = passages.find(({ id }) => id === passageId);
-    return passage
-      ? {
-          title: passage.piece.title,
-          name: passage.name,
-          fromBar: passage.fromBar,
-          toBar: passage.toBar,
-          pieceId: passage.pieceId,
-          of: passage.ladder?.of ?? null,
-        }
-      : null;
-  };
   return {
     // After a stop for pain there is nothing to advise but to ask a person.
     hurts: inputs.hurts,
@@ -65,8 +90,13 @@ export async function adviceOf(
       : shownAdvice(all, dismissed).map((each) => ({
           ...each,
           key: adviceKey(each),
-          passage: named(each),
+          passage: passageNamed(passages, each),
         })),
+    /** What is changed for today, and for today only. */
+    forToday: (today?.changes ?? []).flatMap((each) => {
+      const passage = passageNamed(passages, each);
+      return passage ? [{ ...each, passage }] : [];
+    }),
     off,
   };
 }
@@ -88,6 +118,13 @@ export const adviceActSchema = v.variant("act", [
     number: v.pipe(v.string(), v.regex(/^\d{1,6}$/), v.transform(Number)),
   }),
   v.object({
+    act: v.literal("today"),
+    passage: idSchema,
+    rule: ruleName,
+    change: v.pipe(jsonText, ladderChangeSchema),
+  }),
+  v.object({ act: v.literal("not-today"), passage: idSchema }),
+  v.object({
     act: v.literal("ask"),
     id: idSchema,
     text: v.pipe(v.string(), v.trim(), v.minLength(1), v.maxLength(500)),
@@ -108,6 +145,7 @@ export type AdviceAct = v.InferOutput<typeof adviceActSchema>;
 /** What came of it: the ladder's number before, by which it can be taken back. */
 export type AdviceDone =
   | { readonly done: "changed"; readonly passageId: string; readonly before: number }
+  | { readonly done: "today" | "not-today" }
   | { readonly done: "taken-back" | "asked" | "dismissed" | "off" | "on" };
 
 interface Of {
@@ -140,6 +178,24 @@ async function replaceLadder(
     : ok({ done: "changed", passageId: passage.id, before: now.number });
 }
 
+/** Changes a passage's ladder for today only; what is set stays, and the lesson is told. */
+async function changeForToday(
+  services: Services,
+  { studioId, personId }: Of,
+  { passage: passageId, rule, change }: Extract<AdviceAct, { act: "today" }>,
+): Promise<Result<AdviceDone, string>> {
+  const { db, now } = services;
+  const passage = await passageById(db, studioId, passageId);
+  const changed = passage.ladder && changedLadder(passage.ladder, change);
+  if (passage.personId !== personId || !changed) return err(NO_LADDER);
+  const fits = fitsPassage(changed, passage);
+  if (!fits.ok) return err(Object.values(fits.error.errors)[0] ?? NO_LADDER);
+  const day = todayIn(services, await studioById(db, studioId));
+  const at = new Date(now());
+  await changeToday(db, studioId, personId, { passageId, day, rule, change, at });
+  return ok({ done: "today" });
+}
+
 /** Does what was pressed with a piece of advice. What a teacher has set, only a teacher changes. */
 export async function actOnAdvice(
   services: Services,
@@ -152,6 +208,13 @@ export async function actOnAdvice(
     case "do":
     case "undo":
       return replaceLadder(services, of, act);
+    case "today":
+      return changeForToday(services, of, act);
+    case "not-today": {
+      const day = todayIn(services, await studioById(db, studioId));
+      await takeBackToday(db, studioId, personId, act.passage, day);
+      return ok({ done: "not-today" });
+    }
     case "ask": {
       const day = todayIn(services, await studioById(db, studioId));
       await insertQuestion(db, studioId, personId, { id: act.id, day, text: act.text });

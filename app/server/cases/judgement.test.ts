@@ -4,6 +4,7 @@ import { addDays, bpm } from "~/core/units";
 import { outlooksOn, passageById, setStudioConcert } from "~/db/queries";
 import { EventWriter, furnishedRoom, NOON } from "../test/room";
 import { actOnAdvice, adviceOf } from "./advice";
+import { lessonPage } from "./lesson";
 import { appendEvents } from "./append-events";
 import { progressPage } from "./passage-pages";
 import { studentPage } from "./student-pages";
@@ -141,6 +142,31 @@ describe("advice", () => {
     expect(
       await actOnAdvice(services, other, { act: "do", passage: passageId, change }),
     ).toMatchObject({ ok: false });
+  });
+
+  test("a student's press goes for today's session alone, and is told at the lesson", async () => {
+    await plays(0, { 60: "cccc", 80: "cfff" });
+    const { services, studioId, personId, passageId } = room;
+    const of = { studioId, personId };
+    const change = { kind: "target", target: 80 } as const;
+    const act = { act: "today", passage: passageId, rule: "behind-date", change } as const;
+    expect(await actOnAdvice(services, of, act)).toEqual({ ok: true, value: { done: "today" } });
+    const targetToday = async () => (await room.begin()).plan.blocks[0]?.ladder.target;
+    expect(await targetToday()).toBe(bpm(80));
+    expect((await ladderNow()).target).toBe(bpm(90));
+    const { passages, forToday } = await todayPage(services, studioId, personId);
+    expect(passages[0]?.target).toBe(80);
+    expect(forToday).toMatchObject([{ passageId, change }]);
+    room.clock.now += DAY_MS;
+    expect(await targetToday()).toBe(bpm(90));
+    await actOnAdvice(services, of, act);
+    const tried = async () => (await lessonPage(services, studioId, personId)).tried;
+    expect(await tried()).toMatchObject([{ passageId, rule: "behind-date", change, days: 2 }]);
+    await actOnAdvice(services, of, { act: "not-today", passage: passageId });
+    expect(await targetToday()).toBe(bpm(90));
+    expect(await tried()).toMatchObject([{ day: DAY, days: 1 }]);
+    await actOnAdvice(services, of, { act: "do", passage: passageId, change });
+    expect(await tried()).toEqual([]);
   });
 
   test("after days off it says so; put away or switched off it stays away", async () => {

@@ -42,6 +42,8 @@ import {
   whatHappened,
   type Happened,
 } from "../plan/week-plan";
+import { triedSince } from "../plan/changed-today";
+import { adviceOf, passageNamed } from "./advice";
 import { ladderForPassage } from "./ladder-from-library";
 import { questionsNow } from "./questions";
 import { passageLine, stateOf } from "./passage-line";
@@ -159,6 +161,17 @@ export async function lessonPage(services: Services, studioId: string, personId:
   return {
     today,
     person: { id: person.id, name: person.name, instrument: person.instrument },
+    ...(await adviceOf(services, studioId, personId, { passages })),
+    /** What the student changed for single days, since the last lesson. */
+    tried: (
+      await triedSince(
+        db,
+        studioId,
+        personId,
+        last?.from_day ?? addDays(today, -USUAL_DAYS),
+        passages,
+      )
+    ).map((each) => ({ ...each, passage: passageNamed(passages, each)! })),
     questions: (await questionsNow(services, studioId, personId)).waiting,
     times: person.times,
     before: beforeNext(passages, past?.week.text.items ?? [], happened, from),

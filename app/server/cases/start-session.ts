@@ -19,6 +19,7 @@ import {
   type Passage,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
+import { changedToday } from "../plan/changed-today";
 import { hurtSince, PAIN_DAYS } from "../plan/pain";
 import { standingOf } from "../plan/standing";
 import { openItems, weekNotes, weekOn, type RunningWeek } from "../plan/week-on";
@@ -141,7 +142,8 @@ export async function startSession(
   return db.transaction(async (tx) => {
     const today = todayIn(services, await studioById(tx, studioId));
     const person = await studentById(tx, studioId, personId);
-    const passages = await passagesOfPerson(tx, studioId, personId);
+    const all = await passagesOfPerson(tx, studioId, personId);
+    const { passages } = await changedToday(tx, studioId, personId, today, all);
     const week = weekOn(await assignmentsOf(tx, studioId, personId, 3), today);
     const { blocks, parts } = partsChosen(chosen, passages, today, weekNotes(week, today));
     if (parts.length === 0) {

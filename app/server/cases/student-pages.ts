@@ -7,8 +7,13 @@ import { passageLine } from "./passage-line";
 
 const LATEST = 4;
 
-/** A student with their pieces, passages and latest sessions. */
-export async function studentPage(services: Services, studioId: string, personId: string) {
+/** A student with their pieces, passages and latest sessions; `forStudent`: advised as for today. */
+export async function studentPage(
+  services: Services,
+  studioId: string,
+  personId: string,
+  forStudent = false,
+) {
   const { db } = services;
   const [studio, person, pieces, passages, log] = await Promise.all([
     studioById(db, studioId),
@@ -23,7 +28,7 @@ export async function studentPage(services: Services, studioId: string, personId
     today,
     person,
     questions: waiting,
-    ...(await adviceOf(services, studioId, personId, passages)),
+    ...(await adviceOf(services, studioId, personId, { passages, forStudent })),
     pieces,
     passages: passages.map((each) => passageLine(each, today)),
     log: log.map((entry) => asOf(entry, today, studio.time_zone)),

@@ -15,10 +15,12 @@ import {
 import { todayIn, type Services } from "../services";
 import { askedToday } from "../plan/asked-today";
 import { candidatesFor } from "../plan/candidates";
+import { changedToday } from "../plan/changed-today";
 import { hurtSince } from "../plan/pain";
 import { tempiToday } from "../plan/tempi-today";
 import { weekNotes, weekOn } from "../plan/week-on";
 import { minutesOfDays, planWeek, whatHappened, type Happened } from "../plan/week-plan";
+import { adviceOf } from "./advice";
 import { heartDue } from "./by-heart";
 import { questionsNow } from "./questions";
 import { passageLine, stateOf } from "./passage-line";
@@ -56,19 +58,19 @@ export async function todayPage(services: Services, studioId: string, personId: 
   const today = todayIn(services, studio);
   // One that is played across midnight goes on; one that was left before it has ended.
   const since = new Date(momentOf(today, "00:00", studio.time_zone));
-  const [person, passages, open, pain, weeks, shapes, mustDo, stages, happened] = await Promise.all(
-    [
-      studentById(db, studioId, personId),
-      passagesOfPerson(db, studioId, personId),
-      openSessionOf(db, studioId, personId, since),
-      painSince(db, studioId, addDays(today, -CARE_DAYS)),
-      assignmentsOf(db, studioId, personId, 3),
-      shapesOf(db, studioId, personId),
-      mustDoOf(db, studioId, personId),
-      stagesOf(db, studioId, personId),
-      whatHappened(db, studioId, personId, addDays(today, -REVIEW_DAYS), today),
-    ],
-  );
+  const [person, all, open, pain, weeks, shapes, mustDo, stages, happened] = await Promise.all([
+    studentById(db, studioId, personId),
+    passagesOfPerson(db, studioId, personId),
+    openSessionOf(db, studioId, personId, since),
+    painSince(db, studioId, addDays(today, -CARE_DAYS)),
+    assignmentsOf(db, studioId, personId, 3),
+    shapesOf(db, studioId, personId),
+    mustDoOf(db, studioId, personId),
+    stagesOf(db, studioId, personId),
+    whatHappened(db, studioId, personId, addDays(today, -REVIEW_DAYS), today),
+  ]);
+  const changed = await changedToday(db, studioId, personId, today, all);
+  const { passages } = changed;
   const week = weekOn(weeks, today);
   const { times } = person;
   const raw = new Set(
@@ -89,6 +91,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
   const saidOf = weekNotes(week, today);
   return {
     today,
+    ...(await adviceOf(services, studioId, personId, { today: changed })),
     person: { id: person.id, name: person.name, no_verdict: person.no_verdict },
     /** Something hurt not long ago: the cautions stand open. */
     hurtLately: pain.some((row) => row.person_id === personId),

@@ -19,6 +19,7 @@ import {
   studioById,
   type Passage,
 } from "~/db/queries";
+import { changedToday } from "../plan/changed-today";
 import { hurtSince, PAIN_DAYS } from "../plan/pain";
 import { weekNotes, weekOn } from "../plan/week-on";
 import { whatHappened } from "../plan/week-plan";
@@ -111,7 +112,8 @@ export async function trackPage(
   const { db } = services;
   const today = todayIn(services, await studioById(db, studioId));
   const { id, name, no_verdict: noVerdict } = await studentById(db, studioId, personId);
-  const all = await passagesOfPerson(db, studioId, personId);
+  const theirs = await passagesOfPerson(db, studioId, personId);
+  const { passages: all } = await changedToday(db, studioId, personId, today, theirs);
   const chosen = passageIds.flatMap((each) => all.find((passage) => passage.id === each) ?? []);
   const week = weekOn(await assignmentsOf(db, studioId, personId, WEEKS_READ), today);
   const saidOf = weekNotes(week, today);
