@@ -65,13 +65,18 @@ export interface DemoPassage {
     readonly start: number;
     readonly target: number;
     readonly clean?: number;
+    /** One clean play is taken to be enough. */
+    readonly once?: boolean;
     readonly rule: "comfortable" | "ended" | "ended-less";
     readonly minutes: number;
     readonly rest?: number;
     readonly hidden?: boolean;
+    /** Some of its bars, for now. */
+    readonly part?: { readonly fromBar: number; readonly toBar: number };
     readonly subdivision?: number;
   };
-  readonly learner: Partial<LearnerTraits> & Pick<LearnerTraits, "ability" | "plateau">;
+  /** How it is learned; without, it is played only as `lately` says. */
+  readonly learner?: Partial<LearnerTraits> & Pick<LearnerTraits, "ability" | "plateau">;
   readonly weakBars?: readonly number[];
 }
 
@@ -92,6 +97,18 @@ export interface DemoPiece {
   readonly tempi?: Tempi;
 }
 
+/** A sitting so many days ago: passages by their first bar, with their verdicts over and over. */
+export interface Told {
+  readonly daysAgo: number;
+  readonly parts: readonly {
+    readonly title: string;
+    readonly fromBar: number;
+    readonly minutes: number;
+    /** "ccf" */
+    readonly verdicts: string;
+  }[];
+}
+
 export interface DemoStudent {
   readonly name: string;
   readonly instrument: string;
@@ -100,6 +117,8 @@ export interface DemoStudent {
   readonly sinceWeek: number;
   /** Nothing on the last so many days. */
   readonly silentDays?: number;
+  /** Sittings of the last days whose plays are told one by one. */
+  readonly lately?: readonly Told[];
   /** Stopped for pain so many days ago, and nothing since. */
   readonly painDaysAgo?: number;
   readonly notes: readonly string[];

@@ -7,7 +7,14 @@ import {
   ladderSchema,
   type StartRule,
 } from "~/core/ladder";
-import { simulateSitting, Learner, seeded, seededUuid, type Random } from "~/core/simulate";
+import {
+  simulateSitting,
+  Learner,
+  seeded,
+  seededUuid,
+  type Playing,
+  type Random,
+} from "~/core/simulate";
 import { addDays, dayOf } from "~/core/units";
 import { passageById } from "~/db/queries";
 import { addPiece, readPieceForm } from "~/server/cases/add-piece";
@@ -36,12 +43,15 @@ import {
   type DemoPiece,
   type DemoSchool,
   type DemoStudent,
+  type Told,
 } from "./scenario";
 import { STUDENTS } from "./students";
 import { WHOLE } from "./tempi";
 
 const SEED = 20_260_504;
 const DAY_MS = 86_400_000;
+/** A sitting that is told comes before what else is played on its day. */
+const TOLD_EARLIER_MS = 3_600_000;
 const PRACTICE_HOUR_MS = 17 * 3_600_000;
 /** Since when weeks have been set. */
 const LESSON_DAYS = 27;
@@ -75,11 +85,14 @@ function ladderOf({ ladder }: Pick<DemoPassage, "ladder">) {
     start,
     target,
     startRule: START_RULES[rule],
-    gate: [{ kind: "in-a-row", plays: clean, afterFlawed: "reset" }],
+    gate: ladder.once
+      ? [{ kind: "in-all", plays: 1 }]
+      : [{ kind: "in-a-row", plays: clean, afterFlawed: "reset" }],
     afterFlawed: { ...LADDER_DEFAULTS.afterFlawed, plays: 5 },
     rest: ladder.rest ?? 0,
     minutes,
     hidden: ladder.hidden ?? false,
+    part: ladder.part ?? null,
     click: { ...LADDER_DEFAULTS.click, pattern },
   });
 }
@@ -94,9 +107,19 @@ export function pieceForm(piece: DemoPiece): FormData {
   return form;
 }
 
+/** Plays with these verdicts, over and over. */
+function asTold(verdicts: string): Playing {
+  let played = 0;
+  return {
+    cleanAt: () => 0.5,
+    play: () => (verdicts[played++ % verdicts.length] === "c" ? "clean" : "flawed"),
+  };
+}
+
 /** One student through the weeks, with the same use cases that the pages call. */
 class DemoPerson {
   private practising: Practising[] = [];
+  private readonly passageIds = new Map<DemoPassage, string>();
   private pieceIds = new Map<DemoPiece, string>();
   private lastDaysAgo: number | undefined;
   readonly lessons: DemoLessons;
@@ -127,8 +150,8 @@ class DemoPerson {
   private async cutWhatIsNew(weeksAgo: number): Promise<void> {
     for (const piece of this.student.pieces) {
       for (const passage of piece.passages) {
-        const known = this.practising.some((each) => each.passage === passage);
-        if (!known && passage.sinceWeek >= weeksAgo) await this.cut(piece, passage);
+        if (!this.passageIds.has(passage) && passage.sinceWeek >= weeksAgo)
+          await this.cut(piece, passage);
       }
     }
   }
@@ -148,6 +171,8 @@ class DemoPerson {
     const passageId = await cutPassage(services, studioId, { personId, pieceId }, range);
     await measurePassages(services, { studioId, personId, pieceId });
     await setLadder(services, studioId, passageId, ladderOf(passage));
+    this.passageIds.set(passage, passageId);
+    if (!passage.learner) return;
     const learner = new Learner({ ...ORDINARY, ...passage.learner }, this.random);
     this.practising.push({ passageId, passage, learner });
   }
@@ -210,6 +235,8 @@ class DemoPerson {
     if (daysAgo > sinceWeek * 7) return;
     await this.cutWhatIsNew(daysAgo / 7);
     await this.holdLesson(daysAgo);
+    const told = this.student.lately?.find((each) => each.daysAgo === daysAgo);
+    if (told) await this.playAsTold(told, startsAt - TOLD_EARLIER_MS);
     const hurtToday = painDaysAgo === daysAgo;
     const away = daysAgo < silentDays || (painDaysAgo !== undefined && daysAgo < painDaysAgo);
     const chance = days[new Date(startsAt).getUTCDay()]!;
@@ -242,6 +269,31 @@ class DemoPerson {
       random,
     });
     await appendEvents(services, studioId, sessionId, events);
+  }
+
+  /** A sitting whose verdicts are told; with ids and chances of its own. */
+  private async playAsTold({ parts }: Told, startsAt: number): Promise<void> {
+    const { aside, studioId, personId, student } = this;
+    const found = parts.map((part) => {
+      const piece = student.pieces.find(({ title }) => title === part.title);
+      const passage = piece?.passages.find(({ fromBar }) => fromBar === part.fromBar);
+      const passageId = passage && this.passageIds.get(passage);
+      if (!passageId) throw new Error(`${student.name} has no ${part.title}, ${part.fromBar}`);
+      return { ...part, passageId };
+    });
+    const chosen = found.map(({ passageId, minutes }) => passagePart(passageId, minutes));
+    const started = await startSession(aside, studioId, personId, chosen, "fine");
+    if (!started.ok) throw new Error(started.error.sentence);
+    const { sessionId, plan } = started.value;
+    const events = simulateSitting({
+      plan,
+      learners: found.map(({ verdicts }) => asTold(verdicts)),
+      startsAt,
+      minutes: found.map(({ minutes }) => minutes),
+      silent: true,
+      random: seeded(SEED + startsAt),
+    });
+    await appendEvents(aside, studioId, sessionId, events);
   }
 
   private note(hurts: boolean): { note?: string } {

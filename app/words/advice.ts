@@ -1,4 +1,5 @@
 import type { Advice, LadderChange, Place, RuleName } from "~/core/judge";
+import { common } from "./common";
 import { count, days } from "./counts";
 import { ladder } from "./ladder";
 import { chanceInWords } from "./outlook";
@@ -18,12 +19,17 @@ export const ruleNames = {
   "near-limit": "Too much near the limit",
   "one-clean": "Moved on after one clean play",
   "behind-date": "Behind the date",
+  "part-stands": "Back into the whole",
   "weakest-bit": "One bit lags behind",
   "what-next": "Which tempi next",
   "larger-step": "A larger step",
   "target-reached": "The target is reached",
   "nothing-moved": "Nothing moved",
 } as const satisfies Record<RuleName, string>;
+
+const { capital } = common;
+const barsTold = ({ fromBar, toBar }: { readonly fromBar: number; readonly toBar: number }) =>
+  fromBar === toBar ? `bar ${fromBar}` : `bars ${fromBar}–${toBar}`;
 
 /** What a rule saw, and why it matters. */
 export function adviceTold(advice: Advice, tempo: Tempo, day: DayTold): string {
@@ -35,19 +41,21 @@ export function adviceTold(advice: Advice, tempo: Tempo, day: DayTold): string {
     case "after-days-off":
       return `${days(advice.saw.days)} off: today would start at ${tempo(advice.saw.start)}, and a clean play is likely up to ${tempo(advice.saw.advised)}. A start that goes well brings the rest back sooner.`;
     case "go-down":
-      return `At ${tempo(advice.saw.tempo)} ${advice.saw.clean} of ${count(advice.saw.plays, "play")} were clean. What is played flawed is learned flawed: two steps lower first.`;
+      return `At ${tempo(advice.saw.tempo)} ${advice.saw.clean} of ${count(advice.saw.plays, "play")} were clean. What is played flawed is learned flawed: lower first.`;
     case "same-ceiling":
       return `${tempo(advice.saw.tempo)} on ${advice.saw.days} days in a row, with ${tempo(advice.saw.target)} ahead. The same way again would bring the same: another school, no number, or fewer bars.`;
     case "smaller-step":
       return `${tempo(advice.saw.reached)} is passed and ${tempo(advice.saw.next)} falls apart: ${advice.saw.clean} of ${advice.saw.plays} clean. Half of the step lies within reach.`;
     case "cut-around":
-      return `${advice.saw.flaws} of ${advice.saw.all} flaws fell in ${advice.saw.fromBar === advice.saw.toBar ? `bar ${advice.saw.fromBar}` : `bars ${advice.saw.fromBar}–${advice.saw.toBar}`}. By themselves they are sooner safe than with everything around them.`;
+      return `${advice.saw.flaws} of ${advice.saw.all} flaws fell in ${barsTold(advice.saw)}. By themselves they are sooner safe than with everything around them.`;
     case "near-limit":
       return `${advice.saw.near} of ${count(advice.saw.plays, "play")} on the last day lay near the limit (it breaks around ${tempo(advice.saw.ceiling)}). Most of the time belongs well below: two rungs above the comfortable tempo are enough.`;
     case "one-clean":
       return `At ${tempo(advice.saw.tempo)} one of ${advice.saw.plays} plays was clean, and it went on faster. Once right after many wrong is a chance of one in ${advice.saw.plays} on stage: three in a row first.`;
     case "behind-date":
       return `That it stands at ${tempo(advice.saw.target)} on ${day(advice.saw.day)}: ${chanceInWords(advice.saw.chance)}. More days, or an honest lower target, would change that.`;
+    case "part-stands":
+      return `${capital(barsTold(advice.saw))} by themselves ${advice.saw.fromBar === advice.saw.toBar ? "stands" : "stand"} at ${tempo(advice.saw.target)}. What was taken out counts once it holds with the bars around it.`;
     case "weakest-bit":
       return `Comfortable at ${Math.round(100 * advice.saw.share)} % of its target, where its neighbours are at ${Math.round(100 * advice.saw.others)} %. A piece goes as well as its weakest bit: bring it level first.`;
     case "what-next":
@@ -65,13 +73,14 @@ export function adviceTold(advice: Advice, tempo: Tempo, day: DayTold): string {
 export const preparedFocus: Partial<Record<RuleName, string>> = {
   tension: "loose, with rests; slower where it grips",
   "after-days-off": "begin low, and clean",
-  "go-down": "two steps lower first",
+  "go-down": "lower first, and clean",
   "same-ceiling": "another way than last week",
   "smaller-step": "in smaller steps",
   "cut-around": "the bars where it fails, by themselves",
   "near-limit": "most of it well below the limit",
   "one-clean": "three in a row before it goes up",
   "behind-date": "a little every day",
+  "part-stands": "with the bars around it",
   "weakest-bit": "bring it level with its neighbours",
   "what-next": "the shaky tempi, from the slowest up",
   "larger-step": "in larger steps",
@@ -85,6 +94,8 @@ export function changeTold(change: LadderChange, tempo: Tempo): string {
       return "Start as advised";
     case "start-lower":
       return `Start ${count(change.steps, "step")} lower`;
+    case "start":
+      return `Start at ${tempo(change.tempo)}`;
     case "step":
       return `Steps of ${change.step} bpm`;
     case "gate":
@@ -101,10 +112,10 @@ export function changeTold(change: LadderChange, tempo: Tempo): string {
       return `${change.percent} % beyond the target`;
     case "target":
       return `Target ${tempo(change.target)}`;
+    case "whole":
+      return "All its bars again";
     case "part":
-      return change.fromBar === change.toBar
-        ? `Bar ${change.fromBar} for now`
-        : `Bars ${change.fromBar}–${change.toBar} for now`;
+      return `${capital(barsTold(change))} for now`;
   }
 }
 
@@ -154,5 +165,7 @@ export const adviceWords = {
   offFor: "Off for this student",
   offForAll: "Off for everyone",
   on: "On again",
+  seesToday: (where: readonly (string | null)[]) =>
+    `sees something today${where.some(Boolean) ? `: ${where.filter(Boolean).join("; ")}` : ""}`,
   isOff: (everyone: boolean) => (everyone ? "off for everyone" : "off for this student"),
 } as const;

@@ -1,4 +1,4 @@
-import type { Flaw } from "~/core/session";
+import type { Between, Flaw } from "~/core/session";
 import type { Pace } from "~/core/click";
 import type { Rule, RuleKind } from "~/core/gate";
 
@@ -158,6 +158,25 @@ export const stand = {
       leave: "Leave it for today",
       same: "Go on as it is →",
     },
+    /** Advice between two plays. */
+    advice: {
+      title: {
+        break: "Half an hour without a break.",
+        "near-limit": "Much of it near the limit.",
+        "one-clean": "Once right after many.",
+      } satisfies Record<Between["kind"], string>,
+      told: (found: Between, hidden: boolean) => {
+        switch (found.kind) {
+          case "break":
+            return `${Math.round(found.minutes)} min of playing: five minutes off keep hands and ears fresh.`;
+          case "near-limit":
+            return `${found.near} of ${found.plays} plays lay near where it breaks. Most belongs well below.`;
+          case "one-clean":
+            return `${hidden ? "There" : `At ${found.tempo} bpm`} one of ${found.plays} plays was clean. Once more, until it is no chance?`;
+        }
+      },
+      rest: "Five minutes' break ←",
+    },
     top: {
       title: "The target is reached.",
       firm: "Made firm.",
@@ -204,7 +223,10 @@ export const stand = {
     helpTitle: "Keys and pedals",
     keys: [
       ["→  PageDown", "clean; where the stand asks: go on"],
-      ["←  PageUp", "flawed; while playing: stop here; where another way is offered: lower"],
+      [
+        "←  PageUp",
+        "flawed; while playing: stop here; where another way is offered: lower, or rest",
+      ],
       ["Space", "start, pause"],
       ["U  Backspace", "undo"],
       ["↑  ↓", "a little faster, a little slower; among offers: choose, Enter takes it"],

@@ -6,6 +6,12 @@ export const bram: DemoStudent = {
   days: [0.4, 0.8, 0.7, 0.8, 0.8, 0.6, 0.5],
   sinceWeek: 10,
   notes: ["Slide late into fourth.", "Same wall as yesterday.", "Air first, then tongue."],
+  lately: [
+    {
+      daysAgo: 1,
+      parts: [{ title: "Sluice Gate March", fromBar: 25, minutes: 4, verdicts: "fffffcff" }],
+    },
+  ],
   lessonIn: 2,
   minutes: [30, 30, 30, 30, 20, 40, 40],
   word: "The descent is ready for something else than more tempo. Slower, and listen.",
@@ -52,6 +58,20 @@ export const bram: DemoStudent = {
           },
           learner: { ability: 88, plateau: 126, learning: 0.003 },
           weakBars: [6],
+        },
+        {
+          fromBar: 25,
+          toBar: 28,
+          focus: "sixth to first without a smear",
+          sinceWeek: 1,
+          ladder: {
+            schools: [{ name: "even-steps", numbers: { step: 8 } }],
+            start: 96,
+            target: 116,
+            clean: 3,
+            rule: "ended",
+            minutes: 4,
+          },
         },
       ],
     },

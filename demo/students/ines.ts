@@ -11,6 +11,17 @@ export const ines: DemoStudent = {
     "Slow one at the end felt like breathing.",
     "Question: may I bring out the tenor in bar 11?",
   ],
+  silentDays: 1,
+  // A long evening before the lesson, without a break, on which nothing moved.
+  lately: [
+    {
+      daysAgo: 0,
+      parts: [
+        { title: "The Ferry at Low Water", fromBar: 9, minutes: 16, verdicts: "fccf" },
+        { title: "Rolled Tenths", fromBar: 1, minutes: 17, verdicts: "cfcf" },
+      ],
+    },
+  ],
   lessonIn: 0,
   minutes: [45, 45, 45, 45, 45, 60, 30],
   word: "Let the left hand breathe. The middle part may stay slow for another week.",

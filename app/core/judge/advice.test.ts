@@ -40,6 +40,7 @@ const passage = (change: Partial<Passage> = {}): Passage => ({
   ceiling: undefined,
   advised: 70,
   safe: false,
+  partAtTarget: 0,
   days: [
     day(18, [
       [64, 4, 4],
@@ -167,9 +168,18 @@ describe("each rule speaks when it should, and of what it saw", () => {
   });
 
   test("no break for half an hour", () => {
-    const sitting = { day: "2026-05-19", playing: 42, length: 44 };
+    const sitting = { day: "2026-05-19", unbroken: 42 };
     expect(given({ ...facts(), lastSitting: sitting }, "no-break")).toHaveLength(1);
-    expect(given({ ...facts(), lastSitting: { ...sitting, length: 50 } }, "no-break")).toEqual([]);
+    expect(given({ ...facts(), lastSitting: { ...sitting, unbroken: 28 } }, "no-break")).toEqual(
+      [],
+    );
+  });
+
+  test("a part that stands goes back into the whole", () => {
+    const part = { ladder: { ...passage().ladder, part: { fromBar: 3, toBar: 4 } } };
+    expect(says("part-stands", part)).toBeUndefined();
+    const [change] = says("part-stands", { ...part, partAtTarget: 1 })!.changes;
+    expect(changedLadder(part.ladder, change!)?.part).toBeNull();
   });
 
   test("behind the date: what would hold", () => {

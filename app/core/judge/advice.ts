@@ -11,6 +11,7 @@ import { nearLimit } from "./rules/near-limit";
 import { noBreak } from "./rules/no-break";
 import { nothingMoved } from "./rules/nothing-moved";
 import { oneClean } from "./rules/one-clean";
+import { partStands } from "./rules/part-stands";
 import { sameCeiling } from "./rules/same-ceiling";
 import { smallerStep } from "./rules/smaller-step";
 import { targetReached } from "./rules/target-reached";
@@ -32,6 +33,7 @@ export const RULES = {
   "near-limit": nearLimit,
   "one-clean": oneClean,
   "behind-date": behindDate,
+  "part-stands": partStands,
   "weakest-bit": weakestBit,
   "what-next": whatNext,
   "larger-step": largerStep,

@@ -1,21 +1,14 @@
-import type { Ladder } from "~/core/ladder";
+import type { Ladder, Tally } from "~/core/ladder";
 import type { Span } from "~/core/record";
 import type { Day } from "~/core/units";
-
-/** Judged plays of the whole at one tempo on one day. */
-export interface TempoTally {
-  readonly tempo: number;
-  readonly plays: number;
-  readonly clean: number;
-}
 
 /** A passage on a day on which it was played. */
 export interface PracticeDay {
   readonly day: Day;
   /** The fastest tempo passed; undefined where none was. */
   readonly reached: number | undefined;
-  /** From the slowest tempo up. */
-  readonly tempi: readonly TempoTally[];
+  /** Judged plays of the whole, from the slowest tempo up. */
+  readonly tempi: readonly Tally[];
   /** Plays at which tension was noted. */
   readonly tense: number;
 }
@@ -41,6 +34,8 @@ export interface PassageFacts {
   readonly daysOff: number;
   /** Days on which the target was passed. */
   readonly daysAtTarget: number;
+  /** Days on which the part that the ladder is for was passed at the target. */
+  readonly partAtTarget: number;
   readonly flaws: readonly { readonly bar: number; readonly flawed: number }[];
   /** The chance to stand at the concert, and the highest target that would hold two times in three. */
   readonly concert:
@@ -50,9 +45,8 @@ export interface PassageFacts {
 /** A sitting, as far as breaks go. */
 export interface SittingFacts {
   readonly day: Day;
-  /** Minutes of playing, and from its first event to its last. */
-  readonly playing: number;
-  readonly length: number;
+  /** Minutes of the longest stretch without a break. */
+  readonly unbroken: number;
 }
 
 /** Everything that is known of a student, as of today. */
@@ -63,7 +57,7 @@ export interface StudentFacts {
   readonly lastSitting: SittingFacts | undefined;
 }
 
-export const totals = (tempi: readonly TempoTally[]) => ({
+export const totals = (tempi: readonly Tally[]) => ({
   plays: tempi.reduce((sum, { plays }) => sum + plays, 0),
   clean: tempi.reduce((sum, { clean }) => sum + clean, 0),
 });

@@ -9,6 +9,7 @@ const whole = (min: number, max: number) =>
 export const ladderChangeSchema = v.variant("kind", [
   v.object({ kind: v.literal("start-advised") }),
   v.object({ kind: v.literal("start-lower"), steps: whole(1, 5) }),
+  v.object({ kind: v.literal("start"), tempo: whole(10, 400) }),
   v.object({ kind: v.literal("step"), step: whole(1, 40) }),
   v.object({ kind: v.literal("gate"), plays: whole(1, 10) }),
   v.object({ kind: v.literal("hidden") }),
@@ -17,6 +18,7 @@ export const ladderChangeSchema = v.variant("kind", [
   v.object({ kind: v.literal("rest"), seconds: whole(10, 300) }),
   v.object({ kind: v.literal("overspeed"), percent: whole(1, 20) }),
   v.object({ kind: v.literal("target"), target: whole(10, 400) }),
+  v.object({ kind: v.literal("whole") }),
   v.object({ kind: v.literal("part"), fromBar: whole(0, 9999), toBar: whole(0, 9999) }),
 ]);
 export type LadderChange = v.InferOutput<typeof ladderChangeSchema>;
@@ -27,6 +29,8 @@ function changed(ladder: Ladder, change: LadderChange): object {
       return { startRule: { kind: "advised" } };
     case "start-lower":
       return { startRule: { kind: "where-ended-less", steps: change.steps } };
+    case "start":
+      return { start: change.tempo };
     case "step":
       return {
         phases: ladder.phases.map((phase) =>
@@ -51,6 +55,8 @@ function changed(ladder: Ladder, change: LadderChange): object {
       return { overspeed: { in: "percent", beyond: change.percent } };
     case "target":
       return { target: change.target, start: Math.min(ladder.start, change.target) };
+    case "whole":
+      return { part: null };
     case "part":
       return { part: { fromBar: change.fromBar, toBar: change.toBar } };
     default:

@@ -35,5 +35,6 @@ export { rungsFrom, storedRungs, storedRungSchema } from "./stored-rung";
 export { START_RULE_KINDS, todaysStart, type StartRule } from "./start-rule";
 export { rungAfter, rungBefore } from "./stepping";
 export { wayIn, type Left } from "./way-in";
+export { onceAfterMany, tooNearTheLimit, type Tally } from "./tallies";
 export { whereItFailed, type FailedBars } from "./where-it-failed";
 export { forAnother } from "./for-another";

@@ -1,6 +1,7 @@
 import * as v from "valibot";
 import { storedRungSchema } from "~/core/ladder";
 import { bpm, TEMPO_LIMITS } from "~/core/units";
+import { BETWEEN_KINDS } from "./between-kinds";
 import { FEELINGS } from "./fitted";
 import { paceSchema } from "./pace";
 
@@ -83,7 +84,7 @@ const payloads = {
   lowered: v.object({ steps: v.pipe(v.number(), v.integer(), v.minValue(1), v.maxValue(50)) }),
   /** Only these bars until the gate passes on them. */
   narrowed: v.object({ fromBar: bar, toBar: bar }),
-  "offer-declined": v.object({}),
+  "offer-declined": v.object({ of: v.optional(v.picklist(BETWEEN_KINDS)) }),
   "rest-began": v.object({ seconds }),
   "rest-ended": v.object({}),
   noted: v.object({ text }),

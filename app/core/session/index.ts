@@ -1,3 +1,4 @@
+export { betweenPlays, type Between } from "./between";
 export { LOG_KINDS, type LogKind } from "./log-kinds";
 export {
   NO_VERDICT_CHOICES,

@@ -13,6 +13,7 @@ import {
   redrawn,
   skipping,
 } from "./block";
+import { answered } from "./between";
 import type { Flaw, Payload, SessionEvent } from "./events";
 import { shareOf } from "./extent";
 import { fastTempo } from "./loop";
@@ -41,6 +42,7 @@ export const initialState = (plan: SessionPlan): StandState => ({
   taskSeconds: {},
   blocks: plan.blocks.map((block) => openBlock(block, plan.rules)),
   plays: [],
+  advised: {},
   notes: [],
   questions: [],
   ratings: {},
@@ -269,12 +271,13 @@ function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }
     case "skipped":
       return withBlock(state, skipping(plan, block));
     case "lowered":
-      return withBlock(state, lowering(plan, block, event.payload.steps));
+      return answered(withBlock(state, lowering(plan, block, event.payload.steps)));
     case "narrowed":
       return withBlock(state, narrowing(plan, block, event.payload));
     case "firmed":
       return withBlock(state, firming(plan, block, event.payload));
     case "offer-declined":
+      if (event.payload.of) return answered(state, [event.payload.of]);
       return withBlock(state, { ...block, flawedOnRung: 0, tense: 0 });
     case "rest-began": {
       const resting = { since: event.at, seconds: event.payload.seconds };

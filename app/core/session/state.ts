@@ -8,6 +8,7 @@ import {
   type Task,
 } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
+import type { BetweenKind } from "./between-kinds";
 import type { Ending, Flaw, Rated, Rating } from "./events";
 import type { Feeling } from "./fitted";
 import type { PlayersPace } from "./pace";
@@ -102,6 +103,8 @@ export interface StandState {
   readonly resting?: { readonly since: number; readonly seconds: number };
   readonly endingWell?: Bpm;
   readonly ended?: Ending;
+  /** What was advised between plays and answered: after how many plays. */
+  readonly advised: Readonly<Partial<Record<BetweenKind, number>>>;
   readonly notes: readonly string[];
   readonly questions: readonly string[];
   readonly ratings: Readonly<Partial<Record<Rating, Rated>>>;

@@ -22,16 +22,21 @@ import { bpm } from "~/core/units";
 import type { Learner } from "./learner";
 import { seededUuid, type Random } from "./random";
 
+/** Whoever plays: how likely a play is clean, and how it then goes. */
+export type Playing = Pick<Learner, "cleanAt" | "play">;
+
 export interface Sitting {
   readonly plan: SessionPlan;
-  /** One learner per block, in order. */
-  readonly learners: readonly Learner[];
+  /** Who plays each block, in order. */
+  readonly learners: readonly Playing[];
   /** Milliseconds since 1970. */
   readonly startsAt: number;
   /** Minutes for each block, in order. */
   readonly minutes: readonly number[];
   /** Bars that go wrong more often than others. */
   readonly weakBars?: readonly number[];
+  /** Says nothing of what went wrong. */
+  readonly silent?: boolean;
   readonly note?: string;
   /** Stops for pain after so many minutes. */
   readonly painAfter?: number;
@@ -75,7 +80,7 @@ class SimulatedPlayer {
     return from[Math.floor(this.sitting.random() * from.length)]!;
   }
 
-  playOnce(learner: Learner): void {
+  playOnce(learner: Playing): void {
     const { state: block } = currentBlock(this.state);
     const rung = rungNow(block);
     const tempo = nextTempo(this.state);
@@ -90,7 +95,8 @@ class SimulatedPlayer {
     const chance = chanceOf({ ...rung, tempo, share }, learner.cleanAt);
     const verdict = learner.play({ tempo: top, chance, effort: Math.min(1, share) });
     this.emit("judged", { play, verdict });
-    if (verdict === "flawed" && this.sitting.random() < 0.5) this.tell(play, fromBar, toBar);
+    const tells = verdict === "flawed" && !this.sitting.silent && this.sitting.random() < 0.5;
+    if (tells) this.tell(play, fromBar, toBar);
     if (verdict === "clean" && chance > EASY_CHANCE && waitsForEase(block)) this.emit("eased", {});
   }
 

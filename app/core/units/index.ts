@@ -39,3 +39,4 @@ export {
   valueOf,
   type Fraction,
 } from "./fraction";
+export { MINUTE_MS, stretchesOf } from "./stretches";

@@ -36,15 +36,12 @@ export const reachedSince = (db: Queries, studioId: string, personId: string, si
     [studioId, personId, since],
   );
 
-/** The latest sitting of a student: minutes of playing and of tasks, and how long it took. */
+/** The latest sitting of a student, with the moments of its judged plays in milliseconds. */
 export const lastSitting = (db: Queries, studioId: string, personId: string) =>
   db.maybeOne(
-    v.object({ day: dayRow, playing: v.number(), length: v.number() }),
-    `select o.day, extract(epoch from last_at - started_at) / 60 as length,
-       (coalesce((select sum(active_seconds) from session_block b
-          where b.session_id = o.session_id), 0)
-        + coalesce((select sum((task ->> 'seconds')::numeric)
-          from jsonb_array_elements(tasks) as task), 0)) / 60 as playing
+    v.object({ day: dayRow, moments: v.array(v.number()) }),
+    `select o.day, coalesce((select jsonb_agg(extract(epoch from at) * 1000 order by at)
+       from rep where rep.session_id = o.session_id), '[]'::jsonb) as moments
      from session_outcome o where studio_id = $1 and person_id = $2
      order by started_at desc limit 1`,
     [studioId, personId],

@@ -2,6 +2,7 @@ import type { MapBar } from "~/core/click";
 import { currentBlock, rungNow, type StandState } from "~/core/session";
 import { words } from "~/words/stand-words";
 import { AnotherWay } from "./another-way";
+import { BetweenAdvice } from "./between-advice";
 import { BeatLight } from "./beat-light";
 import { RestClock } from "./rest-clock";
 import { LeftForToday, SlowEnd, TopReached } from "./top-reached";
@@ -29,6 +30,7 @@ export function BottomFields(props: BottomFieldsProps) {
   if (question === "slow-end") return <SlowEnd runner={runner} />;
   if (question === "top") return <TopReached view={view} runner={runner} />;
   if (question === "left") return <LeftForToday view={view} runner={runner} />;
+  if (question === "advice") return <BetweenAdvice view={view} runner={runner} />;
   if (question === "another-way") {
     return <AnotherWay view={view} runner={runner} restSeconds={props.restSeconds} />;
   }

@@ -1,5 +1,6 @@
 import type { Verdict } from "~/core/gate";
 import {
+  betweenPlays,
   currentBlock,
   endWellTempo,
   isLastPart,
@@ -13,6 +14,9 @@ import { tempo as tempoFrom } from "~/core/units";
 import { NERVOUS_MS, nudgeOf, RESTART_SECONDS } from "./runner-options";
 import { StandLoop } from "./stand-loop";
 import { canPlayOn, endsFlawed, questionOf } from "./view";
+
+/** A break after half an hour (craft, 8). */
+const BREAK_SECONDS = 300;
 
 /** The stand in the player's hands: every decision that can be taken at it, by any means. */
 export class StandRunner extends StandLoop {
@@ -36,6 +40,7 @@ export class StandRunner extends StandLoop {
       if (question === "left") return this.moveOnNow();
       if (question === "top") return isLastPart(this.state) ? this.endWellNow() : this.moveOnNow();
       if (question === "another-way") return this.afterOffer("offer-declined", {});
+      if (question === "advice") return this.declineAdviceNow();
       if (this.transport === "stopped") return this.startNow();
       if (this.transport === "breather") this.goOnAtBarLine();
     });
@@ -55,6 +60,7 @@ export class StandRunner extends StandLoop {
       if (question === "another-way" && !this.justJudged()) {
         return this.afterOffer("lowered", { steps: 1 });
       }
+      if (question === "advice" && !this.justJudged()) return this.heedAdviceNow();
     });
 
   /** A second press right after a verdict is a nervous foot, not a decision. */
@@ -121,6 +127,22 @@ export class StandRunner extends StandLoop {
   lower = () => this.inOrder(() => this.afterOffer("lowered", { steps: 1 }));
   narrow = (range: Payload<"narrowed">) => this.inOrder(() => this.afterOffer("narrowed", range));
   firm = (offered: Payload<"firmed">) => this.inOrder(() => this.afterOffer("firmed", offered));
+  /** What was advised between plays: as it says, a break or a rung lower; or on as it is. */
+  heedAdvice = () => this.inOrder(() => this.heedAdviceNow());
+  declineAdvice = () => this.inOrder(() => this.declineAdviceNow());
+
+  private async heedAdviceNow(): Promise<void> {
+    const advised = betweenPlays(this.state);
+    if (advised?.kind !== "break") return this.afterOffer("lowered", { steps: 1 });
+    await this.write("offer-declined", { of: "break" });
+    await this.takeRestNow(BREAK_SECONDS);
+  }
+
+  private async declineAdviceNow(): Promise<void> {
+    const advised = betweenPlays(this.state);
+    if (advised) await this.afterOffer("offer-declined", { of: advised.kind });
+  }
+
   declineOffer = () => this.inOrder(() => this.afterOffer("offer-declined", {}));
 
   private async afterOffer<K extends EventKind>(kind: K, payload: Payload<K>): Promise<void> {
@@ -130,11 +152,12 @@ export class StandRunner extends StandLoop {
     }
   }
 
-  takeRest = (seconds: number) =>
-    this.inOrder(async () => {
-      await this.write("rest-began", { seconds });
-      this.rest();
-    });
+  takeRest = (seconds: number) => this.inOrder(() => this.takeRestNow(seconds));
+
+  private async takeRestNow(seconds: number): Promise<void> {
+    await this.write("rest-began", { seconds });
+    this.rest();
+  }
 
   moveOn = () => this.inOrder(() => this.moveOnNow());
 

@@ -1,4 +1,5 @@
 import {
+  betweenPlays,
   currentBlock,
   offersAnotherWay,
   partsOf,
@@ -30,7 +31,8 @@ export function questionOf(
   state: StandState,
   transport: Transport,
   leaving = false,
-): "task" | "verdict" | "rest" | "slow-end" | "top" | "left" | "another-way" | undefined {
+):
+  "task" | "verdict" | "rest" | "slow-end" | "top" | "left" | "another-way" | "advice" | undefined {
   if (leaving) return "slow-end";
   if (taskNow(state) && state.endingWell === undefined) return "task";
   if (transport === "play" || state.pending) return "verdict";
@@ -38,7 +40,8 @@ export function questionOf(
   const { toppedOut, left } = currentBlock(state).state;
   if (toppedOut && state.endingWell === undefined) return "top";
   if (left && state.endingWell === undefined) return "left";
-  return offersAnotherWay(state) ? "another-way" : undefined;
+  if (offersAnotherWay(state)) return "another-way";
+  return betweenPlays(state) && state.endingWell === undefined ? "advice" : undefined;
 }
 
 /** Whether what is played now is the last passage, and its last play was flawed. */
@@ -55,5 +58,5 @@ export function canPlayOn(state: StandState): boolean {
   if (state.endingWell !== undefined) return true;
   if (taskNow(state)) return false;
   const { toppedOut, left } = currentBlock(state).state;
-  return !toppedOut && !left && !offersAnotherWay(state);
+  return !toppedOut && !left && !offersAnotherWay(state) && !betweenPlays(state);
 }

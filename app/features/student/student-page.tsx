@@ -5,7 +5,7 @@ import { TempoText } from "~/components/beat-unit";
 import { Empty, Page, Section } from "~/components/page";
 import type { Day } from "~/core/units";
 import { AdviceList, type AdviceShown, type ForToday } from "~/features/advice/advice-list";
-import { AdviceRules } from "~/features/advice/advice-rules";
+import { AdviceRules, type AdviceRulesProps } from "~/features/advice/advice-rules";
 import { Questions, type WaitingQuestion } from "~/features/questions/questions";
 import { SessionList } from "~/features/progress/session-list";
 import type { LogEntry, PassageLine } from "~/features/shapes";
@@ -35,6 +35,7 @@ export interface StudentPageProps {
   readonly hurts: boolean;
   readonly advice: readonly AdviceShown[];
   readonly forToday: readonly ForToday[];
+  readonly sees: AdviceRulesProps["sees"];
   readonly off: Parameters<typeof AdviceRules>[0]["off"];
   readonly pieces: readonly PieceLine[];
   readonly passages: readonly PassageLine[];
@@ -106,7 +107,7 @@ export function StudentPage(props: StudentPageProps) {
       {passages.length > 0 && !looksOnly && (
         <>
           <AdviceList {...props} home={here} teaches={teaches} />
-          {teaches && <AdviceRules home={here} off={props.off} />}
+          {teaches && <AdviceRules home={here} off={props.off} sees={props.sees} />}
         </>
       )}
       {pieces.length === 0 && (

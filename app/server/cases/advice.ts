@@ -92,6 +92,10 @@ export async function adviceOf(
           key: adviceKey(each),
           passage: passageNamed(passages, each),
         })),
+    /** Where each rule sees something today, also what is not among the few that are shown. */
+    sees: inputs.hurts
+      ? []
+      : all.map((each) => ({ rule: each.rule, passage: passageNamed(passages, each) })),
     /** What is changed for today, and for today only. */
     forToday: (today?.changes ?? []).flatMap((each) => {
       const passage = passageNamed(passages, each);

@@ -1,6 +1,7 @@
+import { materialOf } from "~/core/ladder";
 import type { AdviceFacts } from "~/core/judge";
 import { chanceIn, honestTarget } from "~/core/record";
-import { addDays, daysBetween, type Day } from "~/core/units";
+import { addDays, daysBetween, MINUTE_MS, stretchesOf, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { flawsOfPerson, lastSitting, reachedSince, tempoTallies, type Passage } from "~/db/queries";
 import { passageLine } from "../cases/passage-line";
@@ -23,6 +24,10 @@ function concertOf(passage: Passage, inputs: AheadInputs): PassageFacts["concert
   const chance = chanceIn(ahead.level, days, ahead);
   return { day: concert, chance, honest: honestTarget({ ...ahead, days }) };
 }
+
+/** Minutes of the longest stretch of playing without a break. */
+const longestMinutes = (moments: readonly number[]): number =>
+  Math.max(0, ...stretchesOf(moments).map(({ from, to }) => to - from)) / MINUTE_MS;
 
 /** Everything that the rules of advice look at. */
 export async function adviceFacts(
@@ -54,7 +59,7 @@ export async function adviceFacts(
       });
   return {
     today,
-    lastSitting: sitting,
+    lastSitting: sitting && { day: sitting.day, unbroken: longestMinutes(sitting.moments) },
     passages: passages.flatMap((passage): PassageFacts[] => {
       const { ladder } = passage;
       const days = daysOf(passage.id);
@@ -62,6 +67,11 @@ export async function adviceFacts(
       const last: Day | undefined = days.at(-1)?.day;
       if (!ladder || !standing || last === undefined) return [];
       const line = passageLine(passage, today);
+      const part =
+        ladder.part && materialOf({ links: undefined, stage: 0, task: undefined }, ladder.part);
+      const partAtTarget = passage.passed.filter(
+        ({ material, top }) => material === part && top >= ladder.target,
+      );
       const atTarget = passage.passed.filter(({ whole, top }) => whole && top >= ladder.target);
       return [
         {
@@ -79,6 +89,7 @@ export async function adviceFacts(
           days,
           daysOff: daysBetween(last, today),
           daysAtTarget: Math.max(0, ...atTarget.map((each) => each.days)),
+          partAtTarget: Math.max(0, ...partAtTarget.map((each) => each.days)),
           flaws: flaws.filter(({ passage_id }) => passage_id === passage.id),
           concert: concertOf(passage, inputs),
         },

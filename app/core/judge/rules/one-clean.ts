@@ -1,7 +1,7 @@
+import { onceAfterMany } from "~/core/ladder";
 import { lastDayOf } from "../facts";
 import { ofPassage } from "../rule";
 
-const FLAWED_BEFORE = 3;
 const IN_A_ROW = 3;
 const RECENT_DAYS = 7;
 
@@ -13,9 +13,7 @@ export const oneClean = ofPassage((passage) => {
   // A cycle of slow and fast plays has a gate of its own.
   const cycles = phases.some(({ school }) => school.name === "burst");
   if (strict || cycles || passage.daysOff > RECENT_DAYS) return undefined;
-  const left = tempi.find(
-    ({ plays, clean }, i) => clean === 1 && plays > FLAWED_BEFORE && i < tempi.length - 1,
-  );
+  const left = tempi.find((tally, i) => onceAfterMany(tally) && i < tempi.length - 1);
   if (!left) return undefined;
   return {
     saw: { tempo: left.tempo, plays: left.plays },
