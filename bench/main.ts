@@ -1,4 +1,5 @@
 import { cpus } from "node:os";
+import { adviceFigures } from "./advice";
 import { browserFigures } from "./browser";
 import { coreFigures, type Figure } from "./core";
 import { costFigures } from "./cost";
@@ -24,6 +25,10 @@ print("workshop", workshopFigures());
 print("schools: the same simulated learner to a stable target", schoolFigures());
 print("what a ladder costs: as told, and at the stand", costFigures());
 print("judgement: spans and chances on simulated learners", judgementFigures());
+print(
+  "advice: minutes to a stable target by start rule, and with advice followed",
+  adviceFigures(),
+);
 print("events", await eventFigures());
 print("planning", await planningFigures());
 print("tempi and exercises", musicFigures());

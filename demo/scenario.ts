@@ -75,6 +75,8 @@ export interface DemoPassage {
     readonly part?: { readonly fromBar: number; readonly toBar: number };
     readonly subdivision?: number;
   };
+  /** Schools that it was given first, until so many weeks before today. */
+  readonly first?: { readonly untilWeek: number; readonly schools: readonly DemoSchool[] };
   /** How it is learned; without, it is played only as `lately` says. */
   readonly learner?: Partial<LearnerTraits> & Pick<LearnerTraits, "ability" | "plateau">;
   readonly weakBars?: readonly number[];

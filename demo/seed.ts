@@ -147,6 +147,14 @@ class DemoPerson {
     if (isLesson && daysAgo > 0 && daysAgo <= LESSON_DAYS) await this.lessons.hold();
   }
 
+  /** Another way than the first, from its week on. */
+  private async changeLadders(daysAgo: number): Promise<void> {
+    for (const [passage, passageId] of this.passageIds) {
+      if (passage.first?.untilWeek !== daysAgo / 7) continue;
+      await setLadder(this.aside, this.studioId, passageId, ladderOf(passage));
+    }
+  }
+
   private async cutWhatIsNew(weeksAgo: number): Promise<void> {
     for (const piece of this.student.pieces) {
       for (const passage of piece.passages) {
@@ -170,7 +178,9 @@ class DemoPerson {
     const range = { fromBar, toBar, pickupBeats, endBeats: 0, name, focus };
     const passageId = await cutPassage(services, studioId, { personId, pieceId }, range);
     await measurePassages(services, { studioId, personId, pieceId });
-    await setLadder(services, studioId, passageId, ladderOf(passage));
+    const schools = passage.first?.schools ?? passage.ladder.schools;
+    const ladder = ladderOf({ ladder: { ...passage.ladder, schools } });
+    await setLadder(services, studioId, passageId, ladder);
     this.passageIds.set(passage, passageId);
     if (!passage.learner) return;
     const learner = new Learner({ ...ORDINARY, ...passage.learner }, this.random);
@@ -235,6 +245,7 @@ class DemoPerson {
     if (daysAgo > sinceWeek * 7) return;
     await this.cutWhatIsNew(daysAgo / 7);
     await this.holdLesson(daysAgo);
+    await this.changeLadders(daysAgo);
     const told = this.student.lately?.find((each) => each.daysAgo === daysAgo);
     if (told) await this.playAsTold(told, startsAt - TOLD_EARLIER_MS);
     const hurtToday = painDaysAgo === daysAgo;

@@ -14,7 +14,9 @@ export const loader = (asked: Route.LoaderArgs) =>
   forPassage(asked, "see", async ({ services, studioId, passageId, who }) => {
     const teaches = who.role === "teacher";
     const looksOnly = who.role === "parent";
-    return { studioId, teaches, looksOnly, ...(await progressPage(services, studioId, passageId)) };
+    const withPlays = new URL(asked.request.url).searchParams.has("plays");
+    const page = await progressPage(services, studioId, passageId, withPlays);
+    return { studioId, teaches, looksOnly, ...page };
   });
 
 export const action = (asked: Route.ActionArgs) =>

@@ -49,17 +49,17 @@ export function adviceTold(advice: Advice, tempo: Tempo, day: DayTold): string {
     case "cut-around":
       return `${advice.saw.flaws} of ${advice.saw.all} flaws fell in ${barsTold(advice.saw)}. By themselves they are sooner safe than with everything around them.`;
     case "near-limit":
-      return `${advice.saw.near} of ${count(advice.saw.plays, "play")} on the last day lay near the limit (it breaks around ${tempo(advice.saw.ceiling)}). Most of the time belongs well below: two rungs above the comfortable tempo are enough.`;
+      return `${advice.saw.near} of ${count(advice.saw.plays, "play")} on the last day lay near the limit (it breaks around ${tempo(advice.saw.ceiling)}). Most of the time belongs well below: a few rungs above the comfortable tempo are enough.`;
     case "one-clean":
       return `At ${tempo(advice.saw.tempo)} one of ${advice.saw.plays} plays was clean, and it went on faster. Once right after many wrong is a chance of one in ${advice.saw.plays} on stage: three in a row first.`;
     case "behind-date":
       return `That it stands at ${tempo(advice.saw.target)} on ${day(advice.saw.day)}: ${chanceInWords(advice.saw.chance)}. More days, or an honest lower target, would change that.`;
     case "part-stands":
-      return `${capital(barsTold(advice.saw))} by themselves ${advice.saw.fromBar === advice.saw.toBar ? "stands" : "stand"} at ${tempo(advice.saw.target)}. What was taken out counts once it holds with the bars around it.`;
+      return `${capital(barsTold(advice.saw))} by ${advice.saw.fromBar === advice.saw.toBar ? "itself stands" : "themselves stand"} at ${tempo(advice.saw.target)}. What was taken out counts once it holds with the bars around it.`;
     case "weakest-bit":
       return `Comfortable at ${Math.round(100 * advice.saw.share)} % of its target, where its neighbours are at ${Math.round(100 * advice.saw.others)} %. A piece goes as well as its weakest bit: bring it level first.`;
     case "what-next":
-      return `${advice.saw.shaky.map(tempo).join(", ")} were passed and are shaky still. Again from the slowest up, before anything faster.`;
+      return `${advice.saw.shaky.map(tempo).join(", ")} ${advice.saw.shaky.length === 1 ? "was passed and is" : "were passed and are"} shaky still. Again from the slowest up, before anything faster.`;
     case "larger-step":
       return `${advice.saw.clean} of ${advice.saw.plays} plays clean on ${advice.saw.days} days, in steps of ${advice.saw.step} bpm. A larger step can be felt, and gets there sooner.`;
     case "target-reached":

@@ -7,6 +7,8 @@ export const heartWords = {
     stands === 0
       ? "Nothing stands yet. Drag over the bars that you can play without the notes."
       : `${stands} of ${count(bars, "bar")} stand by heart`,
+  inTime: (chance: string) => `in time: ${chance}`,
+  tooEarly: "too early to tell whether it is in time",
   map: "What stands",
   how: "Drag over bars, or arrows and Shift; then say whether they stand.",
   stand: (bars: string) => `Stand by heart: ${bars}`,

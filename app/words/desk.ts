@@ -290,6 +290,10 @@ export const desk = {
     key: "Key",
     fastest: "Fastest clean",
     last: "Last",
+    showPlays: "Show the plays behind it",
+    hidePlays: "Without the plays",
+    playsTold:
+      "Each dot is a tempo on a day: the larger, the more plays; the fuller, the more of them clean.",
     explain:
       "Comfortable: a clean play is nearly certain, nine in ten. Ceiling: it breaks every other time. Both come from a level that moves with every day of practice, and a little with every day off.",
   },

@@ -73,7 +73,9 @@ export const outlookWords = {
     piece: (words: string) => `all of it: ${words}`,
     weakest: "the weakest passage first",
     at: (target: string) => `at ${target} bpm`,
+    went: (since: string, then: string, now: string) => `${since}: ${then}; today: ${now}`,
+    now: (chance: string) => `today: ${chance}`,
     unknown: (number: number) => `${count(number, "passage")} with too few plays to tell.`,
-    how: "A passage stands when a clean play at its target is nearly certain: nine in ten. Days that are missed are missed for all passages; so all together is less likely than the weakest, and likelier than if each were by itself.",
+    how: "A passage stands when a clean play at its target is nearly certain: nine in ten. Days that are missed are missed for all passages; so all together is less likely than the weakest, and likelier than if each were by itself. The columns are the chance as it was at the end of each week, for today's target.",
   },
 } as const;

@@ -6,12 +6,14 @@ export const bram: DemoStudent = {
   days: [0.4, 0.8, 0.7, 0.8, 0.8, 0.6, 0.5],
   sinceWeek: 10,
   notes: ["Slide late into fourth.", "Same wall as yesterday.", "Air first, then tongue."],
-  lately: [
-    {
-      daysAgo: 1,
-      parts: [{ title: "Sluice Gate March", fromBar: 25, minutes: 4, verdicts: "fffffcff" }],
-    },
-  ],
+  lately: [3, 2, 1].map((daysAgo) => ({
+    daysAgo,
+    parts: [
+      // The first rung goes, the next is too far.
+      { title: "Sluice Gate March", fromBar: 29, minutes: 4, verdicts: "cccfffff" },
+      { title: "Sluice Gate March", fromBar: 25, minutes: 4, verdicts: "fffffcff" },
+    ],
+  })),
   lessonIn: 2,
   minutes: [30, 30, 30, 30, 20, 40, 40],
   word: "The descent is ready for something else than more tempo. Slower, and listen.",
@@ -56,6 +58,10 @@ export const bram: DemoStudent = {
             rule: "ended",
             minutes: 8,
           },
+          first: {
+            untilWeek: 3,
+            schools: [{ name: "even-steps", numbers: { step: 6 } }],
+          },
           learner: { ability: 88, plateau: 126, learning: 0.003 },
           weakBars: [6],
         },
@@ -70,6 +76,20 @@ export const bram: DemoStudent = {
             target: 116,
             clean: 3,
             rule: "ended",
+            minutes: 4,
+          },
+        },
+        {
+          fromBar: 29,
+          toBar: 32,
+          focus: "the last note is the longest",
+          sinceWeek: 1,
+          ladder: {
+            schools: [{ name: "even-steps", numbers: { step: 10 } }],
+            start: 76,
+            target: 116,
+            clean: 3,
+            rule: "ended-less",
             minutes: 4,
           },
         },

@@ -7,6 +7,12 @@ export const petra: DemoStudent = {
   sinceWeek: 10,
   silentDays: 8,
   notes: ["Bellows turn in the middle of the bar.", "Only ten minutes tonight."],
+  lately: [
+    {
+      daysAgo: 9,
+      parts: [{ title: "Barge Waltz", fromBar: 17, minutes: 6, verdicts: "ccccf" }],
+    },
+  ],
   lessonIn: 3,
   minutes: [20, 30, 20, 30, 0, 45, 45],
   word: "Ten minutes a day are enough. Begin with the chain.",
@@ -37,6 +43,20 @@ export const petra: DemoStudent = {
           },
           learner: { ability: 34, plateau: 58, learning: 0.0026, forgetting: 0.03 },
           weakBars: [12, 13],
+        },
+        {
+          fromBar: 17,
+          toBar: 20,
+          focus: "air before the fingers",
+          sinceWeek: 2,
+          ladder: {
+            schools: [{ name: "even-steps", numbers: { step: 3 } }],
+            start: 30,
+            target: 54,
+            clean: 2,
+            rule: "ended",
+            minutes: 6,
+          },
         },
       ],
     },

@@ -1,3 +1,4 @@
+import type { Ladder } from "~/core/ladder";
 import type { Day } from "~/core/units";
 import { lastDayOf, type StudentFacts } from "./facts";
 import { changedLadder, type LadderChange } from "./ladder-change";
@@ -30,8 +31,8 @@ export const RULES = {
   "same-ceiling": sameCeiling,
   "smaller-step": smallerStep,
   "cut-around": cutAround,
-  "near-limit": nearLimit,
   "one-clean": oneClean,
+  "near-limit": nearLimit,
   "behind-date": behindDate,
   "part-stands": partStands,
   "weakest-bit": weakestBit,
@@ -73,6 +74,12 @@ function found(
   return { rule, passageId, since, saw, changes, places } as Advice;
 }
 
+/** Whether a change makes another ladder of it: what is so already is not advised. */
+function makesAnother(ladder: Ladder, change: LadderChange): boolean {
+  const changed = changedLadder(ladder, change);
+  return changed !== undefined && JSON.stringify(changed) !== JSON.stringify(ladder);
+}
+
 /**
  * All advice for a student, the most useful first: rule by rule, and of each rule what concerns the
  * passages in their order. Changes that would make no ladder are left out, and advice that then
@@ -90,7 +97,7 @@ export function adviceFor(facts: StudentFacts, off: ReadonlySet<string>): Advice
     return facts.passages.flatMap((passage): Advice[] => {
       const saw = rule.looks(passage, facts);
       if (!saw) return [];
-      const changes = (saw.changes ?? []).filter((change) => changedLadder(passage.ladder, change));
+      const changes = (saw.changes ?? []).filter((change) => makesAnother(passage.ladder, change));
       if (changes.length === 0 && (saw.places ?? []).length === 0) return [];
       const of = { passageId: passage.id, since: lastDayOf(passage).day };
       return [found(name, of, { ...saw, changes })];

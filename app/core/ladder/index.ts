@@ -38,3 +38,4 @@ export { wayIn, type Left } from "./way-in";
 export { onceAfterMany, tooNearTheLimit, type Tally } from "./tallies";
 export { whereItFailed, type FailedBars } from "./where-it-failed";
 export { forAnother } from "./for-another";
+export { whatChanged, type LadderChanged } from "./what-changed";

@@ -7,7 +7,10 @@ import {
   firstLevel,
   type Level,
 } from "~/core/record";
+import type { AdviceFacts } from "~/core/judge";
+import { asAdvised, practiceDay } from "./follow";
 import { replay, summarise, type BlockSummary, type SessionPlan, planOf } from "~/core/session";
+import { addDays, bpm, type Day } from "~/core/units";
 import type { Learner } from "./learner";
 import { simulateSitting } from "./player";
 import type { Random } from "./random";
@@ -21,6 +24,10 @@ export interface Course {
   readonly random: Random;
   /** After so many days it is given up. */
   readonly mostDays: number;
+  /** Follows what is advised, one change a day at most; otherwise the ladder stays as it is. */
+  readonly follows?: boolean;
+  /** Days on which nothing is played, counted from 0; otherwise every day is one of practice. */
+  readonly off?: (day: number) => boolean;
 }
 
 export interface CourseResult {
@@ -34,28 +41,36 @@ export interface CourseResult {
 const NEARLY_CERTAIN = 0.9;
 const DAY_MS = 86_400_000;
 const FIRST_DAY = Date.UTC(2026, 0, 5, 17);
+const dayOf = (day: number): Day => addDays("2026-01-05", day);
 const PASSAGE = "00000000-0000-4000-8000-000000000001";
 
-interface SoFar {
+type PracticeDay = AdviceFacts["passages"][number]["days"][number];
+
+export interface SoFar {
+  readonly ladder: Ladder;
   /** What is believed in the morning. */
   readonly level: Level;
+  /** Days of practice so far. */
+  readonly days: readonly PracticeDay[];
+  /** The fastest tempo that was passed. */
+  readonly passed: number | undefined;
   readonly plays: number;
   readonly minutes: number;
   readonly ended: BlockSummary | undefined;
 }
 
 /** The plan of one day, as the desk would make it: start by rule, place where it was left. */
-function dayPlan({ ladder, bars }: Course, { level, ended }: SoFar): SessionPlan {
+function dayPlan({ bars }: Course, { ladder, level, ended, passed }: SoFar): SessionPlan {
   const known = estimateOf(level);
   const place = ended?.place ?? { phase: 0, stage: 0 };
   const span = spanOf(ladder, ladder.phases[place.phase]!);
   const start = todaysStart(ladder.startRule, {
     first: span.start,
     target: span.target,
-    ended: undefined,
+    ended: ended && bpm(ended.endTempo),
     comfortable: ended ? known.comfortable.value : undefined,
     advised: ended ? advisedStart(level) : undefined,
-    passed: ended?.reachedTempo,
+    passed,
     tempi: staircase(ladder, { start: span.start, bars, place }).map(({ tempo }) => tempo),
   });
   const block = {
@@ -91,10 +106,31 @@ function dayPlan({ ladder, bars }: Course, { level, ended }: SoFar): SessionPlan
  * tells how the ladder deals with such a learner, not how a person learns.
  */
 export function practiseUntilStable(course: Course): CourseResult {
-  const { ladder, learner, random, mostDays } = course;
-  let so: SoFar = { level: firstLevel(ladder.target), plays: 0, minutes: 0, ended: undefined };
+  const { learner, random, mostDays, off = () => false } = course;
+  const { ladder } = course;
+  let so: SoFar = {
+    ladder,
+    level: firstLevel(ladder.target),
+    days: [],
+    passed: undefined,
+    plays: 0,
+    minutes: 0,
+    ended: undefined,
+  };
+  let nights = 0;
   for (let day = 0; day < mostDays; day++) {
     const { plays, minutes } = so;
+    if (off(day)) {
+      nights++;
+      continue;
+    }
+    if (day > 0) learner.sleep(nights + 1);
+    so = { ...so, level: daysLater(so.level, so.days.length > 0 ? nights + 1 : 0) };
+    if (course.follows) {
+      const { start } = dayPlan(course, so).blocks[0]!;
+      so = { ...so, ladder: asAdvised(course, so, { today: dayOf(day), nights, start }) };
+    }
+    nights = 0;
     if (learner.cleanAt(ladder.target) >= NEARLY_CERTAIN) {
       return { days: day, plays, minutes, stable: true };
     }
@@ -107,12 +143,14 @@ export function practiseUntilStable(course: Course): CourseResult {
       verdict && layer === undefined ? [{ tempo: top, verdict, cycle, share }] : [],
     );
     so = {
-      level: daysLater(afterDay(so.level, played), 1),
+      ladder: so.ladder,
+      level: afterDay(so.level, played),
+      days: [...so.days, practiceDay(dayOf(day), state, ended)],
+      passed: Math.max(so.passed ?? 0, ended?.reachedTempo ?? 0) || undefined,
       plays: plays + (ended?.plays ?? 0),
       minutes: minutes + (ended?.activeSeconds ?? 0) / 60,
       ended,
     };
-    learner.sleep(1);
   }
   return { days: mostDays, plays: so.plays, minutes: so.minutes, stable: false };
 }

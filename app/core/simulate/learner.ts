@@ -22,6 +22,22 @@ export interface LearnerTraits {
   readonly width: number;
 }
 
+/**
+ * How much a play teaches, 0–1, by how far it lies from the limit in ln-tempo and how it went: nobody
+ * knows, so that what depends on it is tried under each.
+ */
+export const TEACHING = {
+  /** Clean plays near the limit teach most. */
+  "clean, near the limit": (distance: number, clean: boolean) =>
+    clean ? Math.exp(-distance / 0.2) : 0,
+  /** Clean plays teach alike, at whatever tempo. */
+  "clean, at any tempo": (_: number, clean: boolean) => (clean ? 0.6 : 0),
+  /** Whatever is tried near the limit teaches, flawed half as much. */
+  "tried, near the limit": (distance: number, clean: boolean) =>
+    (clean ? 0.8 : 0.4) * Math.exp(-distance / 0.2),
+} as const satisfies Record<string, (distance: number, clean: boolean) => number>;
+export type Teaching = keyof typeof TEACHING;
+
 export interface Played {
   readonly tempo: Bpm;
   readonly chance: number;
@@ -35,6 +51,7 @@ export class Learner {
   constructor(
     private readonly traits: LearnerTraits,
     private readonly random: Random,
+    private readonly teaching: Teaching = "clean, near the limit",
   ) {}
 
   private get centre(): number {
@@ -57,15 +74,10 @@ export class Learner {
   play({ tempo, chance, effort }: Played): Verdict {
     const clean = this.random() < chance;
     this.playsToday += effort;
-    if (clean) {
-      const distance = Math.abs(Math.log(tempo) - this.centre);
-      const room = Math.log(this.traits.plateau / this.traits.ability) - this.gain;
-      this.gain +=
-        effort *
-        this.traits.learning *
-        Math.exp(-distance / 0.2) *
-        Math.max(0, Math.min(1, room * 6));
-    }
+    const distance = Math.abs(Math.log(tempo) - this.centre);
+    const teaches = TEACHING[this.teaching](distance, clean);
+    const room = Math.log(this.traits.plateau / this.traits.ability) - this.gain;
+    this.gain += effort * this.traits.learning * teaches * Math.max(0, Math.min(1, room * 6));
     return clean ? "clean" : "flawed";
   }
 

@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { addDays, type Day } from "~/core/units";
+import { chanceByHeart } from "./heart-chance";
 import { nextTest, stretchesOf, type StandingBar } from "./by-heart";
 
 const FIRST = "2026-10-01" as Day;
@@ -52,4 +53,35 @@ test("a test begins at a bar of what is due most, and has more than its last bar
     expect(fromBar).toBeLessThan(20);
   }
   expect(nextTest([], 0.5)).toBeUndefined();
+});
+
+describe("whether it stands by heart in time", () => {
+  const plan = { unit: "bars", total: 48, from: FIRST, concert: on(70), marginWeeks: 2 } as const;
+
+  test("as likely as not at the plan's own pace, surely with all, never on the last day without", () => {
+    const atPace = chanceByHeart(plan, 24, on(28))!;
+    expect(atPace).toBeGreaterThan(0.35);
+    expect(atPace).toBeLessThan(0.65);
+    expect(chanceByHeart(plan, 48, on(28))).toBe(1);
+    expect(chanceByHeart(plan, 40, on(56))).toBe(0);
+    expect(chanceByHeart(plan, 8, on(2))).toBeUndefined();
+  });
+
+  test("more that stands is never less likely, and it is a chance whatever the plan", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 5000 }),
+        fc.integer({ min: 5, max: 55 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (total, day, share) => {
+          const of = { ...plan, total };
+          const stands = Math.floor(share * total);
+          const chance = chanceByHeart(of, stands, on(day))!;
+          expect(chance).toBeGreaterThanOrEqual(0);
+          expect(chance).toBeLessThanOrEqual(1);
+          expect(chanceByHeart(of, stands + 1, on(day))!).toBeGreaterThanOrEqual(chance - 1e-9);
+        },
+      ),
+    );
+  });
 });

@@ -68,3 +68,4 @@ export { nestedGoals, smaller, wasWeak, type NestedGoals, type WeekDone } from "
 export { reviewIn, type ReviewDay } from "./review";
 export { nextTest, stretchesOf, type MemoryTest, type StandingBar, type Stretch } from "./by-heart";
 export type { AskedItem, ReviewedItem, SheetItem, StudentWeek, WeekDay, WeekItem } from "./told";
+export { chanceByHeart } from "./heart-chance";

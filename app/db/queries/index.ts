@@ -46,6 +46,7 @@ export { refreshStatistics } from "./maintenance";
 export {
   markGiven,
   insertLadder,
+  laddersOf,
   insertPassage,
   passageById,
   passageIds,
@@ -79,7 +80,9 @@ export {
   type SessionProjection,
 } from "./projections";
 export {
+  levelsByWeek,
   levelsOfPerson,
+  playsOfPassage,
   flawsByBar,
   flawBeats,
   flawsOfSession,

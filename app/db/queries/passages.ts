@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import type { Ladder } from "~/core/ladder";
+import { ladderSchema, type Ladder } from "~/core/ladder";
 import type { PassageRange, PassageState, PassageNotes } from "~/core/score";
 import type { BeatUnit } from "~/core/units";
 import type { Queries } from "~/db/client";
@@ -178,12 +178,20 @@ export const insertLadder = (
   db: Queries,
   studioId: string,
   passageId: string,
-  id: string,
-  ladder: Ladder,
+  { id, ladder, at }: { readonly id: string; readonly ladder: Ladder; readonly at: Date },
 ) =>
   db.execute(
-    `insert into ladder (id, studio_id, passage_id, number, ladder)
-     select $1, $2, $3, coalesce(max(number), 0) + 1, $4::jsonb
+    `insert into ladder (id, studio_id, passage_id, number, ladder, created_at)
+     select $1, $2, $3, coalesce(max(number), 0) + 1, $4::jsonb, $5
      from ladder where passage_id = $3`,
-    [id, studioId, passageId, JSON.stringify(ladder)],
+    [id, studioId, passageId, JSON.stringify(ladder), at],
+  );
+
+/** Every ladder that a passage was given, the first first. */
+export const laddersOf = (db: Queries, studioId: string, passageId: string) =>
+  db.many(
+    v.object({ at: v.date(), ladder: ladderSchema }),
+    `select created_at as at, ladder from ladder
+     where studio_id = $1 and passage_id = $2 order by number`,
+    [studioId, passageId],
   );

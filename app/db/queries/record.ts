@@ -126,6 +126,28 @@ export const passageDays = (db: Queries, studioId: string, passageId: string) =>
     [studioId, passageId],
   );
 
+/** Judged plays of a passage by day and tempo: of all of it, as it should be. */
+export const playsOfPassage = (db: Queries, studioId: string, passageId: string) =>
+  db.many(
+    v.object({ day: dayRow, tempo: v.number(), plays: v.number(), clean: v.number() }),
+    `select day, tempo, count(*)::integer as plays,
+       (count(*) filter (where verdict = 'clean'))::integer as clean
+     from rep where studio_id = $1 and passage_id = $2 and layer is null and share >= 1
+     group by day, tempo order by day, tempo`,
+    [studioId, passageId],
+  );
+
+/** What was believed of a student's passages at the end of each of their weeks, since a day. */
+export const levelsByWeek = (db: Queries, studioId: string, personId: string, since: Day) =>
+  db.many(
+    v.object({ passage_id: idRow, day: dayRow, level: levelSchema }),
+    `select distinct on (passage_id, ($3::date - day) / 7) passage_id, day, level
+     from passage_day join passage on passage.id = passage_id
+     where passage_day.studio_id = $1 and passage.person_id = $2 and day > $3
+     order by passage_id, ($3::date - day) / 7, day desc`,
+    [studioId, personId, since],
+  );
+
 /** What is believed of each passage of a student that was played on so many days at least. */
 export const levelsOfPerson = (
   db: Queries,

@@ -5,6 +5,7 @@ import { useFormats } from "~/components/locale";
 import type { MemoryPlan } from "~/core/week";
 import type { Day } from "~/core/units";
 import { heartWords } from "~/words/by-heart";
+import { chanceInWords } from "~/words/outlook";
 import { planWords } from "~/words/plan";
 import styles from "./week-page.module.css";
 
@@ -19,6 +20,8 @@ export interface MemoryLine {
   readonly should: number;
   readonly aheadDays: number;
   readonly perDay: number | undefined;
+  /** The chance that it all stands in time; null while it is too early to tell. */
+  readonly chance: number | null;
 }
 
 const { week: said } = planWords;
@@ -60,6 +63,8 @@ export function MemoryLines({
                 {line.perDay !== undefined &&
                   line.perDay > 0 &&
                   `, ${said.perDay(formats.tenth(line.perDay), unit)}`}
+                {line.stands < line.plan.total &&
+                  `; ${line.chance === null ? heartWords.tooEarly : heartWords.inTime(chanceInWords(line.chance))}`}
               </span>
             </div>
             {home && <Link to={`${home}/pieces/${line.pieceId}/by-heart`}>{heartWords.open}</Link>}

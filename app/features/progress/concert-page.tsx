@@ -10,6 +10,11 @@ import styles from "./concert.module.css";
 
 const { concert: said } = outlookWords;
 
+interface WeekChance {
+  readonly day: Day;
+  readonly chance: number;
+}
+
 interface PassageChance {
   readonly line: PassageLine;
   readonly target: number;
@@ -31,6 +36,8 @@ export interface ConcertPageProps {
     readonly unknown: number;
     /** The weakest first. */
     readonly passages: readonly PassageChance[];
+    /** How each passage's chance went, by the ends of the weeks before today. */
+    readonly weeks: Readonly<Record<string, readonly WeekChance[]>>;
   }[];
 }
 
@@ -71,9 +78,7 @@ export function ConcertPage({ studioId, person, today, concert, all, pieces }: C
                     {said.at(formats.whole(target))} · {outlookWords.known(practiceDays)}
                   </span>
                 </span>
-                <span className={styles.bar} aria-hidden>
-                  <span style={{ width: `${Math.round(100 * chance)}%` }} />
-                </span>
+                <Weeks weeks={[...(piece.weeks[line.id] ?? []), { day: today, chance }]} />
                 <strong>{chanceInWords(chance)}</strong>
               </li>
             ))}
@@ -83,5 +88,27 @@ export function ConcertPage({ studioId, person, today, concert, all, pieces }: C
       ))}
       <p className={styles.soft}>{said.how}</p>
     </Page>
+  );
+}
+
+/** A chance week by week, today's last: a row of columns, and in words for who can't see it. */
+function Weeks({ weeks }: { readonly weeks: readonly WeekChance[] }) {
+  const formats = useFormats();
+  const [first] = weeks;
+  const last = weeks.at(-1)!;
+  const told =
+    weeks.length > 1 && first
+      ? said.went(
+          formats.shortDay(first.day),
+          chanceInWords(first.chance),
+          chanceInWords(last.chance),
+        )
+      : said.now(chanceInWords(last.chance));
+  return (
+    <span className={styles.weeks} role="img" aria-label={told} title={told}>
+      {weeks.map(({ day, chance }) => (
+        <span key={day} style={{ height: `${Math.max(4, Math.round(100 * chance))}%` }} />
+      ))}
+    </span>
   );
 }

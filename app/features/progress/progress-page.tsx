@@ -16,6 +16,8 @@ import { outlookWords } from "~/words/outlook";
 import { trackWords } from "~/words/track";
 import { DayRows } from "./day-rows";
 import { KeyRows } from "./key-rows";
+import { Turns, type Turn } from "./turns";
+import type { PlaysAtTempo } from "./tempo-chart";
 import { Outlook } from "./outlook";
 import styles from "./progress.module.css";
 
@@ -46,6 +48,8 @@ export interface ProgressPageProps {
   readonly hurts: boolean;
   readonly changed: { readonly is: number; readonly was: number } | undefined;
   readonly days: readonly PassageDay[];
+  readonly turns: readonly Turn[];
+  readonly plays: readonly PlaysAtTempo[] | undefined;
   readonly keys: Parameters<typeof KeyRows>[0]["keys"];
   readonly flaws: Readonly<Record<number, number>>;
 }
@@ -119,6 +123,8 @@ export function ProgressPage(props: ProgressPageProps) {
                     target={passage.target ?? undefined}
                     fan={outlook?.fan ?? []}
                     date={outlook?.dates.at(-1)?.day}
+                    turns={props.turns}
+                    plays={props.plays ?? []}
                   />
                 </Suspense>
               )}
@@ -132,6 +138,16 @@ export function ProgressPage(props: ProgressPageProps) {
                 <li className={styles.fan}>{outlookWords.fan}</li>
               )}
             </ul>
+            <Link
+              to={props.plays ? "." : "?plays"}
+              replace
+              preventScrollReset
+              className={styles.behind}
+            >
+              {props.plays ? words.progress.hidePlays : words.progress.showPlays}
+            </Link>
+            {props.plays && <p className={styles.soft}>{words.progress.playsTold}</p>}
+            <Turns turns={props.turns} />
             {props.now && <Now {...props.now} />}
             <p className={styles.soft}>
               {words.progress.explain}{" "}

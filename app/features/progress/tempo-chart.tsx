@@ -5,6 +5,7 @@ import {
   Line,
   ReferenceLine,
   ResponsiveContainer,
+  Scatter,
   Tooltip,
   XAxis,
   YAxis,
@@ -16,6 +17,13 @@ import type { PassageDay } from "~/features/shapes";
 import { words } from "~/words";
 import { outlookWords } from "~/words/outlook";
 
+export interface PlaysAtTempo {
+  readonly day: Day;
+  readonly tempo: number;
+  readonly plays: number;
+  readonly clean: number;
+}
+
 interface TempoChartProps {
   readonly days: readonly PassageDay[];
   readonly today: Day;
@@ -24,6 +32,10 @@ interface TempoChartProps {
   readonly fan: PassageOutlook["fan"];
   /** A date that it should hold by. */
   readonly date: Day | undefined;
+  /** Days on which something turned, by their numbers in the list below. */
+  readonly turns: readonly { readonly day: Day }[];
+  /** Every play behind it, by day and tempo. */
+  readonly plays: readonly PlaysAtTempo[];
 }
 
 const at = (day: Day) => Date.parse(`${day}T12:00:00Z`);
@@ -31,7 +43,7 @@ const dayAt = (time: number): Day => new Date(time).toISOString().slice(0, 10);
 
 /** Tempo reached and comfortable tempo over days, on a true time axis: days off are gaps. */
 export default function TempoChart(props: TempoChartProps) {
-  const { days, today, target, fan, date } = props;
+  const { days, today, target, fan, date, turns, plays } = props;
   const formats = useFormats();
   const data = days.map((day) => ({
     at: at(day.day),
@@ -52,13 +64,14 @@ export default function TempoChart(props: TempoChartProps) {
       ...span,
     ]),
     ...ahead.flatMap((each) => each.fan),
+    ...plays.map(({ tempo }) => tempo),
   ];
   const lowest = Math.floor(Math.min(...tempi) / 10) * 10;
   const highest = Math.ceil((Math.max(...tempi, target ?? 0) * 1.03) / 10) * 10;
   const axis = { stroke: "var(--ink-soft)", tick: { fill: "var(--ink-soft)", fontSize: 14 } };
   return (
     <ResponsiveContainer width="100%" height={340}>
-      <ComposedChart data={[...data, ...ahead]} margin={{ top: 16, right: 24, bottom: 8, left: 0 }}>
+      <ComposedChart data={[...data, ...ahead]} margin={{ top: 26, right: 24, bottom: 8, left: 0 }}>
         <CartesianGrid stroke="var(--line)" vertical={false} />
         <XAxis
           dataKey="at"
@@ -86,6 +99,14 @@ export default function TempoChart(props: TempoChartProps) {
         {date !== undefined && (
           <ReferenceLine x={at(date)} stroke="var(--ink-soft)" strokeDasharray="2 4" />
         )}
+        {turns.map(({ day }, i) => (
+          <ReferenceLine
+            key={i}
+            x={Math.max(at(day), at(days[0]!.day))}
+            stroke="var(--line-strong)"
+            label={{ value: i + 1, position: "top", fill: "var(--ink)", fontSize: 14 }}
+          />
+        ))}
         {fan.length > 0 && <ReferenceLine x={at(today)} stroke="var(--line-strong)" />}
         <Area
           name={outlookWords.fan}
@@ -141,7 +162,42 @@ export default function TempoChart(props: TempoChartProps) {
           dot={{ r: 4.5, fill: "var(--rosin-fill)", stroke: "var(--rosin)", strokeWidth: 1.5 }}
           isAnimationActive={false}
         />
+        {plays.length > 0 && (
+          <Scatter
+            name={words.progress.plays}
+            data={plays.map(({ day, tempo, ...rest }) => ({ at: at(day), tempo, ...rest }))}
+            dataKey="tempo"
+            shape={PlaysDot}
+            tooltipType="none"
+            isAnimationActive={false}
+          />
+        )}
       </ComposedChart>
     </ResponsiveContainer>
+  );
+}
+
+const MOST_RADIUS = 7;
+
+/** Plays at one tempo on one day: the larger, the more; filled as far as they were clean. */
+function PlaysDot(props: {
+  readonly cx?: number | undefined;
+  readonly cy?: number | undefined;
+  readonly payload?: PlaysAtTempo;
+}) {
+  const { cx = 0, cy = 0, payload } = props;
+  if (!payload) return null;
+  const { plays, clean } = payload;
+  const radius = Math.min(MOST_RADIUS, 2 + Math.sqrt(plays));
+  return (
+    <circle
+      cx={cx}
+      cy={cy}
+      r={radius}
+      fill="var(--ink)"
+      fillOpacity={(0.8 * clean) / plays}
+      stroke="var(--ink)"
+      strokeOpacity={0.7}
+    />
   );
 }

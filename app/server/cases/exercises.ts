@@ -76,7 +76,7 @@ export async function giveExercise(
     const material = materialOf(await exerciseById(tx, studioId, exerciseId));
     let last: string[] = [];
     for (const student of to) {
-      last = await giveMaterial({ tx, studioId, newId, today }, material, student);
+      last = await giveMaterial({ tx, studioId, newId, now, today }, material, student);
     }
     return last;
   });

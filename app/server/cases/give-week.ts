@@ -54,7 +54,7 @@ export async function giveWeek(
     const week = await assignmentById(tx, studioId, weekId);
     if (week.person_id !== personId) throw new DatabaseError("not-found", "There is no such week.");
     const mine = await passagesOfPerson(tx, studioId, personId);
-    const giving = { tx, studioId, newId, today };
+    const giving = { tx, studioId, newId, now, today };
     for (const other of others) {
       const draft = await draftOf(tx, studioId, other);
       const base = draft?.text ?? suggested.get(other)!.text;

@@ -101,6 +101,7 @@ export interface Giving {
   readonly tx: Queries;
   readonly studioId: string;
   readonly newId: () => string;
+  readonly now: () => number;
   readonly today: Day;
 }
 
@@ -109,7 +110,7 @@ export interface Giving {
  * they then have.
  */
 export async function givePassage(
-  { tx, studioId, newId, today }: Giving,
+  { tx, studioId, newId, now, today }: Giving,
   given: Given,
   to: string,
   theirs: readonly Passage[],
@@ -130,7 +131,7 @@ export async function givePassage(
   await markGiven(tx, studioId, id, given.from);
   if (!given.ladder) return id;
   const ladder = suited(given, given.ladder, sharesOf(theirs, today), today);
-  await insertLadder(tx, studioId, id, newId(), ladder);
+  await insertLadder(tx, studioId, id, { id: newId(), ladder, at: new Date(now()) });
   return id;
 }
 
@@ -174,7 +175,7 @@ export async function givePiece(
     const stages = all.find(({ piece_id }) => piece_id === pieceId)?.stages ?? undefined;
     const others = to.filter((id) => id !== personId);
     for (const other of others) {
-      await giveMaterial({ tx, studioId, newId, today }, { pieceId, stages, passages }, other);
+      await giveMaterial({ tx, studioId, newId, now, today }, { pieceId, stages, passages }, other);
     }
     return others.length;
   });

@@ -386,7 +386,11 @@ export const setWeek = (services: Services, studioId: string, personId: string, 
     const kept = await keepDraft(services, tx, studioId, personId, sent);
     if (!kept.ok) return kept;
     for (const { passageId, ladder } of given.value) {
-      await insertLadder(tx, studioId, passageId, services.newId(), ladder);
+      await insertLadder(tx, studioId, passageId, {
+        id: services.newId(),
+        ladder,
+        at: new Date(services.now()),
+      });
     }
     await decide(tx, studioId, last, sent.decisions);
     await endWeeksBefore(tx, studioId, personId, sent.from);

@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
-import { memoryStanding, standingUnits } from "~/core/week";
+import { chanceByHeart, memoryStanding, standingUnits } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import {
@@ -31,6 +31,7 @@ export const memoryLine = (
   standsOn: stands_on,
   byBars: by_bars,
   ...memoryStanding(plan, stands, today),
+  chance: chanceByHeart(plan, stands, today) ?? null,
 });
 
 /** What is being learnt by heart of a piece, if anything. */

@@ -3,6 +3,7 @@ import { seeded } from "~/core/simulate";
 import { addDays, type Day } from "~/core/units";
 import {
   assignmentsOf,
+  levelsByWeek,
   passagesOfPerson,
   studentById,
   studioById,
@@ -70,14 +71,36 @@ export const chanceOfAll = (
   concert: Day,
 ): number | null => together(passages, inputs, concert).all;
 
+/** So many weeks back a chance is told. */
+const WEEKS_BACK = 8;
+
+type WeekLevel = Awaited<ReturnType<typeof levelsByWeek>>[number];
+
+/** The chance of a passage as it was told by the end of each week, the oldest first, today's last. */
+function overWeeks(
+  passage: Passage,
+  inputs: AheadInputs,
+  concert: Day,
+  weeks: readonly WeekLevel[],
+): { day: Day; chance: number }[] {
+  const ahead = aheadOf(passage, inputs);
+  if (!ahead) return [];
+  return weeks
+    .filter(({ passage_id, day }) => passage_id === passage.id && day < inputs.today)
+    .map(({ day, level }) => ({ day, chance: chanceIn(level, daysAhead(day, concert), ahead) }))
+    .toSorted((one, other) => (one.day < other.day ? -1 : 1));
+}
+
 /** A student's passages by their chance to stand at the concert, piece by piece and all of them. */
 export async function concertPage(services: Services, studioId: string, personId: string) {
   const { db } = services;
   const studio = await studioById(db, studioId);
-  const [person, passages, inputs] = await Promise.all([
+  const since = addDays(todayIn(services, studio), -7 * WEEKS_BACK);
+  const [person, passages, inputs, weeks] = await Promise.all([
     studentById(db, studioId, personId),
     passagesOfPerson(db, studioId, personId),
     aheadInputs(services, studio, personId),
+    levelsByWeek(db, studioId, personId, since),
   ]);
   const { concert_on: day, concert_name: name } = studio;
   const concert = day !== null && day >= inputs.today ? { name, day } : null;
@@ -96,6 +119,9 @@ export async function concertPage(services: Services, studioId: string, personId
           id: own[0]!.pieceId,
           title: own[0]!.piece.title,
           ...together(own, inputs, concert.day),
+          weeks: Object.fromEntries(
+            own.map((each) => [each.id, overWeeks(each, inputs, concert.day, weeks)]),
+          ),
           /** Of these too little was played. */
           unknown: own.filter(({ plays }) => plays < LEAST_PLAYS).length,
         }))

@@ -4,8 +4,10 @@ import {
   barMarksOf,
   flawBeats,
   flawsByBar,
+  laddersOf,
   passageById,
   passageDays,
+  playsOfPassage,
   recordByKey,
   passagesOfPerson,
   pieceOfPerson,
@@ -18,6 +20,7 @@ import { otherStudents } from "./give";
 import { memoryOfPiece } from "./memory";
 import { paperShown } from "./paper";
 import { passageOutlook } from "../plan/ahead";
+import { turnsOf } from "../plan/turns";
 import { standingOf } from "../plan/standing";
 import { aheadInputs } from "./outlook";
 import { passageLine } from "./passage-line";
@@ -76,18 +79,25 @@ export async function piecePage(
   };
 }
 
-/** A passage over days, and on the days ahead. */
-export async function progressPage(services: Services, studioId: string, passageId: string) {
+/** A passage over days, and on the days ahead; `withPlays`: with every play behind it. */
+export async function progressPage(
+  services: Services,
+  studioId: string,
+  passageId: string,
+  withPlays = false,
+) {
   const { db } = services;
   const studio = await studioById(db, studioId);
   const passage = await passageById(db, studioId, passageId);
   const today = todayIn(services, studio);
-  const [person, days, keys, flaws, inputs] = await Promise.all([
+  const [person, days, keys, flaws, inputs, ladders, plays] = await Promise.all([
     studentById(db, studioId, passage.personId),
     passageDays(db, studioId, passageId),
     recordByKey(db, studioId, passageId),
     flawsByBar(db, studioId, passage.personId, passage.pieceId, addDays(today, -FLAW_DAYS)),
     aheadInputs(services, studio, passage.personId),
+    laddersOf(db, studioId, passageId),
+    withPlays ? playsOfPassage(db, studioId, passageId) : undefined,
   ]);
   const standing = standingOf(passage, today);
   return {
@@ -104,6 +114,14 @@ export async function progressPage(services: Services, studioId: string, passage
     concertName: studio.concert_name,
     hurts: inputs.hurts,
     days,
+    /** Every play behind it, where they are asked for. */
+    plays,
+    turns: turnsOf(
+      ladders,
+      days.map(({ day }) => day),
+      today,
+      studio.time_zone,
+    ),
     keys: keys.map((record) => {
       const inIt = standingOf(passage, today, record.key);
       return { ...record, comfortable: inIt ? inIt.comfortable.value : null };

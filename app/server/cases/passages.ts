@@ -57,7 +57,7 @@ export async function setLadder(
   passageId: string,
   ladder: Ladder,
 ): Promise<void> {
-  const { db, newId } = services;
+  const { db, newId, now } = services;
   await db.transaction(async (tx) => {
     const studio = await studioById(tx, studioId);
     const passage = await passageById(tx, studioId, passageId);
@@ -66,7 +66,11 @@ export async function setLadder(
     // The days of a ladder by the date run on while its way stays the same.
     const goesOn = before?.setOn && sameDays(before, ladder);
     const setOn = goesOn ? before.setOn : todayIn(services, studio);
-    await insertLadder(tx, studioId, passageId, newId(), { ...ladder, setOn, mark });
+    await insertLadder(tx, studioId, passageId, {
+      id: newId(),
+      ladder: { ...ladder, setOn, mark },
+      at: new Date(now()),
+    });
     await dropOutlook(tx, studioId, passage.personId);
   });
 }

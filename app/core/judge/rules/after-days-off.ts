@@ -7,7 +7,7 @@ export const afterDaysOff = ofPassage(({ daysOff, start, advised, comfortable })
   daysOff >= DAYS_OFF && start > advised
     ? {
         saw: { days: daysOff, start, advised: Math.floor(advised), comfortable: comfortable.value },
-        changes: [{ kind: "start-advised" }],
+        changes: [{ kind: "start-lower", steps: 1 }, { kind: "start-advised" }],
       }
     : undefined,
 );

@@ -3,7 +3,7 @@ import { lastDayOf } from "../facts";
 import { ofPassage } from "../rule";
 
 const RECENT_DAYS = 7;
-const CAP = 2;
+const CAP = 4;
 
 /** Too much of the last day lay near the limit. */
 export const nearLimit = ofPassage((passage) => {

@@ -22,9 +22,9 @@ export const whatNext = ofPassage(({ days, daysOff, comfortable, safe }) => {
     })
     .map(([tempo]) => tempo)
     .toSorted((one, other) => one - other);
-  if (shaky.length < 2) return undefined;
+  if (shaky.length === 0) return undefined;
   return {
     saw: { comfortable: comfortable.value, reached, shaky: shaky.slice(0, MOST) },
-    changes: [{ kind: "start-advised" }],
+    changes: [{ kind: "start-lower", steps: 1 }],
   };
 });
