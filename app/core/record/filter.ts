@@ -25,7 +25,7 @@ export interface Filter {
  * bad days differ, what a day off costs; all in ln-tempo.
  */
 export const TUNED = {
-  gainKept: 0.975,
+  gainKept: 0.985,
   gain: 0.006,
   gainSd: 0.014,
   levelDrift: 0.012,
@@ -68,25 +68,24 @@ export function afterDaysOff(filter: Filter, days: number): Filter {
   };
 }
 
-/** A day that is one of practice with a chance: what is to be expected of it beforehand. */
-export function afterSomeDay(filter: Filter, practised: number): Filter {
-  const { level, gain, levelVar, covar, gainVar } = filter;
+/** So many days, each one of practice with a chance: what is to be expected of them beforehand. */
+export function afterSomeDays(filter: Filter, practised: number, days: number): Filter {
+  let { level, gain, levelVar, covar, gainVar } = filter;
   const { gainKept, levelDrift, gainDrift, lostADay } = TUNED;
   const off = 1 - practised;
   const kept = 1 - practised * (1 - gainKept);
-  return {
-    ...filter,
-    level: within(level + practised * gain - off * lostADay),
-    gain: kept * gain,
-    levelVar:
-      levelVar +
+  for (let day = 0; day < days; day++) {
+    levelVar +=
       2 * practised * covar +
       practised ** 2 * gainVar +
       practised * off * (gain + lostADay) ** 2 +
-      levelDrift ** 2,
-    covar: kept * (covar + practised * gainVar),
-    gainVar: kept ** 2 * gainVar + gainDrift ** 2,
-  };
+      levelDrift ** 2;
+    level = within(level + practised * gain - off * lostADay);
+    gain *= kept;
+    covar = kept * (covar + practised * gainVar);
+    gainVar = kept ** 2 * gainVar + gainDrift ** 2;
+  }
+  return { ...filter, level, gain, levelVar, covar, gainVar };
 }
 
 const GRID = 64;

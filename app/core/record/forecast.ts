@@ -1,5 +1,5 @@
 import { chanceToStand } from "./estimate";
-import { someDayLater, type Level } from "./level";
+import { someDaysLater, type Level } from "./level";
 import { COMFORTABLE_PROBABILITY } from "./model";
 
 /** What is asked of the days ahead. */
@@ -17,15 +17,14 @@ export function* chancesAhead(
   level: Level,
   { target, probability = COMFORTABLE_PROBABILITY, practised }: Goal,
 ): Generator<number> {
-  for (let then = level; ; then = someDayLater(then, practised)) {
+  for (let then = level; ; then = someDaysLater(then, practised)) {
     yield chanceToStand(then, target, probability);
   }
 }
 
 /** The chance to stand at the target in so many days. */
 export function chanceIn(level: Level, days: number, goal: Goal): number {
-  let then = level;
-  for (let day = 0; day < days; day++) then = someDayLater(then, goal.practised);
+  const then = someDaysLater(level, goal.practised, Math.max(0, days));
   return chanceToStand(then, goal.target, goal.probability ?? COMFORTABLE_PROBABILITY);
 }
 

@@ -9,7 +9,7 @@ export {
   firstLevel,
   inKey,
   levelSchema,
-  someDayLater,
+  someDaysLater,
   type Level,
 } from "./level";
 export { mostComfortable, notAbove } from "./told";

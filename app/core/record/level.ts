@@ -3,7 +3,7 @@ import { byKeyAndKind, type RecordedRep } from "./day-plays";
 import {
   afterDaysOff,
   afterPractice,
-  afterSomeDay,
+  afterSomeDays,
   learn,
   TUNED,
   type Filter,
@@ -130,9 +130,9 @@ export function daysLater(level: Level, days: number): Level {
   return eachFilter(level, (filter) => afterDaysOff(afterPractice(filter), days - 1));
 }
 
-/** The next day, if it is one of practice with a chance. */
-export const someDayLater = (level: Level, practised: number): Level =>
-  eachFilter(level, (filter) => afterSomeDay(filter, practised));
+/** So many days later (the next), if each is one of practice with a chance. */
+export const someDaysLater = (level: Level, practised: number, days = 1): Level =>
+  eachFilter(level, (filter) => afterSomeDays(filter, practised, days));
 
 /** The level in one key; the common one where that key was not played. */
 export const inKey = (level: Level, key: string): Level =>

@@ -2,7 +2,7 @@ import { TUNED } from "./filter";
 import { weightsOf, type Level } from "./level";
 import { widthsTo } from "./estimate";
 import { COMFORTABLE_PROBABILITY } from "./model";
-import { normalBelow } from "./normal";
+import { normalAt, normalBelow } from "./normal";
 
 /** One of the passages that are to stand together. */
 export interface OneOfMany {
@@ -15,11 +15,18 @@ export interface OneOfMany {
 const SHARED = 0.4;
 const RUNS = 200;
 
+/** What is common to a player's gains, spread evenly over the runs. */
+const COMMON = Array.from({ length: RUNS }, (_, run) => normalAt((run + 0.5) / RUNS));
+
 /** The chance to stand at the target after so many days, so many of them practised. */
-function chanceAfter({ level, target }: OneOfMany, days: number, practised: number): number {
+function chanceAfter(
+  { level, target }: OneOfMany,
+  weights: readonly number[],
+  days: number,
+  practised: number,
+): number {
   const { gainKept, levelDrift, lostADay } = TUNED;
   const nights = (1 - gainKept ** practised) / (1 - gainKept);
-  const weights = weightsOf(level);
   const widths = widthsTo(COMFORTABLE_PROBABILITY);
   return level.filters.reduce((sum, filter, i) => {
     const mean =
@@ -31,19 +38,6 @@ function chanceAfter({ level, target }: OneOfMany, days: number, practised: numb
       days * levelDrift ** 2;
     return sum + weights[i]! * normalBelow((mean - Math.log(target)) / Math.sqrt(variance));
   }, 0);
-}
-
-const LN_LIMIT = 6;
-
-/** z with P(Z ≤ z) of a standard normal, by halving. */
-function normalAt(share: number): number {
-  let [low, high] = [-LN_LIMIT, LN_LIMIT];
-  for (let i = 0; i < 30; i++) {
-    const middle = (low + high) / 2;
-    if (normalBelow(middle) < share) low = middle;
-    else high = middle;
-  }
-  return (low + high) / 2;
 }
 
 /**
@@ -58,22 +52,29 @@ export function chanceTogether(
 ): number {
   if (passages.length === 0) return 1;
   // What each needs, as a normal's quantile, by the number of days on which it is practised.
-  const needs = passages.map((passage) =>
-    Array.from({ length: days + 1 }, (_, n) => normalAt(chanceAfter(passage, days, n))),
-  );
+  const needs = passages.map((passage) => {
+    const weights = weightsOf(passage.level);
+    const known: number[] = [];
+    return (n: number) => (known[n] ??= normalAt(chanceAfter(passage, weights, days, n)));
+  });
+  const shares = [...new Set(passages.map(({ practised }) => practised))];
+  const which = passages.map(({ practised }) => shares.indexOf(practised));
   const own = Math.sqrt(1 - SHARED);
   const sums = passages.map(() => 0);
   let all = 0;
   for (let run = 0; run < RUNS; run++) {
-    const lots = Array.from({ length: days }, random);
-    const common = normalAt((run + 0.5) / RUNS);
+    const practisedDays = shares.map(() => 0);
+    for (let day = 0; day < days; day++) {
+      const lot = random();
+      for (let s = 0; s < shares.length; s++) if (lot < shares[s]!) practisedDays[s]!++;
+    }
+    const shift = Math.sqrt(SHARED) * COMMON[run]!;
     let together = 1;
-    passages.forEach(({ practised }, p) => {
-      const n = lots.filter((lot) => lot < practised).length;
-      const chance = normalBelow((needs[p]![n]! - Math.sqrt(SHARED) * common) / own);
+    for (let p = 0; p < needs.length; p++) {
+      const chance = normalBelow((needs[p]!(practisedDays[which[p]!]!) - shift) / own);
       sums[p]! += chance;
       together *= chance;
-    });
+    }
     all += together;
   }
   return Math.min(all, ...sums) / RUNS;

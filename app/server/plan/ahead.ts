@@ -2,7 +2,7 @@ import {
   estimateOf,
   notAbove,
   outlookOf,
-  someDayLater,
+  someDaysLater,
   type Ahead,
   type DatedOutlook,
   type PassageOutlook,
@@ -92,7 +92,7 @@ function fanOf(ahead: Omit<Ahead, "days">, most: number | null, today: Day, days
         ...notAbove(comfortable, day === 0 ? most : beyond),
       });
     }
-    level = someDayLater(level, ahead.practised);
+    level = someDaysLater(level, ahead.practised);
   }
   return fan;
 }
