@@ -44,6 +44,24 @@ test("a flawed play may say where and what, and smaller is offered there", async
   await player.sees("0 of 2");
 });
 
+test("one clean play after many flawed ones: once more is offered before it goes on", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.preparesToday({ ...SLOW, clean: 1, offerAfter: 6 });
+  await player.goesToTheStand();
+  await player.starts();
+  await player.playsFlawed(3);
+  await player.playsClean();
+  await expect(page.getByRole("heading", { name: "Once right after many." })).toBeVisible();
+  await expect(page.getByText("At 20 bpm one of 4 plays was clean.")).toBeVisible();
+  await player.button(/^A rung lower/).click();
+  await player.seesTempo(20);
+  await player.playsClean();
+  await player.seesTempo(30);
+});
+
 test("slower, faster, skip, rest, leave and pause do what they say", async ({
   teacher,
   player,

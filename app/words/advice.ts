@@ -47,7 +47,7 @@ export function adviceTold(advice: Advice, tempo: Tempo, day: DayTold): string {
     case "smaller-step":
       return `${tempo(advice.saw.reached)} is passed and ${tempo(advice.saw.next)} falls apart: ${advice.saw.clean} of ${advice.saw.plays} clean. Half of the step lies within reach.`;
     case "cut-around":
-      return `${advice.saw.flaws} of ${advice.saw.all} flaws fell in ${barsTold(advice.saw)}. By themselves they are sooner safe than with everything around them.`;
+      return `${advice.saw.flaws} of ${advice.saw.all} flaws fell in ${barsTold(advice.saw)}. By ${advice.saw.fromBar === advice.saw.toBar ? "itself it is" : "themselves they are"} sooner safe than with everything around.`;
     case "near-limit":
       return `${advice.saw.near} of ${count(advice.saw.plays, "play")} on the last day lay near the limit (it breaks around ${tempo(advice.saw.ceiling)}). Most of the time belongs well below: a few rungs above the comfortable tempo are enough.`;
     case "one-clean":

@@ -17,8 +17,8 @@ export const ines: DemoStudent = {
     {
       daysAgo: 0,
       parts: [
-        { title: "The Ferry at Low Water", fromBar: 9, minutes: 16, verdicts: "fccf" },
-        { title: "Rolled Tenths", fromBar: 1, minutes: 17, verdicts: "cfcf" },
+        { title: "The Ferry at Low Water", fromBar: 9, minutes: 16, verdicts: "cccf" },
+        { title: "Rolled Tenths", fromBar: 1, minutes: 17, verdicts: "ccf" },
       ],
     },
   ],

@@ -1,15 +1,8 @@
 import { spanOf, staircase, todaysStart, type Ladder } from "~/core/ladder";
-import {
-  advisedStart,
-  afterDay,
-  daysLater,
-  estimateOf,
-  firstLevel,
-  type Level,
-} from "~/core/record";
-import type { AdviceFacts } from "~/core/judge";
+import { advisedStart, afterDay, daysLater, estimateOf, firstLevel } from "~/core/record";
+import type { SoFar } from "./so-far";
 import { asAdvised, practiceDay } from "./follow";
-import { replay, summarise, type BlockSummary, type SessionPlan, planOf } from "~/core/session";
+import { replay, summarise, type SessionPlan, planOf } from "~/core/session";
 import { addDays, bpm, type Day } from "~/core/units";
 import type { Learner } from "./learner";
 import { simulateSitting } from "./player";
@@ -43,21 +36,6 @@ const DAY_MS = 86_400_000;
 const FIRST_DAY = Date.UTC(2026, 0, 5, 17);
 const dayOf = (day: number): Day => addDays("2026-01-05", day);
 const PASSAGE = "00000000-0000-4000-8000-000000000001";
-
-type PracticeDay = AdviceFacts["passages"][number]["days"][number];
-
-export interface SoFar {
-  readonly ladder: Ladder;
-  /** What is believed in the morning. */
-  readonly level: Level;
-  /** Days of practice so far. */
-  readonly days: readonly PracticeDay[];
-  /** The fastest tempo that was passed. */
-  readonly passed: number | undefined;
-  readonly plays: number;
-  readonly minutes: number;
-  readonly ended: BlockSummary | undefined;
-}
 
 /** The plan of one day, as the desk would make it: start by rule, place where it was left. */
 function dayPlan({ bars }: Course, { ladder, level, ended, passed }: SoFar): SessionPlan {

@@ -9,7 +9,7 @@ import type { Ladder } from "~/core/ladder";
 import { advisedStart, estimateOf, mostComfortable, notAbove } from "~/core/record";
 import type { BlockSummary, StandState } from "~/core/session";
 import type { Day } from "~/core/units";
-import type { SoFar } from "./course";
+import type { SoFar } from "./so-far";
 
 type PassageFacts = AdviceFacts["passages"][number];
 
@@ -45,7 +45,7 @@ const isLayers = (change: LadderChange): boolean =>
 /** The ladder of today with the first change that is advised, if any is. */
 export function asAdvised(
   { ladder: first }: { readonly ladder: Ladder },
-  { ladder, level, days, passed, ended }: SoFar,
+  { ladder, level, days, passed }: SoFar,
   {
     today,
     nights,

@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import { useFetcher } from "react-router";
 import { RULE_NAMES, type RuleName } from "~/core/judge";
 import { adviceWords as said, ruleNames } from "~/words/advice";
-import { placeNamed, type AdvisedPassage } from "./advice-list";
+import { placeNamed, type AdvisedPassage } from "./advice-shapes";
 import styles from "./advice.module.css";
 
 export interface AdviceRulesProps {

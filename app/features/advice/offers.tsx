@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Place } from "~/core/judge";
 import { adviceWords as said, changeTold } from "~/words/advice";
-import type { AdviceShown } from "./advice-list";
+import type { AdviceShown } from "./advice-shapes";
 import styles from "./advice.module.css";
 
 /** Sends what is done with advice; `key`: of the advice that is then done with. */

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { useFetcher } from "react-router";
 import { useFormats } from "~/components/locale";
 import { adviceWords, changeTold, ruleNames } from "~/words/advice";
-import { placeNamed, tempoOf, type ForToday } from "./advice-list";
+import { placeNamed, tempoOf, type ForToday } from "./advice-shapes";
 import styles from "./advice.module.css";
 
 const { tried: said } = adviceWords;

@@ -1,4 +1,4 @@
-import type { AdviceShown, ForToday } from "~/features/advice/advice-list";
+import type { AdviceShown, ForToday } from "~/features/advice/advice-shapes";
 import type { Refused } from "~/components/field";
 import type {
   AskedTask,
