@@ -72,9 +72,9 @@ export {
 export {
   changedReps,
   droppedReps,
-  levelBefore,
-  playedDays,
+  recordFrom,
   putPassageDays,
+  clearSessions,
   writeSession,
   type EstimatedDay,
   type SessionProjection,
@@ -96,18 +96,17 @@ export {
   lastDaysOfEach,
   lastPlayed,
   saidSince,
-  repsOfPassage,
 } from "./record";
 export { type Passage, type Piece, type Studio } from "./rows";
 export {
   beganAt,
   eventsOf,
   insertEvents,
-  nextSeq,
   insertSession,
   openSessionOf,
   sessionById,
   sessionIds,
+  sessionsWhole,
 } from "./sessions";
 export {
   allStudios,

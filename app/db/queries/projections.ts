@@ -29,99 +29,127 @@ export interface SessionProjection {
 const differ = (one: unknown, other: unknown): boolean =>
   JSON.stringify(one) !== JSON.stringify(other);
 
+/** Takes away everything that was counted from some sessions, before they are counted anew. */
+export async function clearSessions(db: Queries, sessionIds: readonly string[]): Promise<void> {
+  await db.execute("delete from rep where session_id = any($1::uuid[])", [sessionIds]);
+  await db.execute("delete from passed_tempo where session_id = any($1::uuid[])", [sessionIds]);
+  await db.execute("delete from session_block where session_id = any($1::uuid[])", [sessionIds]);
+}
+
 /**
- * Writes everything that is counted from one session: only what has changed since `before` was
- * written, or all of it, whatever was there, without that.
+ * Writes what is counted from one session: what has changed since `before` was written, or all of it
+ * where nothing is there. What is gone is taken away first; the rest is one statement, since each of
+ * them costs more than what it writes.
  */
 export async function writeSession(
   db: Queries,
   it: SessionProjection,
   before?: SessionProjection,
 ): Promise<void> {
-  if (!before) {
-    await db.execute("delete from rep where session_id = $1", [it.sessionId]);
-    await db.execute("delete from session_block where session_id = $1", [it.sessionId]);
-    await db.execute("delete from passed_tempo where session_id = $1", [it.sessionId]);
-  }
-  await writeOutcome(db, it);
-  await writeBlocks(db, it, before);
   const passed = (of: SessionProjection | undefined) => of?.blocks.map((block) => block.passed);
-  if (differ(passed(it), passed(before))) await writePassed(db, it);
-  await writeReps(db, it, before);
+  const passedChanged = differ(passed(it), passed(before));
+  if (before) await takeAway(db, it, before, passedChanged);
+  const blocks = it.blocks
+    .map((block, index) => ({ ...block, position: index + 1 }))
+    .filter((_, index) => differ(it.blocks[index], before?.blocks[index]));
+  await db.execute(WRITTEN, [
+    it.sessionId,
+    it.studioId,
+    it.personId,
+    it.day,
+    it.startedAt,
+    it.lastAt,
+    it.ended ?? null,
+    JSON.stringify(it.notes),
+    JSON.stringify(it.questions),
+    JSON.stringify(it.ratings),
+    it.feeling ?? null,
+    JSON.stringify(it.tasks),
+    JSON.stringify(blocks),
+    JSON.stringify(passedChanged ? it.blocks : []),
+    JSON.stringify(changedReps(it, before)),
+  ]);
 }
 
-const writeOutcome = (db: Queries, it: SessionProjection) =>
-  db.execute(
-    `insert into session_outcome
-       (session_id, studio_id, person_id, day, started_at, last_at, ended, notes,
-        questions, ratings, feeling, tasks)
-     values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9::jsonb, $10::jsonb, $11, $12::jsonb)
-     on conflict (session_id) do update set day = excluded.day,
-       started_at = excluded.started_at, last_at = excluded.last_at,
-       ended = excluded.ended, notes = excluded.notes, questions = excluded.questions,
-       ratings = excluded.ratings, feeling = excluded.feeling, tasks = excluded.tasks`,
-    [
-      it.sessionId,
-      it.studioId,
-      it.personId,
-      it.day,
-      it.startedAt,
-      it.lastAt,
-      it.ended ?? null,
-      JSON.stringify(it.notes),
-      JSON.stringify(it.questions),
-      JSON.stringify(it.ratings),
-      it.feeling ?? null,
-      JSON.stringify(it.tasks),
-    ],
-  );
-
-async function writeBlocks(db: Queries, it: SessionProjection, before?: SessionProjection) {
-  if (before && before.blocks.length > it.blocks.length) {
+/** What is no longer so, or will be written otherwise. */
+async function takeAway(
+  db: Queries,
+  it: SessionProjection,
+  before: SessionProjection,
+  passedChanged: boolean,
+) {
+  const { sessionId } = it;
+  if (before.blocks.length > it.blocks.length) {
     await db.execute("delete from session_block where session_id = $1 and position > $2", [
-      it.sessionId,
+      sessionId,
       it.blocks.length,
     ]);
   }
-  const changed = it.blocks
-    .map((block, index) => ({ ...block, position: index + 1 }))
-    .filter((_, index) => differ(it.blocks[index], before?.blocks[index]));
-  if (changed.length === 0) return;
-  await db.execute(
-    `insert into session_block (session_id, position, studio_id, person_id, passage_id, day,
-       start_tempo, end_tempo, reached_tempo, target_tempo, plays, clean, active_seconds, topped_out,
-       end_phase, end_stage, way, pace, step, part)
-     select $1, position, $2, $3, "passageId", $4, "startTempo", "endTempo", "reachedTempo",
-       "targetTempo", plays, clean, "activeSeconds", "toppedOut",
-       (place ->> 'phase')::integer, (place ->> 'stage')::integer, way, pace, step,
-       nullif(part, 'null')
-     from jsonb_to_recordset($5::jsonb) as block (position integer, "passageId" uuid,
-       "startTempo" numeric, "endTempo" numeric, "reachedTempo" numeric, "targetTempo" numeric,
-       plays integer, clean integer, "activeSeconds" numeric, "toppedOut" boolean, place jsonb,
-       way text, pace jsonb, step numeric, part jsonb)
-     on conflict (session_id, position) do update set passage_id = excluded.passage_id,
-       start_tempo = excluded.start_tempo, end_tempo = excluded.end_tempo,
-       reached_tempo = excluded.reached_tempo, target_tempo = excluded.target_tempo,
-       plays = excluded.plays, clean = excluded.clean, active_seconds = excluded.active_seconds,
-       topped_out = excluded.topped_out, end_phase = excluded.end_phase,
-       end_stage = excluded.end_stage, way = excluded.way, pace = excluded.pace,
-       step = excluded.step, part = excluded.part`,
-    [it.sessionId, it.studioId, it.personId, it.day, JSON.stringify(changed)],
-  );
+  if (passedChanged) {
+    await db.execute("delete from passed_tempo where session_id = $1", [sessionId]);
+  }
+  const there = new Set(before.reps.map(({ id }) => id));
+  const gone = [
+    ...droppedReps(it, before),
+    ...changedReps(it, before).filter(({ id }) => there.has(id)),
+  ];
+  if (gone.length > 0) {
+    await db.execute("delete from rep where session_id = $1 and id = any($2::uuid[])", [
+      sessionId,
+      gone.map(({ id }) => id),
+    ]);
+  }
 }
 
-async function writePassed(db: Queries, it: SessionProjection) {
-  await db.execute("delete from passed_tempo where session_id = $1", [it.sessionId]);
-  await db.execute(
-    `insert into passed_tempo (session_id, position, material, tempo, top, whole, studio_id,
-       passage_id, day)
-     select $1, block.ordinality, material, tempo, top, whole, $2, "passageId", $3
-     from rows from (jsonb_to_recordset($4::jsonb) as ("passageId" uuid, passed jsonb))
-       with ordinality as block,
-       jsonb_to_recordset(block.passed) as passed (material text, tempo numeric, top numeric, whole boolean)`,
-    [it.sessionId, it.studioId, it.day, JSON.stringify(it.blocks)],
-  );
-}
+/** The outcome, its blocks, what was passed and the plays, of one session. */
+const WRITTEN = `
+  with outcome as (
+    insert into session_outcome
+      (session_id, studio_id, person_id, day, started_at, last_at, ended, notes,
+       questions, ratings, feeling, tasks)
+    values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9::jsonb, $10::jsonb, $11, $12::jsonb)
+    on conflict (session_id) do update set day = excluded.day,
+      started_at = excluded.started_at, last_at = excluded.last_at,
+      ended = excluded.ended, notes = excluded.notes, questions = excluded.questions,
+      ratings = excluded.ratings, feeling = excluded.feeling, tasks = excluded.tasks
+  ), blocks as (
+    insert into session_block (session_id, position, studio_id, person_id, passage_id, day,
+      start_tempo, end_tempo, reached_tempo, target_tempo, plays, clean, active_seconds, topped_out,
+      end_phase, end_stage, way, pace, step, part)
+    select $1, position, $2, $3, "passageId", $4, "startTempo", "endTempo", "reachedTempo",
+      "targetTempo", plays, clean, "activeSeconds", "toppedOut",
+      (place ->> 'phase')::integer, (place ->> 'stage')::integer, way, pace, step,
+      nullif(part, 'null')
+    from jsonb_to_recordset($13::jsonb) as block (position integer, "passageId" uuid,
+      "startTempo" numeric, "endTempo" numeric, "reachedTempo" numeric, "targetTempo" numeric,
+      plays integer, clean integer, "activeSeconds" numeric, "toppedOut" boolean, place jsonb,
+      way text, pace jsonb, step numeric, part jsonb)
+    on conflict (session_id, position) do update set passage_id = excluded.passage_id,
+      start_tempo = excluded.start_tempo, end_tempo = excluded.end_tempo,
+      reached_tempo = excluded.reached_tempo, target_tempo = excluded.target_tempo,
+      plays = excluded.plays, clean = excluded.clean, active_seconds = excluded.active_seconds,
+      topped_out = excluded.topped_out, end_phase = excluded.end_phase,
+      end_stage = excluded.end_stage, way = excluded.way, pace = excluded.pace,
+      step = excluded.step, part = excluded.part
+  ), passed_rungs as (
+    insert into passed_tempo (session_id, position, material, tempo, top, whole, studio_id,
+      passage_id, day)
+    select $1, block.ordinality, material, tempo, top, whole, $2, "passageId", $4
+    from rows from (jsonb_to_recordset($14::jsonb) as ("passageId" uuid, passed jsonb))
+      with ordinality as block,
+      jsonb_to_recordset(block.passed) as passed (material text, tempo numeric, top numeric, whole boolean)
+  )
+  insert into rep (id, session_id, studio_id, passage_id, day, at, tempo, verdict,
+    from_bar, to_bar, flaw_bar, flaw_beat, flaw_what, from_memory,
+    share, factor, layer, key, cycle_base, cycle_slow, cycle_fast)
+  select id, $1, $2, "passageId", $4, to_timestamp(at / 1000.0), top, verdict,
+    "fromBar", "toBar", bar, beat, what, coalesce("fromMemory", false),
+    round(share, 4), round(factor, 4), layer, key,
+    (cycle ->> 'base')::numeric, (cycle ->> 'slow')::integer, (cycle ->> 'fast')::integer
+  from jsonb_to_recordset($15::jsonb) as rep (id uuid, "passageId" uuid, at numeric,
+    top numeric, verdict text, "fromBar" integer, "toBar" integer, bar integer, beat integer, what text,
+    "fromMemory" boolean,
+    share numeric, factor numeric, layer text, key text, cycle jsonb)`;
 
 /** The judged plays that are new or told otherwise than before. */
 export function changedReps(it: SessionProjection, before?: SessionProjection) {
@@ -138,33 +166,6 @@ export function droppedReps(it: SessionProjection, before?: SessionProjection) {
   return (before?.reps ?? []).filter(({ id }) => !there.has(id));
 }
 
-async function writeReps(db: Queries, it: SessionProjection, before?: SessionProjection) {
-  const changed = changedReps(it, before);
-  const there = new Set(before?.reps.map(({ id }) => id));
-  const gone = [...droppedReps(it, before), ...changed.filter(({ id }) => there.has(id))];
-  if (gone.length > 0) {
-    await db.execute("delete from rep where session_id = $1 and id = any($2::uuid[])", [
-      it.sessionId,
-      gone.map(({ id }) => id),
-    ]);
-  }
-  if (changed.length === 0) return;
-  await db.execute(
-    `insert into rep (id, session_id, studio_id, passage_id, day, at, tempo, verdict,
-       from_bar, to_bar, flaw_bar, flaw_beat, flaw_what, from_memory,
-       share, factor, layer, key, cycle_base, cycle_slow, cycle_fast)
-     select id, $1, $2, "passageId", $3, to_timestamp(at / 1000.0), top, verdict,
-       "fromBar", "toBar", bar, beat, what, coalesce("fromMemory", false),
-       round(share, 4), round(factor, 4), layer, key,
-       (cycle ->> 'base')::numeric, (cycle ->> 'slow')::integer, (cycle ->> 'fast')::integer
-     from jsonb_to_recordset($4::jsonb) as rep (id uuid, "passageId" uuid, at numeric,
-       top numeric, verdict text, "fromBar" integer, "toBar" integer, bar integer, beat integer, what text,
-       "fromMemory" boolean,
-       share numeric, factor numeric, layer text, key text, cycle jsonb)`,
-    [it.sessionId, it.studioId, it.day, JSON.stringify(changed)],
-  );
-}
-
 const playedDayRow = v.object({
   day: dayRow,
   target: tempoRow,
@@ -174,35 +175,66 @@ const playedDayRow = v.object({
   step: v.nullable(v.number()),
 });
 
-/** The days on which a passage was played, from a day on, each with the target it then had. */
-export const playedDays = (db: Queries, studioId: string, passageId: string, from: Day) =>
-  db.many(
-    playedDayRow,
-    `select played.day, played.target, hardness, fastest.passed, fastest.step
-     from (
-       select distinct on (session_block.day) session_block.day, target_tempo as target
-       from session_block join session_outcome using (session_id)
-       where session_block.studio_id = $1 and passage_id = $2 and session_block.day >= $3
-       order by session_block.day, started_at desc
-     ) played
-     join passage on passage.id = $2
-     left join lateral (
-       select reached_tempo as passed, step from session_block
-       where passage_id = $2 and session_block.day <= played.day and reached_tempo is not null
-         and part is null
-       order by reached_tempo desc, session_block.day desc limit 1
-     ) fastest on true
-     order by played.day`,
-    [studioId, passageId, from],
-  );
+const nothing = <T>(value: T | null): T | undefined => value ?? undefined;
+const maybe = <S extends v.GenericSchema>(schema: S) =>
+  v.pipe(v.nullable(schema), v.transform(nothing));
 
-/** What was believed of a passage after the last day before another on which it was played. */
-export const levelBefore = (db: Queries, studioId: string, passageId: string, day: Day) =>
-  db.maybeOne(
-    v.object({ day: dayRow, level: levelSchema }),
-    `select day, level from passage_day where studio_id = $1 and passage_id = $2 and day < $3
-     order by day desc limit 1`,
-    [studioId, passageId, day],
+const recordRow = v.object({
+  days: v.array(playedDayRow),
+  /** Judged plays of one kind each; those that were only a layer, or with less of a click, left out. */
+  reps: v.array(
+    v.object({
+      day: dayRow,
+      tempo: tempoRow,
+      verdict: v.picklist(["clean", "flawed"]),
+      share: v.number(),
+      key: maybe(v.string()),
+      cycle: maybe(v.object({ base: v.number(), slow: v.number(), fast: v.number() })),
+      count: v.number(),
+    }),
+  ),
+  before: maybe(v.object({ day: dayRow, level: levelSchema })),
+});
+
+/**
+ * What a passage is estimated from, from a day on: the days on which it was played, each with the
+ * target it then had, its plays, and what was believed of it before.
+ */
+export const recordFrom = (db: Queries, studioId: string, passageId: string, from: Day) =>
+  db.one(
+    recordRow,
+    `select coalesce((
+       select json_agg(json_build_object('day', played.day, 'target', played.target,
+         'hardness', hardness, 'passed', fastest.passed, 'step', fastest.step) order by played.day)
+       from (
+         select distinct on (session_block.day) session_block.day, target_tempo as target
+         from session_block join session_outcome using (session_id)
+         where session_block.studio_id = $1 and passage_id = $2 and session_block.day >= $3
+         order by session_block.day, started_at desc
+       ) played
+       join passage on passage.id = $2
+       left join lateral (
+         select reached_tempo as passed, step from session_block
+         where passage_id = $2 and session_block.day <= played.day and reached_tempo is not null
+           and part is null
+         order by reached_tempo desc, session_block.day desc limit 1
+       ) fastest on true
+     ), '[]'::json) as days,
+     coalesce((
+       select json_agg(kind order by day, key, tempo, verdict, share, cycle_base) from (
+         select day, tempo, verdict, share, count(*) as count, key, cycle_base,
+           case when cycle_base is not null then json_build_object(
+             'base', cycle_base, 'slow', cycle_slow, 'fast', cycle_fast) end as cycle
+         from rep
+         where studio_id = $1 and passage_id = $2 and day >= $3 and layer is null
+         group by tempo, verdict, day, share, key, cycle_base, cycle_slow, cycle_fast
+       ) kind
+     ), '[]'::json) as reps,
+     (
+       select json_build_object('day', day, 'level', level) from passage_day
+       where studio_id = $1 and passage_id = $2 and day < $3 order by day desc limit 1
+     ) as before`,
+    [studioId, passageId, from],
   );
 
 export interface EstimatedDay {
@@ -213,7 +245,10 @@ export interface EstimatedDay {
   readonly ceiling: Span;
 }
 
-/** Stores what was reached and estimated on days; the fastest gate passed comes from the blocks. */
+/**
+ * Stores what was reached and estimated on days; the fastest gate passed comes from the blocks. What
+ * was reckoned of the student's days ahead is dropped with it.
+ */
 export const putPassageDays = (
   db: Queries,
   studioId: string,
@@ -221,7 +256,11 @@ export const putPassageDays = (
   days: readonly EstimatedDay[],
 ) =>
   db.execute(
-    `insert into passage_day (studio_id, passage_id, day, level, most, reached_tempo,
+    `with dropped as (
+       delete from outlook where studio_id = $1
+         and person_id = (select person_id from passage where id = $2)
+     )
+     insert into passage_day (studio_id, passage_id, day, level, most, reached_tempo,
        comfortable, comfortable_low, comfortable_high, ceiling, ceiling_low, ceiling_high)
      select $1, $2, day, level, most,
        (select max(reached_tempo) from session_block b

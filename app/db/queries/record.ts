@@ -4,37 +4,7 @@ import { beatUnitSchema } from "~/core/score";
 import { BLOCK_KINDS, FEELINGS, FLAWS, RATED, RATINGS } from "~/core/session";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { dayRow, idRow, tempoRow } from "./rows";
-
-const verdictRow = v.picklist(["clean", "flawed"]);
-const cycleRow = v.object({ base: v.number(), slow: v.number(), fast: v.number() });
-const orNothing = <T>(value: T | null): T | undefined => value ?? undefined;
-
-/**
- * Judged plays of a passage from a day on, of one kind each: what an estimate is made from. Plays
- * that were only a layer of the task, or with less of a click, say nothing of the whole and are left
- * out.
- */
-export const repsOfPassage = (db: Queries, studioId: string, passageId: string, from: Day) =>
-  db.many(
-    v.object({
-      tempo: tempoRow,
-      verdict: verdictRow,
-      day: dayRow,
-      share: v.number(),
-      key: v.pipe(v.nullable(v.string()), v.transform(orNothing)),
-      cycle: v.pipe(v.nullable(cycleRow), v.transform(orNothing)),
-      count: v.number(),
-    }),
-    `select tempo, verdict, day, share, count(*) as count, key,
-       case when cycle_base is not null then jsonb_build_object(
-         'base', cycle_base, 'slow', cycle_slow, 'fast', cycle_fast) end as cycle
-     from rep
-     where studio_id = $1 and passage_id = $2 and day >= $3 and layer is null
-     group by tempo, verdict, day, share, key, cycle_base, cycle_slow, cycle_fast
-     order by day, key, tempo, verdict, share, cycle_base`,
-    [studioId, passageId, from],
-  );
+import { dayRow, idRow } from "./rows";
 
 /** Where flaws fell in a piece, for one student: bar by bar, since a day. */
 export const flawsByBar = (

@@ -67,16 +67,26 @@ export const eventsOf = (db: Queries, studioId: string, sessionId: string) =>
     [studioId, sessionId],
   );
 
-/** The position that the next event of a session takes. */
-export const nextSeq = async (db: Queries, studioId: string, sessionId: string) =>
-  (
-    await db.one(
-      v.object({ next: v.number() }),
-      `select coalesce(max(seq) + 1, 0) as next from session_event
-       where studio_id = $1 and session_id = $2`,
-      [studioId, sessionId],
-    )
-  ).next;
+/** Some sessions with their events and the moment at which each began, to be counted anew. */
+export const sessionsWhole = (db: Queries, studioId: string, ids: readonly string[]) =>
+  db.many(
+    v.object({
+      ...sessionRow.entries,
+      began: v.nullable(v.date()),
+      events: v.array(sessionEventSchema),
+    }),
+    `select session.id, person_id, plan, (
+       select greatest(
+         least(at + clock_offset_ms * interval '1 millisecond', received_at), created_at
+       ) from session_event where session_id = session.id order by seq limit 1
+     ) as began, coalesce((
+       select json_agg(json_build_object(
+         'id', id, 'seq', seq, 'at', round(extract(epoch from at) * 1000), 'kind', kind, 'payload', payload
+       ) order by seq) from session_event where session_id = session.id
+     ), '[]'::json) as events
+     from session where studio_id = $1 and id = any($2::uuid[]) order by created_at, id`,
+    [studioId, ids],
+  );
 
 export const insertEvents = (
   db: Queries,

@@ -31,8 +31,11 @@ const byClock = (a: Compared, b: Compared): number =>
   Number(b.lessonToday !== undefined) - Number(a.lessonToday !== undefined) ||
   (a.lessonToday ?? "").localeCompare(b.lessonToday ?? "");
 
+const hurts = ({ looks }: Compared): number => Number(looks.some(({ kind }) => kind === "pain"));
+
 const ORDERS: Record<BoardOrder, (a: Compared, b: Compared) => number> = {
-  look: (a, b) => byClock(a, b) || b.looks.length - a.looks.length,
+  // Whoever was hurt comes before anything else that there is to say.
+  look: (a, b) => byClock(a, b) || hurts(b) - hurts(a) || b.looks.length - a.looks.length,
   // Who has no week comes last; a lesson that is overdue stands before the others.
   lesson: (a, b) => byClock(a, b) || (a.until ?? "9999").localeCompare(b.until ?? "9999"),
 };

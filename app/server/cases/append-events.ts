@@ -1,6 +1,7 @@
 import { err, ok, type Result } from "~/core/result";
 import type { SessionEvent } from "~/core/session";
-import { dropOutlook, insertEvents, studioById } from "~/db/queries";
+import { DatabaseError } from "~/db/client";
+import { insertEvents, studioById } from "~/db/queries";
 import type { Services } from "../services";
 import { countedSession, liveSessions } from "./live-sessions";
 import { countMore, estimateDays, touchedPassages } from "./project-session";
@@ -59,27 +60,39 @@ export async function appendEvents(
   sentAt?: number,
 ): Promise<Result<{ next: number }, NotTaken>> {
   const live = liveSessions(db);
-  const done = await db.transaction(async (tx) => {
-    const before = await countedSession(tx, live, studioId, sessionId);
-    const fresh = newAmong(before.events, incoming);
-    if (!fresh.ok) return fresh;
-    if (fresh.value.length === 0) return ok(before);
-    const received = now();
-    await insertEvents(tx, studioId, sessionId, fresh.value, {
-      receivedAt: new Date(received),
-      clockOffset: clockOffset(received, sentAt),
+  const name = `${studioId} ${sessionId}`;
+  const append = () =>
+    db.transaction(async (tx) => {
+      const before = await countedSession(tx, live, studioId, sessionId);
+      const fresh = newAmong(before.events, incoming);
+      if (!fresh.ok) return fresh;
+      if (fresh.value.length === 0) return ok(before);
+      const received = now();
+      await insertEvents(tx, studioId, sessionId, fresh.value, {
+        receivedAt: new Date(received),
+        clockOffset: clockOffset(received, sentAt),
+      });
+      const zone = before.written ? "" : (await studioById(tx, studioId)).time_zone;
+      const after = await countMore(tx, studioId, zone, before, fresh.value);
+      const { written } = after;
+      const touched = written ? touchedPassages(written, before.written) : new Set<string>();
+      for (const passageId of touched) {
+        await estimateDays(tx, studioId, passageId, written!.day);
+      }
+      return ok(after);
     });
-    const zone = before.written ? "" : (await studioById(tx, studioId)).time_zone;
-    const after = await countMore(tx, studioId, zone, before, fresh.value);
-    const { written } = after;
-    const touched = written ? touchedPassages(written, before.written) : new Set<string>();
-    for (const passageId of touched) {
-      await estimateDays(tx, studioId, passageId, written!.day);
-    }
-    if (touched.size > 0) await dropOutlook(tx, studioId, after.session.person_id);
-    return ok(after);
+  const done = await append().catch((failure: unknown) => {
+    // Something else has written to it: what is known in memory is old.
+    const old = failure instanceof DatabaseError && failure.kind === "unique" && live.get(name);
+    if (!old) throw failure;
+    live.forget(name);
+    return append();
   });
-  if (!done.ok) return done;
-  live.set(`${studioId} ${sessionId}`, done.value);
+  if (!done.ok) {
+    // The stand is told by what is stored, not by what is remembered.
+    live.forget(name);
+    return done;
+  }
+  live.set(name, done.value);
   return ok({ next: done.value.events.length });
 }

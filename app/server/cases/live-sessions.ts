@@ -1,5 +1,5 @@
 import type { Database } from "~/db/client";
-import { eventsOf, nextSeq, sessionById, studioById } from "~/db/queries";
+import { clearSessions, eventsOf, sessionById, studioById } from "~/db/queries";
 import type { Queries } from "~/db/client";
 import { countMore, uncounted, type Counted } from "./project-session";
 
@@ -12,6 +12,10 @@ class LiveSessions {
 
   get(name: string): Counted | undefined {
     return this.known.get(name);
+  }
+
+  forget(name: string): void {
+    this.known.delete(name);
   }
 
   set(name: string, counted: Counted): void {
@@ -32,8 +36,8 @@ export function liveSessions(db: Database): LiveSessions {
 }
 
 /**
- * A session as it stands: from memory while nothing else has written to it, else from its events,
- * counted and written anew.
+ * A session as it stands: from memory where it is known, else from its events, counted and written
+ * anew.
  */
 export async function countedSession(
   tx: Queries,
@@ -42,9 +46,10 @@ export async function countedSession(
   sessionId: string,
 ): Promise<Counted> {
   const known = live.get(`${studioId} ${sessionId}`);
-  if (known && known.events.length === (await nextSeq(tx, studioId, sessionId))) return known;
+  if (known) return known;
   const studio = await studioById(tx, studioId);
   const session = await sessionById(tx, studioId, sessionId);
   const events = await eventsOf(tx, studioId, sessionId);
+  await clearSessions(tx, [sessionId]);
   return countMore(tx, studioId, studio.time_zone, uncounted(session), events);
 }

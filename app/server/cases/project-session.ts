@@ -23,10 +23,8 @@ import {
   changedReps,
   droppedReps,
   insertQuestion,
-  levelBefore,
-  playedDays,
   putPassageDays,
-  repsOfPassage,
+  recordFrom,
   writeSession,
   type EstimatedDay,
   type SessionProjection,
@@ -42,14 +40,11 @@ export async function estimateDays(
   passageId: string,
   from: Day,
 ): Promise<void> {
-  const played = await playedDays(db, studioId, passageId, from);
-  const [first] = played;
-  if (!first) return;
-  type Rep = Awaited<ReturnType<typeof repsOfPassage>>[number];
-  const reps = new Map<Day, Rep[]>(played.map(({ day }) => [day, []]));
-  for (const rep of await repsOfPassage(db, studioId, passageId, from))
-    reps.get(rep.day)?.push(rep);
-  let before = await levelBefore(db, studioId, passageId, first.day);
+  const { days: played, reps: all, before: last } = await recordFrom(db, studioId, passageId, from);
+  if (played.length === 0) return;
+  const reps = new Map<Day, (typeof all)[number][]>(played.map(({ day }) => [day, []]));
+  for (const rep of all) reps.get(rep.day)?.push(rep);
+  let before = last;
   const days = played.map(({ day, target, hardness, passed, step }): EstimatedDay => {
     const morning = before
       ? daysLater(before.level, daysBetween(before.day, day))
@@ -80,6 +75,8 @@ export interface Counted {
   readonly state: StandState;
   /** What was counted and written; undefined without events. */
   readonly written: SessionProjection | undefined;
+  /** When it began, where that is known already. */
+  readonly began?: Date;
 }
 
 /** What is counted from a session's events. */
@@ -154,7 +151,10 @@ export async function countMore(
   if (!first) return before;
   const { session, written } = before;
   const began =
-    written?.startedAt ?? (await beganAt(db, studioId, session.id))?.at ?? new Date(first.at);
+    written?.startedAt ??
+    before.began ??
+    (await beganAt(db, studioId, session.id))?.at ??
+    new Date(first.at);
   const day = written?.day ?? dayOf(began.getTime(), timeZone);
   await keepQuestions(db, studioId, session.person_id, day, { events, fresh });
   const projection = projectionOf(studioId, session, { events, state }, { day, began });
@@ -163,8 +163,9 @@ export async function countMore(
 }
 
 /** A session of which nothing is counted yet. */
-export const uncounted = (session: StoredSession): Counted => ({
+export const uncounted = (session: StoredSession, began?: Date): Counted => ({
   session,
+  ...(began ? { began } : {}),
   events: [],
   state: initialState(session.plan),
   written: undefined,

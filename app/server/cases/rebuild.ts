@@ -1,10 +1,10 @@
 import type { Queries } from "~/db/client";
 import {
   allStudios,
-  eventsOf,
+  clearSessions,
   passageIds,
-  sessionById,
   sessionIds,
+  sessionsWhole,
   setCountedBy,
   studioById,
   studiosCountedBefore,
@@ -21,17 +21,15 @@ const AT_ONCE = 40;
 export type OnProgress = (done: number, of: number) => void;
 
 /** Work through a list in transactions of some of them each. */
-async function inParts<T>(
+async function inParts(
   db: Services["db"],
-  all: readonly T[],
-  work: (tx: Queries, one: T) => Promise<unknown>,
+  all: readonly { readonly id: string }[],
+  work: (tx: Queries, ids: readonly string[]) => Promise<unknown>,
   onDone: (count: number) => void,
 ) {
   for (let from = 0; from < all.length; from += AT_ONCE) {
-    const some = all.slice(from, from + AT_ONCE);
-    await db.transaction(async (tx) => {
-      for (const one of some) await work(tx, one);
-    });
+    const some = all.slice(from, from + AT_ONCE).map(({ id }) => id);
+    await db.transaction((tx) => work(tx, some));
     onDone(some.length);
   }
 }
@@ -47,13 +45,18 @@ export async function rebuildProjections(
   const passages = await passageIds(db, studioId);
   let done = 0;
   const told = (count: number) => onProgress((done += count), sessions.length + passages.length);
-  const countAgain = async (tx: Queries, { id }: { readonly id: string }) => {
-    const session = await sessionById(tx, studioId, id);
-    const events = await eventsOf(tx, studioId, id);
-    await countMore(tx, studioId, time_zone, uncounted(session), events);
+  const countAgain = async (tx: Queries, ids: readonly string[]) => {
+    await clearSessions(tx, ids);
+    for (const { events, began, ...session } of await sessionsWhole(tx, studioId, ids)) {
+      const nothing = uncounted(session, began ?? undefined);
+      await countMore(tx, studioId, time_zone, nothing, events);
+    }
+  };
+  const estimateAgain = async (tx: Queries, ids: readonly string[]) => {
+    for (const id of ids) await estimateDays(tx, studioId, id, EARLIEST);
   };
   await inParts(db, sessions, countAgain, told);
-  await inParts(db, passages, (tx, { id }) => estimateDays(tx, studioId, id, EARLIEST), told);
+  await inParts(db, passages, estimateAgain, told);
   await setCountedBy(db, studioId, COUNTING);
 }
 
