@@ -10,7 +10,8 @@ test("tempi hang together: what breaks is named, and the whole is practised in p
   // What lies below moves down as the notes come.
   await page.locator("svg .measure").first().waitFor();
   const choose = async (label: string, option: string) => {
-    await page.getByLabel(label, { exact: true }).click();
+    // By keys: the page still moves where something comes in above, and a press may miss.
+    await page.getByLabel(label, { exact: true }).press("ArrowDown");
     await page.getByRole("option", { name: option, exact: true }).click();
   };
   const type = (label: string, value: string) =>
