@@ -1,4 +1,4 @@
-import type { LadderChanged, SchoolName } from "~/core/ladder";
+import type { SchoolName, Turn } from "~/core/ladder";
 import { days } from "./counts";
 import { ladder } from "./ladder";
 
@@ -6,12 +6,7 @@ const schoolNames = (names: readonly SchoolName[]): string =>
   names.map((name) => ladder.ladder.schools[name].label).join(", ");
 
 /** What turned in the course of a passage. */
-export function turnTold(
-  turn:
-    | LadderChanged
-    | { readonly kind: "set"; readonly schools: readonly SchoolName[] }
-    | { readonly kind: "pause"; readonly days: number },
-): string {
+export function turnTold(turn: Turn): string {
   switch (turn.kind) {
     case "set":
       return `the ladder was set: ${schoolNames(turn.schools)}`;

@@ -1,7 +1,5 @@
-import type { Rung } from "~/core/ladder";
+import { NEAR_LIMIT, type Rung } from "~/core/ladder";
 
-/** From this share of the ceiling on a tempo is called near the limit. */
-const NEAR_LIMIT = 0.9;
 /** The aim: so much of the playing time near the limit or beyond it (craft, 5). */
 const NEAR_LIMIT_AIM = { from: 0.1, to: 0.15 } as const;
 

@@ -6,7 +6,7 @@ export interface Tally {
 }
 
 /** From this share of the ceiling on a tempo is near the limit (craft, 5). */
-const NEAR = 0.9;
+export const NEAR_LIMIT = 0.9;
 const MOST_SHARE = 0.4;
 const LEAST_PLAYS = 10;
 
@@ -17,7 +17,7 @@ export function tooNearTheLimit(
 ): { readonly near: number; readonly plays: number } | undefined {
   const sum = (of: readonly Tally[]) => of.reduce((total, each) => total + each.plays, 0);
   const plays = sum(tempi);
-  const near = sum(tempi.filter(({ tempo }) => tempo >= NEAR * ceiling));
+  const near = sum(tempi.filter(({ tempo }) => tempo >= NEAR_LIMIT * ceiling));
   return plays >= LEAST_PLAYS && near >= MOST_SHARE * plays ? { near, plays } : undefined;
 }
 

@@ -1,3 +1,4 @@
+import type { Day } from "~/core/units";
 import type { Ladder } from "./ladder";
 import type { SchoolName } from "./registry";
 
@@ -9,6 +10,13 @@ export type LadderChanged =
   | { readonly kind: "gate" }
   | { readonly kind: "numbers" }
   | { readonly kind: "start" };
+
+/** Where something turned in the course of a passage: its ladder was set or changed, or it paused. */
+export type Turn = { readonly day: Day } & (
+  | LadderChanged
+  | { readonly kind: "set"; readonly schools: readonly SchoolName[] }
+  | { readonly kind: "pause"; readonly days: number }
+);
 
 const namesOf = ({ phases }: Ladder): SchoolName[] => phases.map(({ school }) => school.name);
 const differ = (one: unknown, other: unknown): boolean =>

@@ -1,4 +1,4 @@
-import { MINUTE_MS, stretchesOf } from "~/core/units";
+import { LONGEST_UNBROKEN_MINUTES, MINUTE_MS, stretchesOf } from "~/core/units";
 import { onceAfterMany, rungBefore, tooNearTheLimit, type Tally } from "~/core/ladder";
 import type { BetweenKind } from "./between-kinds";
 import { currentBlock, type Play, type StandState } from "./state";
@@ -8,15 +8,13 @@ export type Between =
   | { readonly kind: "near-limit"; readonly near: number; readonly plays: number }
   | { readonly kind: "one-clean"; readonly tempo: number; readonly plays: number };
 
-const LONGEST_MINUTES = 30;
-
 /** Half an hour and more of playing without a break of some minutes. */
 function noBreak({ plays, advised, lastAt }: StandState): Between | undefined {
   const since = plays.slice(advised.break ?? 0);
   const last = stretchesOf(since.map(({ at }) => at)).at(-1);
   if (!last) return undefined;
   const minutes = ((lastAt ?? last.to) - last.from) / MINUTE_MS;
-  return minutes > LONGEST_MINUTES ? { kind: "break", minutes } : undefined;
+  return minutes > LONGEST_UNBROKEN_MINUTES ? { kind: "break", minutes } : undefined;
 }
 
 /** Judged plays by tempo, of the passage that is on. */

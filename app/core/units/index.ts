@@ -39,4 +39,4 @@ export {
   valueOf,
   type Fraction,
 } from "./fraction";
-export { MINUTE_MS, stretchesOf } from "./stretches";
+export { LONGEST_UNBROKEN_MINUTES, MINUTE_MS, stretchesOf } from "./stretches";

@@ -1,6 +1,8 @@
 export const MINUTE_MS = 60_000;
 /** So long without a play is a break. */
 const BREAK_MINUTES = 4;
+/** Longer than this is not played in one go (craft, 8). */
+export const LONGEST_UNBROKEN_MINUTES = 30;
 
 /** Stretches without a break, of plays at these moments in their order, in milliseconds. */
 export function stretchesOf(

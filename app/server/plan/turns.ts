@@ -1,12 +1,6 @@
-import { whatChanged, type LadderChanged, type SchoolName } from "~/core/ladder";
+import { whatChanged, type Turn } from "~/core/ladder";
 import { dayOf, daysBetween, type Day } from "~/core/units";
 import type { laddersOf } from "~/db/queries";
-
-/** Where something turned in the course of a passage. */
-export type Turn =
-  | (LadderChanged & { readonly day: Day })
-  | { readonly kind: "set"; readonly day: Day; readonly schools: readonly SchoolName[] }
-  | { readonly kind: "pause"; readonly day: Day; readonly days: number };
 
 /** So many days off are a pause. */
 const PAUSE_DAYS = 7;
