@@ -284,7 +284,8 @@ class DemoPerson {
 
   /** A sitting whose verdicts are told; with ids and chances of its own. */
   private async playAsTold({ parts }: Told, startsAt: number): Promise<void> {
-    const { aside, studioId, personId, student } = this;
+    const { studioId, personId, student } = this;
+    const aside = { ...this.aside, now: () => startsAt };
     const found = parts.map((part) => {
       const piece = student.pieces.find(({ title }) => title === part.title);
       const passage = piece?.passages.find(({ fromBar }) => fromBar === part.fromBar);

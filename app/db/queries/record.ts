@@ -204,7 +204,7 @@ const LOG = `
   left join session_block b using (session_id)
   left join passage on passage.id = b.passage_id
   left join piece on piece.id = passage.piece_id`;
-const LOG_GROUP = "group by o.session_id order by o.started_at desc";
+const LOG_GROUP = "group by o.session_id order by o.started_at desc, o.last_at desc";
 
 /** Whether a session leaves a line: something was played, done, said, or hurt. */
 const LEAVES_A_LINE = (outcome: string) => `(
