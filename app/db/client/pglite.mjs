@@ -1,6 +1,7 @@
 // Plain JavaScript, since it also runs as a thread of its own, which no bundler prepares.
 // @ts-check
 import { PGlite, types } from "@electric-sql/pglite";
+import { keptPlans } from "./kept-plans.mjs";
 
 const asNumber = (/** @type {string} */ text) => Number(text);
 const asText = (/** @type {string} */ text) => text;
@@ -19,15 +20,29 @@ export async function openPglite({ dataDir, dump }) {
     ...(dataDir ? { dataDir } : {}),
     ...(dump ? { loadDataDir: dump } : {}),
   });
+  const plans = keptPlans(pglite);
+  /** @type {Promise<unknown>} */
+  let last = Promise.resolve();
+  /** A statement is several messages: the next waits until all of them are answered.
+   * @template T @param {() => Promise<T>} work @returns {Promise<T>} */
+  const inTurn = (work) => {
+    const turn = last.then(work);
+    last = turn.catch(() => undefined);
+    return turn;
+  };
   return {
     /** @param {string} sql @param {unknown[]} params */
     async query(sql, params) {
-      const { rows, affectedRows } = await pglite.query(sql, params);
-      return { rows, affected: affectedRows ?? 0 };
+      const result = await inTurn(() => plans.query(sql, params));
+      return { rows: result?.rows ?? [], affected: result?.affectedRows ?? 0 };
     },
     /** @param {string} sql */
     async script(sql) {
-      await pglite.exec(sql);
+      await inTurn(async () => {
+        await pglite.exec(sql);
+        // What it changed may give other rows than the kept statements were told.
+        await plans.forget();
+      });
     },
     close: () => pglite.close(),
     dump: () => pglite.dumpDataDir("gzip"),

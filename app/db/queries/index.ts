@@ -70,15 +70,13 @@ export {
   updatePiece,
 } from "./pieces";
 export {
-  changedReps,
-  droppedReps,
   recordFrom,
   putPassageDays,
   clearSessions,
   writeSession,
   type EstimatedDay,
-  type SessionProjection,
 } from "./projections";
+export { changesSince, touchedBy, type SessionProjection } from "./session-changes";
 export {
   levelsByWeek,
   levelsOfPerson,

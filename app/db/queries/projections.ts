@@ -1,33 +1,9 @@
 import * as v from "valibot";
 import { levelSchema, type Level, type Span } from "~/core/record";
-import type { BlockSummary, Play, StandState, TaskSummary } from "~/core/session";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { dayRow, tempoRow } from "./rows";
-
-export interface SessionProjection {
-  readonly studioId: string;
-  readonly sessionId: string;
-  readonly personId: string;
-  readonly day: Day;
-  readonly startedAt: Date;
-  readonly lastAt: Date;
-  readonly ended: string | undefined;
-  readonly notes: readonly string[];
-  readonly questions: readonly string[];
-  readonly ratings: StandState["ratings"];
-  readonly feeling: string | undefined;
-  readonly tasks: readonly TaskSummary[];
-  readonly blocks: readonly BlockSummary[];
-  /** Judged plays with the passage they belong to. */
-  readonly reps: readonly (Play & {
-    readonly passageId: string;
-    readonly factor: number | null;
-  })[];
-}
-
-const differ = (one: unknown, other: unknown): boolean =>
-  JSON.stringify(one) !== JSON.stringify(other);
+import type { SessionChanges, SessionProjection } from "./session-changes";
 
 /** Takes away everything that was counted from some sessions, before they are counted anew. */
 export async function clearSessions(db: Queries, sessionIds: readonly string[]): Promise<void> {
@@ -37,21 +13,16 @@ export async function clearSessions(db: Queries, sessionIds: readonly string[]):
 }
 
 /**
- * Writes what is counted from one session: what has changed since `before` was written, or all of it
- * where nothing is there. What is gone is taken away first; the rest is one statement, since each of
- * them costs more than what it writes.
+ * Writes what is counted from one session: what has changed, or all of it where nothing was there.
+ * What is gone is taken away first; the rest is one statement, since each of them costs more than
+ * what it writes.
  */
 export async function writeSession(
   db: Queries,
   it: SessionProjection,
-  before?: SessionProjection,
+  changes: SessionChanges,
 ): Promise<void> {
-  const passed = (of: SessionProjection | undefined) => of?.blocks.map((block) => block.passed);
-  const passedChanged = differ(passed(it), passed(before));
-  if (before) await takeAway(db, it, before, passedChanged);
-  const blocks = it.blocks
-    .map((block, index) => ({ ...block, position: index + 1 }))
-    .filter((_, index) => differ(it.blocks[index], before?.blocks[index]));
+  await takeAway(db, it, changes);
   await db.execute(WRITTEN, [
     it.sessionId,
     it.studioId,
@@ -65,38 +36,39 @@ export async function writeSession(
     JSON.stringify(it.ratings),
     it.feeling ?? null,
     JSON.stringify(it.tasks),
-    JSON.stringify(blocks),
-    JSON.stringify(passedChanged ? it.blocks : []),
-    JSON.stringify(changedReps(it, before)),
+    JSON.stringify(changes.blocks),
+    JSON.stringify(changes.passed ? it.blocks : []),
+    JSON.stringify(changes.reps.map(repRow)),
   ]);
 }
+
+/** What is kept of a play: reading the rest of it would take half of the time. */
+const repRow = (rep: SessionProjection["reps"][number]) => {
+  const { id, passageId, at, top, verdict, fromBar, toBar, bar, beat, what, fromMemory } = rep;
+  const { share, factor, layer, key, cycle } = rep;
+  const played = { id, passageId, at, top, verdict, fromBar, toBar, bar, beat, what, fromMemory };
+  return { ...played, share, factor, layer, key, cycle };
+};
 
 /** What is no longer so, or will be written otherwise. */
 async function takeAway(
   db: Queries,
-  it: SessionProjection,
-  before: SessionProjection,
-  passedChanged: boolean,
+  { sessionId, blocks }: SessionProjection,
+  { fewerBlocks, oldPassed, oldReps }: SessionChanges,
 ) {
-  const { sessionId } = it;
-  if (before.blocks.length > it.blocks.length) {
+  if (fewerBlocks) {
     await db.execute("delete from session_block where session_id = $1 and position > $2", [
       sessionId,
-      it.blocks.length,
+      blocks.length,
     ]);
   }
-  if (passedChanged) {
+  if (oldPassed) {
     await db.execute("delete from passed_tempo where session_id = $1", [sessionId]);
   }
-  const there = new Set(before.reps.map(({ id }) => id));
-  const gone = [
-    ...droppedReps(it, before),
-    ...changedReps(it, before).filter(({ id }) => there.has(id)),
-  ];
-  if (gone.length > 0) {
+  if (oldReps.length > 0) {
     await db.execute("delete from rep where session_id = $1 and id = any($2::uuid[])", [
       sessionId,
-      gone.map(({ id }) => id),
+      oldReps.map(({ id }) => id),
     ]);
   }
 }
@@ -146,25 +118,10 @@ const WRITTEN = `
     "fromBar", "toBar", bar, beat, what, coalesce("fromMemory", false),
     round(share, 4), round(factor, 4), layer, key,
     (cycle ->> 'base')::numeric, (cycle ->> 'slow')::integer, (cycle ->> 'fast')::integer
-  from jsonb_to_recordset($15::jsonb) as rep (id uuid, "passageId" uuid, at numeric,
+  from json_to_recordset($15::json) as rep (id uuid, "passageId" uuid, at numeric,
     top numeric, verdict text, "fromBar" integer, "toBar" integer, bar integer, beat integer, what text,
     "fromMemory" boolean,
-    share numeric, factor numeric, layer text, key text, cycle jsonb)`;
-
-/** The judged plays that are new or told otherwise than before. */
-export function changedReps(it: SessionProjection, before?: SessionProjection) {
-  const known = new Map(before?.reps.map((rep) => [rep.id, rep]));
-  return it.reps.filter((rep) => {
-    const was = known.get(rep.id);
-    return was === undefined || differ(was, rep);
-  });
-}
-
-/** Judged plays that were there before and have been taken back. */
-export function droppedReps(it: SessionProjection, before?: SessionProjection) {
-  const there = new Set(it.reps.map(({ id }) => id));
-  return (before?.reps ?? []).filter(({ id }) => !there.has(id));
-}
+    share numeric, factor numeric, layer text, key text, cycle json)`;
 
 const playedDayRow = v.object({
   day: dayRow,
@@ -231,8 +188,10 @@ export const recordFrom = (db: Queries, studioId: string, passageId: string, fro
        ) kind
      ), '[]'::json) as reps,
      (
-       select json_build_object('day', day, 'level', level) from passage_day
-       where studio_id = $1 and passage_id = $2 and day < $3 order by day desc limit 1
+       select json_build_object('day', day, 'level', level) from (
+         select day, level from passage_day
+         where studio_id = $1 and passage_id = $2 and day < $3 order by day desc limit 1
+       ) last
      ) as before`,
     [studioId, passageId, from],
   );

@@ -4,7 +4,7 @@ import { DatabaseError } from "~/db/client";
 import { insertEvents, studioById } from "~/db/queries";
 import type { Services } from "../services";
 import { countedSession, liveSessions } from "./live-sessions";
-import { countMore, estimateDays, touchedPassages } from "./project-session";
+import { countMore, estimateDays } from "./project-session";
 
 /** Why events were not taken; `next` is the position that the server expects. */
 export interface NotTaken {
@@ -74,10 +74,8 @@ export async function appendEvents(
       });
       const zone = before.written ? "" : (await studioById(tx, studioId)).time_zone;
       const after = await countMore(tx, studioId, zone, before, fresh.value);
-      const { written } = after;
-      const touched = written ? touchedPassages(written, before.written) : new Set<string>();
-      for (const passageId of touched) {
-        await estimateDays(tx, studioId, passageId, written!.day);
+      for (const passageId of after.touched) {
+        await estimateDays(tx, studioId, passageId, after.written!.day);
       }
       return ok(after);
     });

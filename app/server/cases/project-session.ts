@@ -20,11 +20,11 @@ import { dayOf, daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import {
   beganAt,
-  changedReps,
-  droppedReps,
+  changesSince,
   insertQuestion,
   putPassageDays,
   recordFrom,
+  touchedBy,
   writeSession,
   type EstimatedDay,
   type SessionProjection,
@@ -75,6 +75,8 @@ export interface Counted {
   readonly state: StandState;
   /** What was counted and written; undefined without events. */
   readonly written: SessionProjection | undefined;
+  /** Passages of which something is counted otherwise than before the last events. */
+  readonly touched: ReadonlySet<string>;
   /** When it began, where that is known already. */
   readonly began?: Date;
 }
@@ -158,8 +160,10 @@ export async function countMore(
   const day = written?.day ?? dayOf(began.getTime(), timeZone);
   await keepQuestions(db, studioId, session.person_id, day, { events, fresh });
   const projection = projectionOf(studioId, session, { events, state }, { day, began });
-  await writeSession(db, projection, written);
-  return { session, events, state, written: projection };
+  const changes = changesSince(projection, written);
+  await writeSession(db, projection, changes);
+  const touched = touchedBy(changes, written);
+  return { session, events, state, written: projection, touched };
 }
 
 /** A session of which nothing is counted yet. */
@@ -169,14 +173,5 @@ export const uncounted = (session: StoredSession, began?: Date): Counted => ({
   events: [],
   state: initialState(session.plan),
   written: undefined,
+  touched: new Set(),
 });
-
-/** Passages that were begun, or of which plays were judged or taken back, with the same session before. */
-export function touchedPassages(now: SessionProjection, before?: SessionProjection): Set<string> {
-  const begun = new Set(before?.blocks.map(({ passageId }) => passageId));
-  return new Set([
-    ...now.blocks.map(({ passageId }) => passageId).filter((id) => !begun.has(id)),
-    ...changedReps(now, before).map(({ passageId }) => passageId),
-    ...droppedReps(now, before).map(({ passageId }) => passageId),
-  ]);
-}

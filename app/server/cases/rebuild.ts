@@ -34,6 +34,19 @@ async function inParts(
   }
 }
 
+/** One after the other; each begins while the one before is still being written. */
+async function oneBehind<T>(all: readonly T[], work: (one: T) => Promise<unknown>) {
+  let before: Promise<unknown> = Promise.resolve();
+  for (const one of all) {
+    const begun = work(one);
+    // Whether it failed is asked a turn later.
+    begun.catch(() => undefined);
+    await before;
+    before = begun;
+  }
+  await before;
+}
+
 /** Counts every session of a studio again, from its events alone, each once. */
 export async function rebuildProjections(
   { db }: Pick<Services, "db">,
@@ -47,10 +60,10 @@ export async function rebuildProjections(
   const told = (count: number) => onProgress((done += count), sessions.length + passages.length);
   const countAgain = async (tx: Queries, ids: readonly string[]) => {
     await clearSessions(tx, ids);
-    for (const { events, began, ...session } of await sessionsWhole(tx, studioId, ids)) {
-      const nothing = uncounted(session, began ?? undefined);
-      await countMore(tx, studioId, time_zone, nothing, events);
-    }
+    const whole = await sessionsWhole(tx, studioId, ids);
+    await oneBehind(whole, ({ events, began, ...session }) =>
+      countMore(tx, studioId, time_zone, uncounted(session, began ?? undefined), events),
+    );
   };
   const estimateAgain = async (tx: Queries, ids: readonly string[]) => {
     for (const id of ids) await estimateDays(tx, studioId, id, EARLIEST);

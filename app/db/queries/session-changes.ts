@@ -1,0 +1,81 @@
+import type { BlockSummary, Play, StandState, TaskSummary } from "~/core/session";
+import type { Day } from "~/core/units";
+
+/** What is counted from one session. */
+export interface SessionProjection {
+  readonly studioId: string;
+  readonly sessionId: string;
+  readonly personId: string;
+  readonly day: Day;
+  readonly startedAt: Date;
+  readonly lastAt: Date;
+  readonly ended: string | undefined;
+  readonly notes: readonly string[];
+  readonly questions: readonly string[];
+  readonly ratings: StandState["ratings"];
+  readonly feeling: string | undefined;
+  readonly tasks: readonly TaskSummary[];
+  readonly blocks: readonly BlockSummary[];
+  /** Judged plays with the passage they belong to. */
+  readonly reps: readonly CountedRep[];
+}
+
+export type CountedRep = Play & { readonly passageId: string; readonly factor: number | null };
+
+/** What is counted otherwise than before: only that is written. */
+export interface SessionChanges {
+  /** With their place, from 1. */
+  readonly blocks: readonly (BlockSummary & { readonly position: number })[];
+  readonly fewerBlocks: boolean;
+  readonly passed: boolean;
+  /** Something was told as passed before, and is told otherwise now. */
+  readonly oldPassed: boolean;
+  /** Judged plays that are new or told otherwise. */
+  readonly reps: readonly CountedRep[];
+  /** Those that were there and are not, or are told otherwise. */
+  readonly oldReps: readonly CountedRep[];
+}
+
+const same = (one: unknown, other: unknown): boolean =>
+  Object.is(one, other) || JSON.stringify(one) === JSON.stringify(other);
+
+/** By its values one by one: most of them are the very same, and a session has many plays. */
+function sameRep(one: CountedRep, other: CountedRep): boolean {
+  const names = Object.keys({ ...one, ...other }) as (keyof CountedRep)[];
+  return names.every((name) => same(one[name], other[name]));
+}
+
+/** What is counted from a session now, less what was `before`; all of it where nothing was. */
+export function changesSince(it: SessionProjection, before?: SessionProjection): SessionChanges {
+  const was = new Map(before?.reps.map((rep) => [rep.id, rep]));
+  const reps = it.reps.filter((rep) => {
+    const old = was.get(rep.id);
+    return old === undefined || !sameRep(old, rep);
+  });
+  const kept = new Set(it.reps.map(({ id }) => id));
+  for (const { id } of reps) kept.delete(id);
+  const passedOf = (of: SessionProjection | undefined) => of?.blocks.map((block) => block.passed);
+  const passed = !same(passedOf(it), passedOf(before));
+  return {
+    blocks: it.blocks
+      .map((block, index) => ({ ...block, position: index + 1 }))
+      .filter((_, index) => !same(it.blocks[index], before?.blocks[index])),
+    fewerBlocks: (before?.blocks.length ?? 0) > it.blocks.length,
+    passed,
+    oldPassed: passed && before !== undefined,
+    reps,
+    oldReps: (before?.reps ?? []).filter(({ id }) => !kept.has(id)),
+  };
+}
+
+/** Passages that were begun, or of which plays were judged, told otherwise or taken back. */
+export function touchedBy(
+  { blocks, reps, oldReps }: SessionChanges,
+  before?: SessionProjection,
+): Set<string> {
+  const begun = new Set(before?.blocks.map(({ passageId }) => passageId));
+  return new Set([
+    ...blocks.map(({ passageId }) => passageId).filter((id) => !begun.has(id)),
+    ...[...reps, ...oldReps].map(({ passageId }) => passageId),
+  ]);
+}
