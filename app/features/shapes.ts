@@ -19,6 +19,8 @@ export interface PassageLine {
   readonly beatUnit: BeatUnit;
   readonly state: PassageState;
   readonly stateSet: PassageState | null;
+  /** The key in which this week asks for it: its tempi are told in it. */
+  readonly inKey: string | null;
   readonly comfortable: number | null;
   readonly ceiling: number | null;
   /** Count-in and breather as the player set them at the stand. */

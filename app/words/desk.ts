@@ -145,7 +145,8 @@ export const desk = {
     setLadder: "Set a ladder",
     ladder: "Ladder",
     unplayed: "not played yet",
-    comfortable: (bpm: number) => `comfortable ${bpm}`,
+    comfortable: (bpm: number, key: string | null) =>
+      key === null ? `comfortable ${bpm}` : `comfortable ${bpm} in ${key}`,
     latest: "Latest sessions",
     wholeLog: "The whole log",
   },

@@ -62,6 +62,7 @@ export const outlookWords = {
     }
     return `Comfortable at ${value} bpm (between ${low} and ${high})`;
   },
+  thisWeekIn: (key: string) => `This week in ${key}.`,
   ceilingAround: (ceiling: number) => `ceiling around ${ceiling}`,
   fan: "as it is likely to go on",
   concert: {

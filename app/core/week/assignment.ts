@@ -51,6 +51,16 @@ export const FOCUSES = [
 ] as const;
 export type Focus = (typeof FOCUSES)[number];
 
+/** A key for each week, in turn; empty without a rotation. */
+export const rotationSchema = v.pipe(
+  v.array(v.union([keySchema, v.string()])),
+  v.maxLength(MOST_KEYS, `At most ${MOST_KEYS} keys.`),
+  // Older weeks have them as they were typed; what is no key is left out.
+  v.transform((keys) =>
+    keys.flatMap((key) => (typeof key === "string" ? (parseKey(key) ?? []) : key)),
+  ),
+);
+
 /** One thing that is asked from one lesson to the next. */
 export const itemSchema = v.object({
   id: v.pipe(v.string(), v.uuid()),
@@ -79,15 +89,7 @@ export const itemSchema = v.object({
   bring: v.picklist(BRINGS),
   /** A ladder of the library that the passage is given when the week is set. */
   keptLadderId: v.nullable(v.pipe(v.string(), v.uuid())),
-  /** A key for each week, in turn; empty without a rotation. */
-  keys: v.pipe(
-    v.array(v.union([keySchema, v.string()])),
-    v.maxLength(MOST_KEYS, `At most ${MOST_KEYS} keys.`),
-    // Older weeks have them as they were typed; what is no key is left out.
-    v.transform((keys) =>
-      keys.flatMap((key) => (typeof key === "string" ? (parseKey(key) ?? []) : key)),
-    ),
-  ),
+  keys: rotationSchema,
   /** The item of another student's week that it was given from. */
   given: v.optional(v.nullable(v.object({ item: v.pipe(v.string(), v.uuid()) })), null),
   origin: v.picklist(["new", "carried"]),

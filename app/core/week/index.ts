@@ -18,6 +18,7 @@ export {
   ITEM_KINDS,
   MOST_ITEMS,
   newItem,
+  rotationSchema,
   type AssignmentItem,
   type AssignmentText,
   type Bring,

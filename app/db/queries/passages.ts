@@ -13,7 +13,7 @@ const PASSAGE = `
          passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
          paced.pace, known_days.days, latest.day as last_day, known.passed,
-         coalesce(played.plays, 0) as plays,
+         coalesce(played.plays, 0) as plays, keyed.weeks,
          (select count(*) from passage_day where passage_id = passage.id) as practice_days, passage.given_from, passage.given_number,
          passage.given_exercise, passage.given_version,
          ladder.number as ladder_number
@@ -55,7 +55,22 @@ const PASSAGE = `
   ) known on true
   left join lateral (
     select sum(plays)::integer as plays from session_block where passage_id = passage.id
-  ) played on true`;
+  ) played on true
+  left join lateral (
+    select json_agg(json_build_object(
+      'from_day', from_day, 'until_day', until_day, 'keys', coalesce(keys, '[]')
+    ) order by from_day desc, set_at desc) as weeks
+    from (
+      select from_day, until_day, set_at, (
+        select item -> 'keys' from jsonb_array_elements(text -> 'items') item
+        where item ->> 'passageId' = passage.id::text and item ->> 'decision' <> 'finished' limit 1
+      ) as keys
+      from assignment
+      where studio_id = passage.studio_id and person_id = passage.person_id
+        and set_at is not null
+      order by from_day desc, set_at desc limit 3
+    ) newest
+  ) keyed on true`;
 
 export const passageById = (db: Queries, studioId: string, passageId: string) =>
   db.one(passageRow, `${PASSAGE} where passage.studio_id = $1 and passage.id = $2`, [

@@ -12,7 +12,7 @@ import {
   tempoSchema,
 } from "~/core/score";
 import { keptPaceSchema, NO_VERDICT_CHOICES } from "~/core/session";
-import { storedTimesSchema } from "~/core/week";
+import { rotationSchema, storedTimesSchema } from "~/core/week";
 import { bpm } from "~/core/units";
 
 export const idRow = v.pipe(v.string(), v.uuid());
@@ -118,6 +118,9 @@ export const passageRow = v.pipe(
     given_exercise: v.nullable(idRow),
     given_version: v.nullable(v.number()),
     ladder_number: v.nullable(v.number()),
+    weeks: v.nullable(
+      v.array(v.object({ from_day: dayRow, until_day: dayRow, keys: rotationSchema })),
+    ),
   }),
   v.transform((row) => ({
     id: row.id,
@@ -158,6 +161,8 @@ export const passageRow = v.pipe(
     plays: row.plays,
     /** Days on which it was played. */
     practiceDays: row.practice_days,
+    /** The newest weeks that were set, the latest first, with the keys that each asks it in. */
+    weeks: row.weeks ?? [],
     /** What it was given from, its ladder or version then, and whether its own was changed since. */
     given:
       row.given_from === null && row.given_exercise === null

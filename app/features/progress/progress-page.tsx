@@ -149,7 +149,7 @@ export function ProgressPage(props: ProgressPageProps) {
             </Link>
             {props.plays && <p className={styles.soft}>{words.progress.playsTold}</p>}
             <Turns turns={props.turns} />
-            {props.now && <Now {...props.now} />}
+            {props.now && <Now {...props.now} inKey={passage.inKey} />}
             <p className={styles.soft}>
               {words.progress.explain}{" "}
               <Link to={`/studio/${studioId}/passages/${passage.id}/how-sure`}>
@@ -191,7 +191,12 @@ export function ProgressPage(props: ProgressPageProps) {
 }
 
 /** Where a passage stands today, in one sentence. */
-function Now({ comfortable, ceiling, most }: NonNullable<ProgressPageProps["now"]>) {
+function Now({
+  comfortable,
+  ceiling,
+  most,
+  inKey,
+}: NonNullable<ProgressPageProps["now"]> & { readonly inKey: string | null }) {
   const { value, low, high } = comfortable;
   const held = most !== null && high >= most;
   const ceilingTold =
@@ -199,6 +204,7 @@ function Now({ comfortable, ceiling, most }: NonNullable<ProgressPageProps["now"
   const [at, from, to] = [value, low, high].map(Math.round) as [number, number, number];
   return (
     <p className={styles.now}>
+      {inKey && `${outlookWords.thisWeekIn(inKey)} `}
       {outlookWords.comfortableAt(at, from, to, held)}, {ceilingTold}.
     </p>
   );

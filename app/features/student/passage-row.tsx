@@ -57,7 +57,7 @@ export function PassageRow(props: PassageRowProps) {
         <span className={styles.when}>
           {[
             passage.comfortable !== null &&
-              words.student.comfortable(Math.round(passage.comfortable)),
+              words.student.comfortable(Math.round(passage.comfortable), passage.inKey),
             passage.lastDay
               ? words.ago(daysBetween(passage.lastDay, today))
               : words.student.unplayed,

@@ -64,7 +64,7 @@ export function readGiven(form: FormData): Result<string[], FormRefused> {
 /** How comfortable a student is, passage by passage, as shares of the targets. */
 const sharesOf = (passages: readonly Passage[], today: Day): number[] =>
   passages.flatMap((passage) => {
-    const standing = standingOf(passage, today);
+    const standing = standingOf(passage, today, "common");
     const { ladder } = passage;
     return standing && ladder ? [Math.min(1, standing.comfortable.value / ladder.target)] : [];
   });

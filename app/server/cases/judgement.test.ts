@@ -1,10 +1,11 @@
 import { randomUUID } from "node:crypto";
 import { beforeEach, describe, expect, test } from "@jest/globals";
-import { addDays, bpm } from "~/core/units";
+import { addDays, bpm, parseKey } from "~/core/units";
+import { newItem } from "~/core/week";
 import { outlooksOn, passageById, setStudioConcert } from "~/db/queries";
 import { EventWriter, furnishedRoom, NOON } from "../test/room";
 import { actOnAdvice, adviceOf } from "./advice";
-import { lessonPage } from "./lesson";
+import { lessonPage, setWeek } from "./lesson";
 import { appendEvents } from "./append-events";
 import { progressPage } from "./passage-pages";
 import { studentPage } from "./student-pages";
@@ -67,6 +68,29 @@ describe("a level over days", () => {
     expect(seen[2]).toBeLessThan(seen[0]!);
     const { days } = await progressPage(room.services, room.studioId, room.passageId);
     expect(days.at(-1)?.comfortable).toBeCloseTo(seen[0]!, 6);
+  });
+
+  test("where keys go round by the week, all pages tell of the key that is asked for", async () => {
+    const { services, studioId, personId, passageId } = room;
+    const item = newItem(services.newId(), {
+      passageId,
+      title: "The Ferry",
+      keys: ["E♭ major", "C major"].map((key) => parseKey(key)!),
+    });
+    const text = { items: [item], word: "", goal: { minutes: 0, days: 0 }, shape: null };
+    const week = { version: 0, after: null, from: DAY, until: addDays(DAY, 7), text };
+    expect((await setWeek(services, studioId, personId, { ...week, decisions: {} })).ok).toBe(true);
+    for (const day of [0, 1, 2]) await plays(day, { 60: "cccc", 70: "fcff", 80: "fff" });
+    for (const day of [7, 8, 9]) await plays(day, { 60: "cccc", 70: "cccc", 80: "cccf" });
+    const seen: number[] = [];
+    for (const day of [13, 14]) {
+      room.clock.now = NOON + day * DAY_MS;
+      const all = await told();
+      expect(new Set(all).size).toBe(1);
+      seen.push(all[0]!);
+    }
+    // The third week asks for the first key again, in which it went worse.
+    expect(seen[1]).toBeLessThan(seen[0]! * 0.97);
   });
 
   test("sessions that arrive out of order end in the same level as in order", async () => {

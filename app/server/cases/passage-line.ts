@@ -2,7 +2,7 @@ import { spanOf, type Ladder } from "~/core/ladder";
 import { stateHeld, type PassageState } from "~/core/score";
 import { daysBetween, nearestPlayable, type Bpm, type Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
-import { lastDays, standingOf, type Standing } from "../plan/standing";
+import { keyToday, lastDays, standingOf, type Standing } from "../plan/standing";
 import { passageTempo } from "./passage-tempo";
 import { wayInto } from "./way-into";
 
@@ -24,7 +24,7 @@ export function stateOf(passage: Passage, today: Day): PassageState {
     comfortableLow: comfortable.low,
     ceilingLow: ceiling.low,
   });
-  const now = standingOf(passage, today);
+  const now = standingOf(passage, today, "common");
   const daysOff = days[0] ? daysBetween(days[0].day, today) : 0;
   return stateHeld(lastDays(passage).map(record), now && record(now), daysOff, target);
 }
@@ -46,6 +46,8 @@ export function passageLine(passage: Passage, today: Day) {
     toBar: passage.toBar,
     beatUnit: passage.beatUnit,
     state: stateOf(passage, today),
+    /** In which its tempi are told, where this week's keys go round. */
+    inKey: keyToday(passage, today) ?? null,
     stateSet: passage.stateSet,
     comfortable: standing?.comfortable.value ?? null,
     ceiling: standing?.ceilingMet ? standing.ceiling.value : null,

@@ -54,7 +54,7 @@ const itemOf = (week: RunningWeek | undefined, passageId: string): AssignmentIte
 
 /** How a passage goes on from today; undefined without a level. */
 export function aheadOf(passage: Passage, inputs: AheadInputs): Omit<Ahead, "days"> | undefined {
-  const standing = standingOf(passage, inputs.today);
+  const standing = standingOf(passage, inputs.today, "common");
   if (!standing) return undefined;
   const item = itemOf(inputs.week, passage.id);
   return {
@@ -100,7 +100,7 @@ function fanOf(ahead: Omit<Ahead, "days">, most: number | null, today: Day, days
 /** Whether the dates of a passage will hold, and how it is likely to go on. */
 export function passageOutlook(passage: Passage, inputs: AheadInputs): PassageOutlook | undefined {
   const ahead = aheadOf(passage, inputs);
-  const standing = standingOf(passage, inputs.today);
+  const standing = standingOf(passage, inputs.today, "common");
   if (!ahead || !standing) return undefined;
   const { practiceDays } = passage;
   if (passage.plays < LEAST_PLAYS) return { practiceDays, unknown: true, dates: [], fan: [] };

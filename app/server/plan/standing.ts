@@ -10,6 +10,8 @@ import {
 } from "~/core/record";
 import { daysBetween, type Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
+import { weekOn } from "./week-on";
+import { keyFor } from "./week-plan";
 
 /** What is believed of a student on a passage, as of a day: one answer for all pages. */
 export interface Standing extends Estimate {
@@ -23,6 +25,7 @@ export interface Standing extends Estimate {
 }
 
 type Known = Pick<Passage, "days">;
+type Asked = Pick<Passage, "weeks">;
 type KnownDay = Passage["days"][number];
 
 /** The level as of a day: nights and days off since it was last played included. */
@@ -50,10 +53,23 @@ function told(of: KnownDay, today: Day, key?: string): Standing {
   return found;
 }
 
-/** Where a passage stands today, in one of its keys if one is asked for; nothing before it was played. */
-export function standingOf({ days }: Known, today: Day, key?: string): Standing | undefined {
-  const [last] = days;
-  return last && told(last, today, key);
+/** The key in which a day's week asks for a passage; nothing where its keys don't go round. */
+export function keyToday({ weeks }: Asked, today: Day): string | undefined {
+  const week = weekOn(weeks, today);
+  return week && keyFor(week, week.since, today);
+}
+
+/**
+ * Where a passage stands today: in the key that this week asks for, in another that is named, or
+ * in all keys together ("common"). Nothing before it was played.
+ */
+export function standingOf(
+  passage: Known & Asked,
+  today: Day,
+  key: string | "common" | undefined = keyToday(passage, today),
+): Standing | undefined {
+  const [last] = passage.days;
+  return last && told(last, today, key === "common" ? undefined : key);
 }
 
 /** Spans after each of the last two days on which it was played, the latest first. */

@@ -7,16 +7,20 @@ import { keyFor } from "./week-plan";
 /** So long after its lesson should have been, nobody goes by a week any more. */
 const STALE_DAYS = 28;
 
+type WeekDays = Pick<Assignment, "from_day" | "until_day">;
+
 /** A week with the day since which its keys go round, however often it has gone on since. */
-export interface RunningWeek extends Assignment {
-  readonly since: Day;
-}
+export type Running<W extends WeekDays> = W & { readonly since: Day };
+export type RunningWeek = Running<Assignment>;
 
 /**
  * The week that is on: the newest that was set and has begun. On the day of the lesson it is the
  * one that ends; until the next one is set, what was asked goes on, week by week.
  */
-export function weekOn(weeks: readonly Assignment[], today: Day): RunningWeek | undefined {
+export function weekOn<W extends WeekDays>(
+  weeks: readonly W[],
+  today: Day,
+): Running<W> | undefined {
   const newest = weeks.find(({ from_day }) => from_day <= today);
   if (!newest) return undefined;
   const late = daysBetween(newest.until_day, today);
