@@ -29,8 +29,12 @@ function changed(ladder: Ladder, change: LadderChange): object {
       return { startRule: { kind: "advised" } };
     case "start-lower":
       return { startRule: { kind: "where-ended-less", steps: change.steps } };
-    case "start":
-      return { start: change.tempo };
+    case "start": {
+      // The first school may begin at a tempo of its own.
+      const [first, ...others] = ladder.phases;
+      const own = first!.start === null ? first! : { ...first!, start: change.tempo };
+      return { start: Math.min(change.tempo, ladder.start), phases: [own, ...others] };
+    }
     case "step":
       return {
         phases: ladder.phases.map((phase) =>

@@ -21,7 +21,7 @@ export const todayChanges = (db: Queries, studioId: string, personId: string, si
     [studioId, personId, since],
   );
 
-/** Changes a passage for a day; what was changed of it before on that day is replaced. */
+/** Changes a passage for a day; what the same rule changed of it before on that day is replaced. */
 export const changeToday = (
   db: Queries,
   studioId: string,
@@ -40,8 +40,8 @@ export const changeToday = (
   db.execute(
     `insert into today_change (studio_id, person_id, passage_id, day, rule, change, at)
      values ($1, $2, $3, $4, $5, $6::jsonb, $7)
-     on conflict (passage_id, day) do update
-       set rule = excluded.rule, change = excluded.change, at = excluded.at`,
+     on conflict (passage_id, day, rule) do update
+       set change = excluded.change, at = excluded.at`,
     [studioId, personId, passageId, day, rule, JSON.stringify(change), at],
   );
 
@@ -49,11 +49,10 @@ export const takeBackToday = (
   db: Queries,
   studioId: string,
   personId: string,
-  passageId: string,
-  day: Day,
+  { passageId, day, rule }: Pick<TodayChange, "day" | "rule"> & { readonly passageId: string },
 ) =>
   db.execute(
     `delete from today_change
-     where studio_id = $1 and person_id = $2 and passage_id = $3 and day = $4`,
-    [studioId, personId, passageId, day],
+     where studio_id = $1 and person_id = $2 and passage_id = $3 and day = $4 and rule = $5`,
+    [studioId, personId, passageId, day, rule],
   );

@@ -68,7 +68,7 @@ export function AdviceList(props: AdviceListProps) {
         )}
       </p>
       {forToday.map((each) => (
-        <Today key={each.passageId} {...each} send={send} />
+        <Today key={`${each.passageId} ${each.rule}`} {...each} send={send} />
       ))}
       {hurts && <p>{said.hurts}</p>}
       {!hurts && shown.length === 0 && forToday.length === 0 && !answer && <p>{said.none}</p>}
@@ -101,7 +101,7 @@ function Told({ answer }: { readonly answer: Answer }) {
 }
 
 /** What goes for today only, and the press that takes it back. */
-function Today({ passageId, passage, change, send }: ForToday & { readonly send: Send }) {
+function Today({ passageId, passage, rule, change, send }: ForToday & { readonly send: Send }) {
   const where = placeNamed(passage);
   return (
     <p className={styles.today}>
@@ -109,7 +109,7 @@ function Today({ passageId, passage, change, send }: ForToday & { readonly send:
       <Button
         size="small"
         aria-label={said.asSetOf(where)}
-        onClick={() => send({ act: "not-today", passage: passageId })}
+        onClick={() => send({ act: "not-today", passage: passageId, rule })}
       >
         {said.asSet}
       </Button>

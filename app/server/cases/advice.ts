@@ -127,7 +127,7 @@ export const adviceActSchema = v.variant("act", [
     rule: ruleName,
     change: v.pipe(jsonText, ladderChangeSchema),
   }),
-  v.object({ act: v.literal("not-today"), passage: idSchema }),
+  v.object({ act: v.literal("not-today"), passage: idSchema, rule: ruleName }),
   v.object({
     act: v.literal("ask"),
     id: idSchema,
@@ -216,7 +216,8 @@ export async function actOnAdvice(
       return changeForToday(services, of, act);
     case "not-today": {
       const day = todayIn(services, await studioById(db, studioId));
-      await takeBackToday(db, studioId, personId, act.passage, day);
+      const { passage: passageId, rule } = act;
+      await takeBackToday(db, studioId, personId, { passageId, day, rule });
       return ok({ done: "not-today" });
     }
     case "ask": {

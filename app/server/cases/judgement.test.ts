@@ -181,16 +181,24 @@ describe("advice", () => {
     const { passages, forToday } = await todayPage(services, studioId, personId);
     expect(passages[0]?.target).toBe(80);
     expect(forToday).toMatchObject([{ passageId, change }]);
+    const hide = { ...act, rule: "same-ceiling", change: { kind: "hidden" } } as const;
+    await actOnAdvice(services, of, hide);
+    const both = (await room.begin()).plan.blocks[0]?.ladder;
+    expect(both).toMatchObject({ target: bpm(80), hidden: true });
     room.clock.now += DAY_MS;
     expect(await targetToday()).toBe(bpm(90));
     await actOnAdvice(services, of, act);
     const tried = async () => (await lessonPage(services, studioId, personId)).tried;
-    expect(await tried()).toMatchObject([{ passageId, rule: "behind-date", change, days: 2 }]);
-    await actOnAdvice(services, of, { act: "not-today", passage: passageId });
+    expect(await tried()).toMatchObject([
+      { passageId, rule: "behind-date", change, days: 2 },
+      { rule: "same-ceiling" },
+    ]);
+    const back = { act: "not-today", passage: passageId, rule: "behind-date" } as const;
+    await actOnAdvice(services, of, back);
     expect(await targetToday()).toBe(bpm(90));
-    expect(await tried()).toMatchObject([{ day: DAY, days: 1 }]);
+    expect(await tried()).toMatchObject([{ change: hide.change }, { day: DAY, days: 1 }]);
     await actOnAdvice(services, of, { act: "do", passage: passageId, change });
-    expect(await tried()).toEqual([]);
+    expect(await tried()).toMatchObject([{ change: hide.change }]);
   });
 
   test("after days off it says so; put away or switched off it stays away", async () => {

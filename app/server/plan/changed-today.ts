@@ -15,7 +15,7 @@ export function readChange({ rule, change }: Pick<TodayChange, "rule" | "change"
   return read.success ? read.output : undefined;
 }
 
-/** Passages with their ladders as they are changed for today, and what of them is. */
+/** Passages with their ladders as they are changed for today, and what was changed. */
 export async function changedToday(
   db: Queries,
   studioId: string,
@@ -24,17 +24,19 @@ export async function changedToday(
   passages: readonly Passage[],
 ) {
   const rows = await todayChanges(db, studioId, personId, today);
-  const changes = rows.flatMap((row) => {
+  const ladders = new Map(passages.map(({ id, ladder }) => [id, ladder]));
+  // One upon the other, in the order in which they were pressed.
+  const changes = rows.toReversed().flatMap((row) => {
     const read = row.day === today ? readChange(row) : undefined;
-    const ladder = passages.find(({ id }) => id === row.passage_id)?.ladder;
+    const ladder = ladders.get(row.passage_id);
     const changed = read && ladder && changedLadder(ladder, read.change);
-    return changed ? [{ passageId: row.passage_id, ...read, ladder: changed }] : [];
+    if (!changed) return [];
+    ladders.set(row.passage_id, changed);
+    return [{ passageId: row.passage_id, ...read }];
   });
-  const ladderOf = ({ id, ladder }: Passage) =>
-    changes.find(({ passageId }) => passageId === id)?.ladder ?? ladder;
   return {
-    passages: passages.map((passage): Passage => ({ ...passage, ladder: ladderOf(passage) })),
-    changes: changes.map(({ passageId, rule, change }) => ({ passageId, rule, change })),
+    passages: passages.map((each): Passage => ({ ...each, ladder: ladders.get(each.id) ?? null })),
+    changes,
   };
 }
 
