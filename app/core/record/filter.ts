@@ -29,7 +29,7 @@ export const TUNED = {
   gain: 0.006,
   gainSd: 0.014,
   levelDrift: 0.012,
-  gainDrift: 0.001,
+  gainDrift: 0.0005,
   dayNoise: 0.03,
   lostADay: 0.004,
   keySd: 0.06,
