@@ -31,6 +31,8 @@ export default [
   route("studio/:studioId/sessions/:sessionId/stand", "routes/stand.tsx"),
   route("studio/:studioId/sessions/:sessionId/notes/:passageId", "routes/stand-notes.ts"),
   route("studio/:studioId/sessions/:sessionId/events", "routes/session-events.ts"),
+  route("studio/:studioId/sessions/:sessionId/takes/:takeId", "routes/session-take.ts"),
+  route("studio/:studioId/recordings/:takeId/sound", "routes/take-sound.ts"),
   layout("routes/desk.tsx", [
     ...prefix("studio/:studioId", [
       index("routes/week.tsx"),
@@ -61,6 +63,7 @@ export default [
       route("passages/:passageId/track", "routes/track.tsx"),
       route("passages/:passageId/how-sure", "routes/how-sure.tsx"),
       route("sessions/:sessionId", "routes/afterwards.tsx"),
+      route("recordings/:takeId", "routes/take.tsx"),
     ]),
   ]),
   route("*", "routes/nowhere.tsx"),

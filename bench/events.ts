@@ -11,6 +11,7 @@ import { openRoom } from "~/server/cases/open-room";
 import { cutPassage, setLadder } from "~/server/cases/passages";
 import { rebuildProjections } from "~/server/cases/rebuild";
 import { passagePart, startSession } from "~/server/cases/start-session";
+import { takesAside } from "~/server/test/takes-aside";
 import { workHere } from "~/server/score/work";
 import type { Services } from "~/server/services";
 import { aLadder } from "~/core/ladder/test/fixtures";
@@ -61,7 +62,13 @@ async function oneStudent(services: Services) {
 export async function eventFigures(): Promise<Figure[]> {
   const directory = await mkdtemp(path.join(tmpdir(), "fidus-bench-"));
   const db = await openDatabase(process.cwd(), directory);
-  const services = { db, now: Date.now, newId: randomUUID, scores: workHere() };
+  const services = {
+    db,
+    now: Date.now,
+    newId: randomUUID,
+    scores: workHere(),
+    takes: takesAside(),
+  };
   const { studioId, personId, passageId } = await oneStudent(services);
   const begin = async () => {
     const begun = await startSession(services, studioId, personId, [passagePart(passageId)]);

@@ -14,6 +14,7 @@ import { told } from "~/features/records/told";
 import { roomAsZip } from "~/server/cases/room-out";
 import { weekOf } from "~/server/cases/week";
 import { todayPage } from "~/server/cases/today";
+import { takesAside } from "~/server/test/takes-aside";
 import { workHere } from "~/server/score/work";
 import type { Services } from "~/server/services";
 import { pieceForm } from "../demo/seed";
@@ -218,7 +219,13 @@ export async function planningFigures(): Promise<Figure[]> {
   ];
   const directory = await mkdtemp(path.join(tmpdir(), "fidus-bench-"));
   const db = await openDatabase(process.cwd(), directory);
-  const services = { db, now: Date.now, newId: randomUUID, scores: workHere() };
+  const services = {
+    db,
+    now: Date.now,
+    newId: randomUUID,
+    scores: workHere(),
+    takes: takesAside(),
+  };
   const { studioId, studentId } = await fullRoom(services);
   const board = await timed(15, () => weekOf(services, studioId));
   figures.push({

@@ -17,6 +17,7 @@ import { roomAsZip } from "~/server/cases/room-out";
 import { studentPage } from "~/server/cases/student-pages";
 import { todayPage } from "~/server/cases/today";
 import { weekOf } from "~/server/cases/week";
+import { takesAside } from "~/server/test/takes-aside";
 import { workHere } from "~/server/score/work";
 import { UNTOLD } from "~/server/test/told";
 import { roomRows } from "~/server/test/room-rows";
@@ -33,7 +34,7 @@ let studioId: string;
 let lines: Awaited<ReturnType<typeof weekOf>>["lines"];
 beforeAll(async () => {
   const db = await memoryDatabase();
-  services = { db, now: () => NOW, newId: randomUUID, scores: workHere() };
+  services = { db, now: () => NOW, newId: randomUUID, scores: workHere(), takes: takesAside() };
   await seedDemo(services, process.cwd());
   studioId = (await allStudios(services.db))[0]!.id;
   lines = (await weekOf(services, studioId)).lines;

@@ -100,27 +100,30 @@ test("advice is carried out by a press and taken back, put away, switched off, t
   const given = (title: string) =>
     page.getByRole("heading", { name: title, exact: true, level: 3 });
   const lower = given("Start lower after days off");
-  await expect(lower).toHaveCount(3);
-  await expect(page.getByText(/days off: today would start at \d+ bpm/)).toHaveCount(3);
+  await expect(lower.first()).toBeVisible();
+  // For most of her passages; which of them, her ten weeks decide.
+  const all = await lower.count();
+  expect(all).toBeGreaterThanOrEqual(2);
+  await expect(page.getByText(/days off: today would start at \d+ bpm/)).toHaveCount(all);
   const asAdvised = page.getByRole("button", { name: "Start as advised" });
   await asAdvised.first().click();
   await expect(page.getByText("Changed, as pressed.")).toBeVisible();
-  await expect(lower).toHaveCount(2);
+  await expect(lower).toHaveCount(all - 1);
   await page.getByRole("button", { name: "Take it back" }).click();
   await expect(page.getByText("Taken back: the ladder is as it was.")).toBeVisible();
-  await expect(lower).toHaveCount(3);
+  await expect(lower).toHaveCount(all);
   await asAdvised.first().click();
   await expect(page.getByText("Changed, as pressed.")).toBeVisible();
   await page.reload();
   await ready(page);
-  await expect(lower).toHaveCount(2);
+  await expect(lower).toHaveCount(all - 1);
 
   await page.getByRole("button", { name: "Not now: Start lower after days off" }).first().click();
   await expect(page.getByText("Put away until it is practised again.")).toBeVisible();
   await page.reload();
   await ready(page);
   await expect(page.getByRole("heading", { name: "Advice" })).toBeVisible();
-  await expect(lower).toHaveCount(1);
+  await expect(lower).toHaveCount(all - 2);
 
   await page.getByRole("link", { name: "Week", exact: true }).click();
   await page.getByRole("link", { name: "Ines Calloway", exact: true }).click();

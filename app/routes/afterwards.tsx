@@ -22,7 +22,9 @@ export const loader = (asked: Route.LoaderArgs) =>
     const { advice, forToday } = advises
       ? await adviceOf(services, studioId, page.person.id, { forStudent: !teaches })
       : { advice: [], forToday: [] };
-    return { studioId, looksOnly, teaches, advice, forToday, ...page };
+    // Takes are heard by the student and the teacher.
+    const takes = looksOnly ? [] : page.takes;
+    return { studioId, looksOnly, teaches, advice, forToday, ...page, takes };
   });
 
 export const action = (asked: Route.ActionArgs) =>

@@ -16,7 +16,8 @@ export const loader = (asked: Route.LoaderArgs) =>
     const looksOnly = who.role === "parent";
     const withPlays = new URL(asked.request.url).searchParams.has("plays");
     const page = await progressPage(services, studioId, passageId, withPlays);
-    return { studioId, teaches, looksOnly, ...page };
+    // Takes are heard by the student and the teacher.
+    return { studioId, teaches, looksOnly, ...page, takes: looksOnly ? [] : page.takes };
   });
 
 export const action = (asked: Route.ActionArgs) =>

@@ -10,10 +10,12 @@ import { cookieSecret, signInCookie } from "./access/cookie";
 import { Throttle } from "./access/throttle";
 import { linksForTeachers } from "./cases/passwords";
 import { recount } from "./cases/rebuild";
+import { sweepTakes } from "./cases/takes";
 import { readEnvironment, type Environment } from "./environment";
 import { createHttp, type HttpOptions } from "./http";
 import { workInThread } from "./score/thread-work";
 import type { Services } from "./services";
+import { TakeFiles } from "./takes/take-files";
 
 const DAY_MS = 86_400_000;
 
@@ -39,6 +41,11 @@ const listening = (server: Server): Promise<void> =>
   new Promise((resolve, reject) => server.once("listening", resolve).once("error", reject));
 
 const LAST_WORDS_MS = 500;
+/** How often takes whose days are over are looked for. */
+const SWEEP_MS = 3_600_000;
+
+const tellFault = (error: unknown): void =>
+  void process.stderr.write(`${error instanceof Error ? error.stack : String(error)}\n`);
 
 /** Without its database a server only keeps people waiting: it says why, and ends. */
 function leave(why: string): void {
@@ -81,11 +88,15 @@ export async function start({ root, variables, development }: StartOptions): Pro
   const db = await openDatabase(root, dataDir, leave);
   const now = clockOf(time);
   const scores = workInThread(path.join(root, "build/threads/score.js"));
-  const services: Services = { db, now, newId: randomUUID, scores };
+  const takes = new TakeFiles(path.join(dataDir, "takes"));
+  const services: Services = { db, now, newId: randomUUID, scores, takes };
   try {
     if (demo && (await allStudios(db)).length === 0) await seedDemo(services, root);
     await recount(services, tellEachTenth());
     await refreshStatistics(db);
+    await sweepTakes(services);
+    const sweeping = setInterval(() => void sweepTakes(services).catch(tellFault), SWEEP_MS);
+    sweeping.unref();
     const cookie = signInCookie(await cookieSecret(dataDir, secret), https);
     const app = createHttp({
       services,
@@ -110,6 +121,7 @@ export async function start({ root, variables, development }: StartOptions): Pro
       address,
       notices: links.map(({ name, path: way }) => `${name} sets a password at ${address}${way}`),
       async close() {
+        clearInterval(sweeping);
         server.closeAllConnections();
         await new Promise((resolve) => server.close(resolve));
         await Promise.all([db.close(), scores.close()]);

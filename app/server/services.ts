@@ -2,6 +2,7 @@ import { dayOf, type Day } from "~/core/units";
 import type { Database } from "~/db/client";
 import type { Studio } from "~/db/queries";
 import type { ScoreWork } from "./score/work";
+import type { TakeFiles } from "./takes/take-files";
 
 /** What every use case is given: nothing is reached for, everything can be replaced in a test. */
 export interface Services {
@@ -11,6 +12,8 @@ export interface Services {
   readonly newId: () => string;
   /** Reads files of music and engraves them. */
   readonly scores: ScoreWork;
+  /** The sound of takes, beside the database. */
+  readonly takes: TakeFiles;
 }
 
 export const todayIn = ({ now }: Pick<Services, "now">, studio: Pick<Studio, "time_zone">): Day =>

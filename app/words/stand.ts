@@ -244,6 +244,7 @@ export const stand = {
       ["V  Home", "from memory: show the notes for this play; Home is a pedal’s third key"],
       ["E", "end well: one slow play, then finish"],
       ["H  Escape held", "it hurts: stop"],
+      ["a", "record the next play"],
       ["?", "these keys"],
     ] as readonly (readonly [string, string])[],
     letters: "Single letters are keys; without them digits, arrows, the pedal and Escape still are",

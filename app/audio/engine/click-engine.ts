@@ -88,6 +88,11 @@ export class ClickEngine {
     this.node.connect(to);
   }
 
+  /** What it gives out, for whoever listens in. */
+  get output(): AudioNode {
+    return this.node;
+  }
+
   /** Sends a map ahead; `start` lies in the future of the context. */
   schedule(map: BeatMap, start: number): Scheduled {
     const scheduled = { mapId: ++this.lastId, map, start };

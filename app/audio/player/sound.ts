@@ -5,6 +5,7 @@ import { ClickEngine, type MarkerPassed } from "~/audio/engine";
 export interface Sound {
   readonly engine: ClickEngine;
   readonly clock: AudioClock;
+  readonly context: AudioContext;
   now(): number;
   resume(): Promise<void>;
   close(): Promise<void>;
@@ -22,6 +23,7 @@ export async function openSound(
   return {
     engine,
     clock: outputClock(context),
+    context,
     now: () => context.currentTime,
     resume: () => context.resume(),
     async close() {

@@ -49,3 +49,10 @@ export function wavSamples(samples: Float32Array, depth: Depth): Uint8Array<Arra
   });
   return bytes;
 }
+
+/** Samples as a whole WAV file of 16 bits. */
+export const wavFile = (samples: Float32Array, rate: number): Blob => {
+  const untold = { title: "", artist: "", comment: "" };
+  const parts = [wavHeader(samples.length, rate, 16, untold), wavSamples(samples, 16)];
+  return new Blob([...parts, wavEnd(samples.length, 16, untold)], { type: "audio/wav" });
+};

@@ -216,3 +216,18 @@ export {
   tableNames,
   tablesVersion,
 } from "./whole-room";
+export {
+  deleteTake,
+  deleteTakesBefore,
+  deleteTakesOf,
+  hashInUse,
+  insertTake,
+  personOfTake,
+  takeById,
+  takeBytesOf,
+  takeHashes,
+  takesDays,
+  takesOf,
+  takeThere,
+  type TakeRow,
+} from "./takes";

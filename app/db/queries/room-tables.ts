@@ -114,5 +114,6 @@ export const LEFT_OUT = {
   access: "Links, codes and calendar addresses are made anew.",
   sign_in: "Who is signed in where belongs to this machine.",
   outlook: "Reckoned anew each day.",
+  take: "Kept for so many days only, and its sound lies beside the database of this machine.",
   migration: "How the tables came about is this database's own.",
 } as const;

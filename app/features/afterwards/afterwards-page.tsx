@@ -13,7 +13,10 @@ import { AdviceList } from "~/features/advice/advice-list";
 import type { AdviceShown, ForToday } from "~/features/advice/advice-shapes";
 import type { LogEntry, PassageLine } from "~/features/shapes";
 import { SubmitButton } from "~/components/submit-button";
+import { TakeList } from "~/features/take/take-list";
+import type { TakeOfList } from "~/features/take/take-shapes";
 import { words } from "~/words";
+import { listenWords } from "~/words/listen";
 import { planWords } from "~/words/plan";
 import { CheckIn, Ratings } from "./how-was-it";
 import { MovedLine } from "./moved-line";
@@ -25,6 +28,7 @@ export interface AfterwardsPageProps {
   readonly teaches: boolean;
   readonly advice: readonly AdviceShown[];
   readonly forToday: readonly ForToday[];
+  readonly takes: readonly TakeOfList[];
   readonly person: { readonly id: string; readonly name: string };
   readonly marks: readonly Mark[];
   readonly entry: LogEntry;
@@ -42,6 +46,7 @@ export function AfterwardsPage({
   teaches,
   advice,
   forToday,
+  takes,
   person,
   marks,
   entry,
@@ -177,6 +182,11 @@ export function AfterwardsPage({
           </Button>
         </Section>
       </div>
+      {takes.length > 0 && (
+        <Section title={listenWords.takes}>
+          <TakeList studioId={studioId} takes={takes} />
+        </Section>
+      )}
       <AdviceList
         quiet
         home={home}

@@ -12,7 +12,10 @@ import type { PassageOutlook, Span } from "~/core/record";
 import type { BeatUnit, Day } from "~/core/units";
 import { PractiseNow } from "~/components/practise-now";
 import type { PassageDay, PassageLine } from "~/features/shapes";
+import { TakeList } from "~/features/take/take-list";
+import type { TakeOfList } from "~/features/take/take-shapes";
 import { words } from "~/words";
+import { listenWords } from "~/words/listen";
 import { outlookWords } from "~/words/outlook";
 import { trackWords } from "~/words/track";
 import { DayRows } from "./day-rows";
@@ -26,6 +29,7 @@ export interface ProgressPageProps {
   readonly studioId: string;
   readonly teaches: boolean;
   readonly looksOnly: boolean;
+  readonly takes: readonly TakeOfList[];
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string };
   readonly piece: {
@@ -167,6 +171,15 @@ export function ProgressPage(props: ProgressPageProps) {
               teaches={props.teaches}
               changed={props.changed}
             />
+          )}
+          {!props.looksOnly && (
+            <Section title={listenWords.takes}>
+              {props.takes.length === 0 ? (
+                <p className={styles.soft}>{listenWords.takesEmpty}</p>
+              ) : (
+                <TakeList studioId={studioId} takes={props.takes} />
+              )}
+            </Section>
           )}
           <Section title={words.progress.where}>
             <BarRibbon

@@ -1,6 +1,6 @@
 import { openSound, type Sound } from "~/audio/player";
 import type { MarkerPassed, Scheduled } from "~/audio/engine";
-import { loopMap, type Drone, type LoopRequest, type MapBar } from "~/core/click";
+import { loopMap, type BeatMap, type Drone, type LoopRequest, type MapBar } from "~/core/click";
 import type { Segment } from "~/core/ladder";
 import type { Heard } from "~/core/session";
 
@@ -15,13 +15,25 @@ export interface Loop extends Heard {
   readonly ends: number;
 }
 
+/** A map in which the play itself is silent. */
+function countInOnly(map: BeatMap): BeatMap {
+  const begins = map.markers.find(({ name }) => name === "play-began")?.at ?? 0;
+  return { ...map, clicks: map.clicks.filter(({ at }) => at < begins) };
+}
+
 /** What sounds at the stand: the loop that is heard, the one that follows it, and the drone. */
 export class LoopSound {
   private sound: Sound | undefined;
+  /** Whether nothing is to sound but the count-in. */
+  quiet: () => boolean = () => false;
   heard: Loop | undefined;
   next: Loop | undefined;
   /** The loop heard last; one that is withdrawn changes nothing for the ear. */
   last: Heard | undefined;
+
+  get opened(): Sound | undefined {
+    return this.sound;
+  }
 
   get isOpen(): boolean {
     return this.sound !== undefined;
@@ -41,7 +53,8 @@ export class LoopSound {
   send(request: LoopRequest, what: Pick<Loop, "of" | "segment">, at: number): Loop | undefined {
     if (!this.sound) return undefined;
     const { engine, now } = this.sound;
-    const scheduled = engine.schedule(loopMap(request), Math.max(at, now() + LEAD_SECONDS));
+    const map = this.quiet() ? countInOnly(loopMap(request)) : loopMap(request);
+    const scheduled = engine.schedule(map, Math.max(at, now() + LEAD_SECONDS));
     const { tempo } = request.plays[0];
     return { ...what, scheduled, request, tempo, ends: scheduled.start + scheduled.map.duration };
   }

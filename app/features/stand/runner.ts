@@ -244,6 +244,7 @@ export class StandRunner extends StandLoop {
   dispose(): void {
     this.silence();
     this.ledger.dispose();
+    this.takes.dispose();
     this.sound.close();
   }
 }

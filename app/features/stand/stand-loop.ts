@@ -14,6 +14,8 @@ import { Marks } from "./marks";
 import { followsInTime, isInTime, noVerdictOf, waitsInTime } from "./in-time";
 import { LoopSound, type Loop } from "./loop-sound";
 import { playedOf } from "./played";
+import type { TakeChoice } from "./take-choice";
+import { Takes } from "./takes";
 import { TappedAlong } from "./tapped-along";
 import { NERVOUS_MS, PAUSE_SECONDS, RESTART_SECONDS, type RunnerOptions } from "./runner-options";
 import { canPlayOn, questionOf, type StandView, type Transport } from "./view";
@@ -33,6 +35,7 @@ export class StandLoop {
   protected ready = false;
   protected readonly sound = new LoopSound();
   protected readonly taps = new TappedAlong();
+  readonly takes: Takes;
   /** What was pressed and is not counted yet. */
   readonly marks = new Marks();
   /** The notes are hidden, and nobody has looked since the last play. */
@@ -43,6 +46,8 @@ export class StandLoop {
 
   constructor(protected readonly options: RunnerOptions) {
     this.ledger = new Ledger({ ...options, onChange: () => this.changed() });
+    this.takes = new Takes((takeId) => options.url.replace(/events$/, `takes/${takeId}`));
+    this.sound.quiet = () => this.takes.quiet;
     this.view = this.currentView();
   }
 
@@ -99,16 +104,24 @@ export class StandLoop {
   protected async startNow(): Promise<void> {
     // A second press finds the loop running and must not lay another one over it.
     if (!this.ready || this.state.ended || this.transport !== "stopped") return;
-    await this.sound.open(
-      this.options.volume,
-      (passed) => void this.inOrder(() => this.onMarker(passed)),
-    );
+    await this.openSound();
     if (this.ledger.events.length === 0) await this.write("opened", {});
     if (this.state.resting) await this.write("rest-ended", {});
     if (questionOf(this.state, this.transport) === "task") return;
     if (this.state.pending) return this.go("asking");
     this.playFrom(0);
   }
+
+  private openSound(): Promise<void> {
+    const onMarker = (passed: MarkerPassed) => void this.inOrder(() => this.onMarker(passed));
+    return this.sound.open(this.options.volume, onMarker);
+  }
+
+  /** Records the next play; from a press, since it may open the sound. */
+  record = async (choice: TakeChoice): Promise<void> => {
+    await this.openSound();
+    await this.takes.arm(this.sound.opened!, choice);
+  };
 
   pause(): void {
     this.silence();
@@ -118,6 +131,7 @@ export class StandLoop {
   protected silence(): void {
     clearTimeout(this.restTimer);
     this.sound.stop();
+    if (this.transport === "count-in" || this.transport === "play") this.takes.cancel();
     this.early = false;
   }
 
@@ -139,6 +153,7 @@ export class StandLoop {
   protected begin(loop: Loop): void {
     this.sound.begin(loop);
     this.taps.clear();
+    this.takes.begin(loop);
     this.transport = loop.scheduled.map.bars[0]!.part === "play" ? "play" : "count-in";
     if (isInTime(this.state)) this.follow();
     this.changed();
@@ -177,12 +192,15 @@ export class StandLoop {
     const decided = heard.of !== loopOf(this.state) || !canPlayOn(this.state);
     const uncounted = isInTime(this.state) && (decided || waitsInTime(this.state));
     this.transport = "breather";
-    await this.write("played", {
+    const { plan, state } = currentBlock(this.state);
+    const id = await this.write("played", {
       ...playedOf(heard, complete ? undefined : gone),
       ...(spread === undefined ? {} : { spread }),
       ...(uncounted ? { uncounted } : {}),
       ...(this.fromMemory ? { fromMemory: true } : {}),
     });
+    const { passageId: passage } = plan;
+    void this.takes.played({ id, passage, tempo: heard.tempo, rung: state.rung });
     if (early) await this.judgeNow("clean");
   }
 

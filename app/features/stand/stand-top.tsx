@@ -15,12 +15,15 @@ interface StandTopProps {
   readonly onHelp: () => void;
   /** The way to the next part. */
   readonly onward: ReactNode;
+  /** Whether something is recorded. */
+  readonly take: ReactNode;
   readonly volume: number;
   readonly onVolume: (volume: number) => void;
 }
 
 /** What is played, how long already, and the few things that are set rather than played. */
-export function StandTop({ view, home, onHelp, onward, volume, onVolume }: StandTopProps) {
+export function StandTop(props: StandTopProps) {
+  const { view, home, onHelp, onward, take, volume, onVolume } = props;
   const { dark, toggle } = useScheme();
   const { plan, state } = currentBlock(view.state);
   const task = taskNow(view.state);
@@ -67,6 +70,7 @@ export function StandTop({ view, home, onHelp, onward, volume, onVolume }: Stand
           </a>
         )}
       </p>
+      {take}
       <div className={styles.volume}>
         <Volume2 size={20} aria-hidden />
         {/* A plain slider: the stand need not carry the weight of a larger one. */}

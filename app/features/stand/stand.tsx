@@ -21,6 +21,8 @@ import { NoteSheet } from "./note-sheet";
 import { OpeningSheet } from "./opening-sheet";
 import { StandFigure } from "./stand-figure";
 import { StandTop } from "./stand-top";
+import { TakeLight } from "./take-light";
+import { lastTakeChoice, TakeSheet } from "./take-sheet";
 import { TapSheet } from "./tap-sheet";
 import { NextPart, TaskView } from "./task-view";
 import { Tools } from "./tools";
@@ -39,6 +41,8 @@ export interface StandProps {
   readonly plan: SessionPlan;
   readonly stored: readonly SessionEvent[];
   readonly music: StandMusic;
+  /** A room to try things out: a stand-in for the microphone is offered. */
+  readonly trial: boolean;
 }
 
 /** The stand, in one window at a time. */
@@ -59,6 +63,9 @@ export function Stand(props: StandProps) {
 
 const REST_SECONDS = 60;
 
+/** What lies over the stand. */
+type Laid = "help" | "note" | "tap" | "between" | "opening" | "take";
+
 function OpenStand({
   studioId,
   sessionId,
@@ -66,12 +73,13 @@ function OpenStand({
   plan,
   stored,
   music,
+  trial,
   held,
 }: StandProps & { held: boolean }) {
   const { volume, setVolume } = useVolume();
   const url = `/studio/${studioId}/sessions/${sessionId}/events`;
   const { runner, view } = useStandRunner({ sessionId, plan, stored, url, volume });
-  const [sheet, setSheet] = useState<"help" | "note" | "tap" | "between" | "opening" | undefined>(
+  const [sheet, setSheet] = useState<Laid | undefined>(
     plan.opening && stored.length === 0 ? "opening" : undefined,
   );
   const navigate = useNavigate();
@@ -117,6 +125,13 @@ function OpenStand({
     runner?.pause();
     setSheet("between");
   };
+  const openTake = () => {
+    // While it is played nothing is asked: what was chosen before goes.
+    const before = running ? lastTakeChoice(trial) : undefined;
+    if (before) return void runner?.record(before);
+    runner?.pause();
+    setSheet("take");
+  };
   const usable = held && view.ready && !ended;
   const [notesShown, setNotesShown] = useKeptChoice("fidus-notes", true);
   const byHeart = useByHeart(state.plays.length);
@@ -137,6 +152,7 @@ function OpenStand({
     onBetween: openBetween,
     onNote: () => setSheet("note"),
     onLook: byHeart.look,
+    onRecord: openTake,
     onHelp: () => setSheet("help"),
   });
 
@@ -167,6 +183,7 @@ function OpenStand({
         home={`/studio/${studioId}/students/${personId}/today`}
         onHelp={() => setSheet("help")}
         onward={<NextPart view={view} runner={runner} usable={usable} />}
+        take={!task && <TakeLight runner={runner} usable={usable} onRecord={openTake} />}
         volume={volume}
         onVolume={(next) => {
           setVolume(next);
@@ -212,6 +229,15 @@ function OpenStand({
           onClose={() => setSheet(undefined)}
         />
       )}
+      <TakeSheet
+        open={sheet === "take"}
+        trial={trial}
+        onClose={() => setSheet(undefined)}
+        onRecord={(choice) => {
+          setSheet(undefined);
+          void runner?.record(choice);
+        }}
+      />
       <HelpSheet
         open={sheet === "help"}
         letters={letters}

@@ -31,6 +31,7 @@ interface StandKeysOptions {
   readonly onBetween: () => void;
   readonly onNote: () => void;
   readonly onLook: () => void;
+  readonly onRecord: () => void;
   readonly onHelp: () => void;
 }
 
@@ -88,6 +89,7 @@ export function useStandKeys(options: StandKeysOptions): void {
     t: atBlock(() => runner?.takeRest(options.restSeconds)),
     c: atBlock(options.onBetween),
     n: options.onNote,
+    a: atBlock(options.onRecord),
     v: atBlock(options.onLook),
     e: atBlock(() => runner?.endWell()),
     h: act(() => runner?.hurts()),

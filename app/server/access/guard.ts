@@ -1,5 +1,5 @@
 import { data, redirect, type RouterContextProvider } from "react-router";
-import { personOfPassage, personOfSession } from "~/db/queries";
+import { personOfPassage, personOfSession, personOfTake } from "~/db/queries";
 import { answering, idsOf, notFound } from "../boundary";
 import { servicesOf } from "../context";
 import type { Services } from "../services";
@@ -22,7 +22,7 @@ export interface Admitted {
 /** A page leads to the sign-in and back; what is sent or fetched by a script is refused. */
 function mustSignIn(request: Request): unknown {
   const { pathname, search } = new URL(request.url);
-  const isPage = request.method === "GET" && !pathname.endsWith("/events");
+  const isPage = request.method === "GET" && !/\/(events|takes\/[0-9a-f-]+)$/.test(pathname);
   if (isPage) return redirect(`/sign-in?to=${encodeURIComponent(pathname + search)}`);
   return data({ sentence: "Sign in first, then send it again." }, { status: 401 });
 }
@@ -47,6 +47,10 @@ function insist(who: Who, right: Right, studioId: string, personId: string | und
   if (may(who, right, studioId, personId)) return;
   // What one may look at one may be told that one may not change; all else isn't there.
   const mine = personId === undefined || may(who, "see", studioId, personId);
+  if (mine && right === "hear") {
+    const sentence = "Takes are heard by the student and their teacher.";
+    throw data({ sentence }, { status: 403 });
+  }
   if (mine && right === "teach") {
     throw data({ sentence: TEACHERS_PAGE[who.role] }, { status: 403 });
   }
@@ -108,6 +112,20 @@ export const forPassage = <T>(
     const { person_id } = await personOfPassage(given.services.db, given.studioId, passageId);
     insist(given.who, right, given.studioId, person_id);
     return work({ ...given, passageId, personId: person_id });
+  });
+
+/** Whoever has a right over the student whose take it is. */
+export const forTake = <T>(
+  asked: Asked,
+  right: Right,
+  work: Work<Admitted & { readonly takeId: string; readonly personId: string }, T>,
+): Promise<T> =>
+  answering(async () => {
+    const given = await admitted(asked);
+    const { takeId } = idsOf(asked.params, "takeId");
+    const { person_id } = await personOfTake(given.services.db, given.studioId, takeId);
+    insist(given.who, right, given.studioId, person_id);
+    return work({ ...given, takeId, personId: person_id });
   });
 
 /** Whoever has a right over the student whose session it is. */

@@ -3,11 +3,11 @@ import type { Who } from "~/db/queries";
 export type { Who };
 
 /** What somebody may do with a student's things. */
-export type Right = "see" | "practise" | "teach";
+export type Right = "see" | "hear" | "practise" | "teach";
 
 /**
  * The one place that says who may do what. A teacher: everything in their room. A student: see
- * and practise what is theirs. A parent: see what is their child's.
+ * hear and practise what is theirs. A parent: see what is their child's, and hear none of it.
  */
 export function may(
   who: Who,

@@ -15,6 +15,7 @@ import {
 import { todayIn, type Services } from "../services";
 import { asOf } from "../plan/as-of";
 import { weekNotes, weekOn } from "../plan/week-on";
+import { takesListed } from "./takes";
 import { minutesOfDays, whatHappened } from "../plan/week-plan";
 import { passageLine, stateOf } from "./passage-line";
 
@@ -78,5 +79,6 @@ export async function afterwardsPage(services: Services, studioId: string, sessi
   const marks = await marksOf(services, studioId, entry, passages);
   const isToday = entry.day === today;
   const read = asOf(entry, today, studio.time_zone);
-  return { person, marks, entry: read, isToday, flaws, fromMemory, next };
+  const takes = await takesListed(services, studioId, { sessionId });
+  return { person, marks, entry: read, isToday, flaws, fromMemory, next, takes };
 }

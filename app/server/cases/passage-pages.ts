@@ -23,6 +23,7 @@ import { passageOutlook } from "../plan/ahead";
 import { turnsOf } from "../plan/turns";
 import { standingOf } from "../plan/standing";
 import { aheadInputs } from "./outlook";
+import { takesListed } from "./takes";
 import { passageLine } from "./passage-line";
 import { notationOf } from "./scores";
 import { movedLadders } from "./tempo-moved";
@@ -102,6 +103,7 @@ export async function progressPage(
   const standing = standingOf(passage, today);
   return {
     today,
+    takes: await takesListed(services, studioId, { passageId }),
     person,
     piece: passage.piece,
     passage: passageLine(passage, today),

@@ -7,6 +7,7 @@ import {
   passageById,
   scoresOfPassages,
   sessionById,
+  studioById,
 } from "~/db/queries";
 import type { EngravingAsked } from "../score/engraving";
 import type { Services } from "../services";
@@ -15,9 +16,10 @@ import { engraved } from "./scores";
 
 /** What the stand needs: the plan as it was fixed, and the events that have arrived. */
 export async function standPage({ db }: Services, studioId: string, sessionId: string) {
-  const [session, stored] = await Promise.all([
+  const [session, stored, studio] = await Promise.all([
     sessionById(db, studioId, sessionId),
     eventsOf(db, studioId, sessionId),
+    studioById(db, studioId),
   ]);
   const { person_id: personId, plan } = session;
   const passages = [...new Set(plan.blocks.map(({ passageId }) => passageId))];
@@ -40,7 +42,13 @@ export async function standPage({ db }: Services, studioId: string, sessionId: s
   const engraved = scores.map(({ passage_id: id, only_notes: only, score }) => {
     return [id, { address: address(id), labels: labelsOf(score), images: [], only }] as const;
   });
-  return { personId, plan, stored, music: Object.fromEntries([...onPaper, ...engraved]) };
+  return {
+    personId,
+    plan,
+    stored,
+    trial: studio.demo,
+    music: Object.fromEntries([...onPaper, ...engraved]),
+  };
 }
 
 /** The printed numbers that are others than the positions. */

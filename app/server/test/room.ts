@@ -9,6 +9,7 @@ import { addPiece, readPieceForm } from "../cases/add-piece";
 import { openRoom } from "../cases/open-room";
 import { cutPassage, setLadder } from "../cases/passages";
 import { passagePart, startSession } from "../cases/start-session";
+import { takesAside } from "./takes-aside";
 import { workHere } from "../score/work";
 import type { Services } from "../services";
 
@@ -49,7 +50,13 @@ afterAll(async () => (await house)?.close());
 export async function furnishedRoom({ alone = false } = {}) {
   const db = await (alone ? memoryDatabase() : (house ??= memoryDatabase()));
   const clock = { now: NOON };
-  const services: Services = { db, now: () => clock.now, newId: randomUUID, scores: workHere() };
+  const services: Services = {
+    db,
+    now: () => clock.now,
+    newId: randomUUID,
+    scores: workHere(),
+    takes: takesAside(),
+  };
   const open = async (room: string) => {
     const names = { room, teacher: "Odile", name: "Tomasz", instrument: "mandolin" };
     const opened = await openRoom(services, { ...names, self: false, timeZone: "Europe/London" });

@@ -1,0 +1,7 @@
+export {
+  deviceMicrophone,
+  MicrophoneMissing,
+  type Microphone,
+  type NoMicrophone,
+} from "./microphone";
+export { simulatedMicrophone } from "./simulated";

@@ -1,0 +1,1 @@
+export { canRecord, peaksText, TakeRecorder, type Placed } from "./take-recorder";

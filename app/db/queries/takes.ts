@@ -1,0 +1,138 @@
+import * as v from "valibot";
+import { takeSchema } from "~/core/listen";
+import type { Day } from "~/core/units";
+import type { Queries } from "~/db/client";
+import { dayRow, idRow, tempoRow } from "./rows";
+
+const takeRow = v.object({
+  id: idRow,
+  person_id: idRow,
+  session_id: idRow,
+  passage_id: idRow,
+  play: idRow,
+  recorded_at: v.date(),
+  tempo: tempoRow,
+  bytes: v.number(),
+  hash: v.string(),
+  media_type: v.string(),
+  about: takeSchema,
+  kept_until: dayRow,
+  /** At the stand; nothing where the play was taken back. */
+  verdict: v.nullable(v.picklist(["clean", "flawed"])),
+  flaw_bar: v.nullable(v.number()),
+});
+export type TakeRow = v.InferOutput<typeof takeRow>;
+
+const TAKE = `
+  select take.id, take.person_id, take.session_id, take.passage_id, take.play, take.recorded_at,
+    take.tempo, take.bytes, take.hash, take.media_type, take.about, take.kept_until,
+    rep.verdict, rep.flaw_bar
+  from take left join rep on rep.id = take.play and rep.session_id = take.session_id`;
+
+export const takeById = (db: Queries, studioId: string, takeId: string) =>
+  db.one(takeRow, `${TAKE} where take.studio_id = $1 and take.id = $2`, [studioId, takeId]);
+
+/** Whether a take has arrived whole, and under which session. */
+export const takeThere = (db: Queries, studioId: string, takeId: string) =>
+  db.maybeOne(
+    v.object({ session_id: idRow, bytes: v.number() }),
+    "select session_id, bytes from take where studio_id = $1 and id = $2",
+    [studioId, takeId],
+  );
+
+export const personOfTake = (db: Queries, studioId: string, takeId: string) =>
+  db.one(
+    v.object({ person_id: idRow }),
+    "select person_id from take where studio_id = $1 and id = $2",
+    [studioId, takeId],
+  );
+
+/** The takes of a passage, or of a session, the latest first. */
+export const takesOf = (
+  db: Queries,
+  studioId: string,
+  of: { readonly passageId?: string; readonly sessionId?: string },
+  limit: number,
+) =>
+  db.many(
+    takeRow,
+    `${TAKE} where take.studio_id = $1
+       and ($2::uuid is null or take.passage_id = $2) and ($3::uuid is null or take.session_id = $3)
+     order by take.recorded_at desc, take.id limit $4`,
+    [studioId, of.passageId ?? null, of.sessionId ?? null, limit],
+  );
+
+export const insertTake = (
+  db: Queries,
+  studioId: string,
+  take: Pick<TakeRow, "id" | "person_id" | "session_id" | "passage_id" | "bytes" | "hash"> &
+    Pick<TakeRow, "about" | "kept_until">,
+) =>
+  db.execute(
+    `insert into take (studio_id, id, person_id, session_id, passage_id, play, recorded_at, tempo,
+       bytes, hash, media_type, about, kept_until)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12::jsonb, $13)`,
+    [
+      studioId,
+      take.id,
+      take.person_id,
+      take.session_id,
+      take.passage_id,
+      take.about.play,
+      new Date(take.about.at),
+      take.about.tempo,
+      take.bytes,
+      take.hash,
+      take.about.mediaType,
+      JSON.stringify(take.about),
+      take.kept_until,
+    ],
+  );
+
+/** Bytes that a student's takes take up. */
+export const takeBytesOf = async (db: Queries, studioId: string, personId: string) =>
+  (
+    await db.one(
+      v.object({ bytes: v.number() }),
+      `select coalesce(sum(bytes), 0)::bigint as bytes from take
+       where studio_id = $1 and person_id = $2`,
+      [studioId, personId],
+    )
+  ).bytes;
+
+export const deleteTake = (db: Queries, studioId: string, takeId: string) =>
+  db.execute("delete from take where studio_id = $1 and id = $2", [studioId, takeId]);
+
+/** Deletes a student's takes, and tells their contents. */
+export const deleteTakesOf = (db: Queries, studioId: string, personId: string) =>
+  db.many(
+    v.object({ hash: v.string() }),
+    "delete from take where studio_id = $1 and person_id = $2 returning hash",
+    [studioId, personId],
+  );
+
+/** Whether any take of any room has this content. */
+export const hashInUse = async (db: Queries, hash: string): Promise<boolean> =>
+  (await db.maybeOne(v.object({ id: idRow }), "select id from take where hash = $1 limit 1", [
+    hash,
+  ])) !== undefined;
+
+/** Takes whose days are over, in every room. */
+export const deleteTakesBefore = (db: Queries, day: Day) =>
+  db.execute("delete from take where kept_until < $1", [day]);
+
+/** Which contents any take of any room still is. */
+export const takeHashes = async (db: Queries): Promise<string[]> =>
+  (await db.many(v.object({ hash: v.string() }), "select distinct hash from take")).map(
+    ({ hash }) => hash,
+  );
+
+/** How many days the studio keeps a take. */
+export const takesDays = async (db: Queries, studioId: string): Promise<number> =>
+  (
+    await db.one(
+      v.object({ takes_days: v.number() }),
+      "select takes_days from studio where id = $1",
+      [studioId],
+    )
+  ).takes_days;

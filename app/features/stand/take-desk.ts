@@ -1,0 +1,121 @@
+import type { Scheduled } from "~/audio/engine";
+import { deviceMicrophone, MicrophoneMissing, simulatedMicrophone } from "~/audio/microphone";
+import type { Sound } from "~/audio/player";
+import { canRecord, peaksText, TakeRecorder } from "~/audio/take";
+import { barsInTake, type Take } from "~/core/listen";
+import { TakeStore } from "~/features/keeping/take-store";
+import type { TakeChoice, TakenPlay } from "./take-choice";
+
+/** A play that is being recorded. */
+export interface RecordingPlay {
+  readonly takeId: string;
+  readonly scheduled: Scheduled;
+}
+
+interface Listeners {
+  readonly onLevel: (peak: number) => void;
+  readonly onGone: () => void;
+}
+
+/** The parts of recording that are loaded only when something is recorded. */
+export class TakeDesk {
+  private takeId = "";
+  private url = "";
+  private pieces: Promise<unknown> = Promise.resolve();
+  private done = false;
+
+  private constructor(
+    private readonly sound: Sound,
+    private readonly choice: TakeChoice,
+    private readonly recorder: TakeRecorder,
+    private readonly store: TakeStore,
+  ) {}
+
+  /** Asks for the microphone; throws {@link MicrophoneMissing} where there is none. */
+  static async open(sound: Sound, choice: TakeChoice, on: Listeners): Promise<TakeDesk> {
+    if (!canRecord()) throw new MicrophoneMissing("none");
+    const { context, engine } = sound;
+    const heard = choice.headphones ? undefined : engine.output;
+    const microphone =
+      choice.simulated === undefined
+        ? await deviceMicrophone(context)
+        : simulatedMicrophone(context, heard, choice.simulated);
+    microphone.onGone(on.onGone);
+    const recorder = await TakeRecorder.create(context, microphone, on.onLevel);
+    return new TakeDesk(sound, choice, recorder, await TakeStore.open());
+  }
+
+  /** Begins a recording, kept piece by piece as it comes. */
+  async arm(urlOf: (takeId: string) => string): Promise<void> {
+    this.takeId = crypto.randomUUID();
+    this.url = urlOf(this.takeId);
+    await this.store.begin(this.takeId, this.url);
+    let index = 0;
+    await this.recorder.arm((piece) => {
+      const at = index++;
+      this.pieces = this.pieces.then(() => this.store.keep(this.takeId, at, piece));
+    });
+  }
+
+  begin(scheduled: Scheduled): RecordingPlay {
+    const { map, start } = scheduled;
+    const playing = map.bars.find(({ part }) => part === "play")?.start ?? 0;
+    const counted = map.clicks.filter(({ at, voice }) => at < playing && voice !== "subdivision");
+    this.recorder.open(
+      start,
+      counted.map(({ at }) => start + at),
+    );
+    const beats = map.bars.flatMap((bar) => (bar.part === "play" ? bar.beats : []));
+    this.recorder.microphone.prepare(start, beats);
+    return { takeId: this.takeId, scheduled };
+  }
+
+  /** Closes a recording and keeps it; tells whether it could be placed and kept. */
+  async keep(
+    { takeId, scheduled }: RecordingPlay,
+    { id, passage, tempo, rung }: TakenPlay,
+  ): Promise<boolean> {
+    const { mediaType } = this.recorder;
+    const placed = await this.recorder.close();
+    await this.pieces;
+    if (!placed || !mediaType) {
+      await this.store.forget(takeId);
+      return false;
+    }
+    const { from, until, gaps, peaks } = placed;
+    const roundTrip = placed.roundTrip ?? this.reported();
+    const about: Take = {
+      play: id,
+      passage,
+      at: Date.now(),
+      tempo,
+      rung,
+      mediaType,
+      from,
+      until,
+      bars: barsInTake(scheduled.map.bars, { ...placed, start: scheduled.start, roundTrip }),
+      placedBy: placed.roundTrip === undefined ? "reported" : "heard",
+      roundTrip,
+      gaps,
+      headphones: this.choice.headphones,
+      peaks: peaksText(peaks),
+    };
+    await this.store.finish(takeId, this.url, about);
+    this.done = true;
+    return true;
+  }
+
+  /** What the devices say that it takes out and in again, in seconds. */
+  private reported(): number {
+    const { baseLatency, outputLatency = 0 } = this.sound.context;
+    return Math.min(1, baseLatency + outputLatency + this.recorder.microphone.latency);
+  }
+
+  dispose(): void {
+    this.recorder.dispose();
+    const left = this.done ? Promise.resolve() : this.pieces.then(() => this.forgetQuietly());
+    void left.finally(() => this.store.close());
+  }
+
+  private forgetQuietly = () => this.store.forget(this.takeId).catch(() => undefined);
+}

@@ -1,0 +1,83 @@
+import IconButton from "@mui/material/IconButton";
+import { Mic, MicOff } from "lucide-react";
+import { useSyncExternalStore } from "react";
+import { words } from "~/words/stand-words";
+import type { StandRunner } from "./runner";
+import type { TakesView } from "./takes";
+import styles from "./take-light.module.css";
+
+const said = words.take;
+/** Below it a take can hardly be heard, above it it is cut off; of full scale. */
+const SOFT = 0.05;
+const LOUD = 0.97;
+
+const wordFor = (level: number) => {
+  if (level < SOFT) return said.level.soft;
+  return level > LOUD ? said.level.loud : said.level.fine;
+};
+
+const idle: TakesView = {
+  phase: "off",
+  level: 0,
+  missing: undefined,
+  kept: 0,
+  waiting: 0,
+  refusal: undefined,
+  lost: false,
+};
+const nothing = () => () => undefined;
+
+interface TakeLightProps {
+  readonly runner: StandRunner | undefined;
+  readonly usable: boolean;
+  readonly onRecord: () => void;
+}
+
+/** Whether something is recorded, how loud it comes, and the press that asks for it. */
+export function TakeLight({ runner, usable, onRecord }: TakeLightProps) {
+  const takes = runner?.takes;
+  const view = useSyncExternalStore(
+    takes?.subscribe ?? nothing,
+    takes?.snapshot ?? (() => idle),
+    () => idle,
+  );
+  const { phase, level, missing } = view;
+  const going = phase === "armed" || phase === "recording";
+  return (
+    <div className={styles.take} data-phase={phase}>
+      <p role="status" className={styles.told}>
+        {phase === "off" ? restTold(view) : said.phase[phase]}
+        {going && `, ${wordFor(level)}`}
+      </p>
+      {going && (
+        <meter
+          aria-hidden
+          className={styles.level}
+          min={0}
+          max={1}
+          low={SOFT}
+          high={LOUD}
+          optimum={0.5}
+          value={level}
+        />
+      )}
+      <IconButton
+        disabled={!usable || phase === "opening" || phase === "closing"}
+        onClick={going ? () => takes?.cancel() : onRecord}
+        aria-label={going ? said.stop : said.record}
+        title={going ? said.stop : said.record}
+      >
+        {missing ? <MicOff size={22} /> : <Mic size={22} />}
+      </IconButton>
+    </div>
+  );
+}
+
+/** What is to be said when nothing is recorded. */
+function restTold({ missing, refusal, lost, waiting, kept }: TakesView): string {
+  if (missing) return said.missing[missing];
+  if (refusal) return refusal;
+  if (lost) return said.lost;
+  if (waiting > 0) return said.waiting(waiting);
+  return kept > 0 ? said.kept(kept) : "";
+}

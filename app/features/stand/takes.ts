@@ -1,0 +1,126 @@
+import type { NoMicrophone } from "~/audio/microphone";
+import type { Sound } from "~/audio/player";
+import type { Loop } from "./loop-sound";
+import type { TakeChoice, TakenPlay } from "./take-choice";
+import type { RecordingPlay, TakeDesk } from "./take-desk";
+
+export type TakePhase = "off" | "opening" | "armed" | "recording" | "closing";
+
+export interface TakesView {
+  readonly phase: TakePhase;
+  /** Loudest just now, 0–1. */
+  readonly level: number;
+  /** Why there is no microphone. */
+  readonly missing: NoMicrophone | undefined;
+  /** Takes that were kept in this session, and how many of them wait to be sent. */
+  readonly kept: number;
+  readonly waiting: number;
+  /** What the server has said against one. */
+  readonly refusal: string | undefined;
+  /** The last one was not kept: its mark was not found, or nothing can be kept here. */
+  readonly lost: boolean;
+}
+
+const NOTHING: TakesView = {
+  phase: "off",
+  level: 0,
+  missing: undefined,
+  kept: 0,
+  waiting: 0,
+  refusal: undefined,
+  lost: false,
+};
+
+/**
+ * Recording at the stand: the next play is recorded when it was asked for. It never holds the play
+ * up: whatever goes wrong with it, the loop goes on.
+ */
+export class Takes {
+  private view: TakesView = NOTHING;
+  private desk: TakeDesk | undefined;
+  private recording: RecordingPlay | undefined;
+  private choice: TakeChoice | undefined;
+  private readonly listeners = new Set<() => void>();
+
+  constructor(private readonly urlOf: (takeId: string) => string) {}
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+  readonly snapshot = (): TakesView => this.view;
+
+  private set(change: Partial<TakesView>): void {
+    this.view = { ...this.view, ...change };
+    for (const listener of this.listeners) listener();
+  }
+
+  /** The clicks of the play itself are left out. */
+  get quiet(): boolean {
+    return this.choice?.onlyCountIn === true && ["armed", "recording"].includes(this.view.phase);
+  }
+
+  /** Asks for the microphone and waits for the next play. */
+  async arm(sound: Sound, choice: TakeChoice): Promise<void> {
+    if (this.view.phase !== "off") return;
+    this.choice = choice;
+    this.set({ phase: "opening", missing: undefined, lost: false, refusal: undefined });
+    try {
+      const { TakeDesk: Desk } = await import("./take-desk");
+      this.desk ??= await Desk.open(sound, choice, {
+        onLevel: (level) => this.set({ level }),
+        onGone: () => this.cancel(),
+      });
+      await this.desk.arm(this.urlOf);
+      this.set({ phase: "armed" });
+    } catch (error) {
+      const why = (error as { why?: NoMicrophone }).why ?? "none";
+      this.drop();
+      this.set({ phase: "off", missing: why });
+    }
+  }
+
+  /** A loop begins to sound; if one is waited for, this is it. */
+  begin({ scheduled }: Loop): void {
+    if (this.view.phase !== "armed" || !this.desk) return;
+    this.recording = this.desk.begin(scheduled);
+    this.set({ phase: "recording" });
+  }
+
+  /** The play of this loop was written: its recording is closed and kept. */
+  async played(play: TakenPlay) {
+    const { desk, recording } = this;
+    if (this.view.phase !== "recording" || !desk || !recording) return;
+    this.recording = undefined;
+    this.set({ phase: "closing" });
+    const kept = await desk.keep(recording, play).catch(() => false);
+    this.drop();
+    this.set({ phase: "off", level: 0, lost: !kept, kept: this.view.kept + (kept ? 1 : 0) });
+    if (kept) await this.send();
+  }
+
+  async send(): Promise<void> {
+    const { sendTakes } = await import("~/features/keeping/send-takes");
+    const sent = await sendTakes().catch(() => undefined);
+    if (sent) this.set({ waiting: sent.waiting, refusal: sent.sentence });
+  }
+
+  /** What was waited for or is on is not wanted any more. */
+  cancel(): void {
+    if (this.view.phase === "off" || this.view.phase === "closing") return;
+    this.recording = undefined;
+    this.drop();
+    this.set({ phase: "off", level: 0 });
+  }
+
+  /** The microphone is open only while it is needed. */
+  private drop(): void {
+    this.desk?.dispose();
+    this.desk = undefined;
+  }
+
+  dispose(): void {
+    this.drop();
+    this.listeners.clear();
+  }
+}

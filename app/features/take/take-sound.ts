@@ -1,0 +1,65 @@
+import { wavFile } from "~/audio/track";
+import type { Take } from "~/core/listen";
+
+const CLICK_SECONDS = 0.03;
+const ACCENT_HZ = 1760;
+const BEAT_HZ = 1175;
+const CLICK_LEVEL = 0.35;
+
+type About = Pick<Take, "from" | "until" | "bars">;
+
+/** A short ping on each beat, the first of a bar higher, where the player should have been. */
+function withClick(samples: Float32Array, rate: number, { from, bars }: About): Float32Array {
+  const mixed = samples.map((sample) => sample * 0.7);
+  for (const { beats } of bars) {
+    beats.forEach((beat, index) => {
+      const hz = index === 0 ? ACCENT_HZ : BEAT_HZ;
+      const first = Math.round((beat - from) * rate);
+      for (let i = 0; i < CLICK_SECONDS * rate; i++) {
+        const at = first + i;
+        if (at < 0 || at >= mixed.length) continue;
+        const fall = Math.exp((-6 * i) / (CLICK_SECONDS * rate));
+        mixed[at]! += CLICK_LEVEL * fall * Math.sin((2 * Math.PI * hz * i) / rate);
+      }
+    });
+  }
+  return mixed;
+}
+
+/** What is heard of a take: as it is, and with a click laid under it. */
+export interface TakeSound {
+  readonly plain: string;
+  readonly clicked: string;
+  readonly seconds: number;
+  release(): void;
+}
+
+/**
+ * Fetches a take and cuts it to what is to be heard, as plain samples: what a browser's recorder
+ * writes has no length and can't be moved about in exactly.
+ */
+export async function openTake(url: string, about: About): Promise<TakeSound> {
+  const answer = await fetch(url);
+  if (!answer.ok) throw new Error(`The server answered ${answer.status}.`);
+  const rate = 44_100;
+  const decoder = new OfflineAudioContext(1, 1, rate);
+  const decoded = await decoder.decodeAudioData(await answer.arrayBuffer());
+  const heard = decoded
+    .getChannelData(0)
+    .slice(Math.round(about.from * rate), Math.round(about.until * rate));
+  const plain = URL.createObjectURL(wavFile(heard, rate));
+  const clicked = URL.createObjectURL(wavFile(withClick(heard, rate, about), rate));
+  return {
+    plain,
+    clicked,
+    seconds: heard.length / rate,
+    release() {
+      URL.revokeObjectURL(plain);
+      URL.revokeObjectURL(clicked);
+    },
+  };
+}
+
+/** The values of a waveform as they were kept, between 0 and 1. */
+export const peaksOf = (text: string): number[] =>
+  [...atob(text)].map((letter) => letter.charCodeAt(0) / 255);

@@ -1,0 +1,44 @@
+import * as v from "valibot";
+import { forSession } from "~/server/access/guard";
+import { idsOf } from "~/server/boundary";
+import { keepTake, takeCome, takeMore, takeWholeSchema } from "~/server/cases/takes";
+import type { Route } from "./+types/session-take";
+
+const MOST_TEXT = 1_000_000;
+
+const fromSchema = v.pipe(
+  v.nullable(v.string()),
+  v.string("It must be said from which byte on."),
+  v.regex(/^\d{1,9}$/, "A byte is a whole number."),
+  v.transform(Number),
+);
+
+const refuse = (status: number, sentence: string) => Response.json({ sentence }, { status });
+
+/** How much of a take has come. */
+export const loader = (asked: Route.LoaderArgs) =>
+  forSession(asked, "practise", async ({ services, studioId, sessionId }) => {
+    const { takeId } = idsOf(asked.params, "takeId");
+    return Response.json(await takeCome(services, { studioId, sessionId, takeId }));
+  });
+
+/** PUT: more of a take, from a byte on. POST: what is known of it, once all of it has come. */
+export const action = (asked: Route.ActionArgs) =>
+  forSession(asked, "practise", async ({ services, studioId, sessionId }) => {
+    const { takeId } = idsOf(asked.params, "takeId");
+    const of = { studioId, sessionId, takeId };
+    const { request } = asked;
+    if (request.method === "PUT") {
+      const from = v.safeParse(fromSchema, new URL(request.url).searchParams.get("from"));
+      if (!from.success) return refuse(400, from.issues[0].message);
+      const bytes = new Uint8Array(await request.arrayBuffer());
+      const more = await takeMore(services, of, from.output, bytes);
+      return more.ok ? Response.json(more.value) : refuse(more.error.status, more.error.sentence);
+    }
+    const text = await request.text();
+    if (text.length > MOST_TEXT) return refuse(413, "That is too much at once.");
+    const read = v.safeParse(v.pipe(v.string(), v.parseJson(), takeWholeSchema), text);
+    if (!read.success) return refuse(400, read.issues[0].message);
+    const kept = await keepTake(services, of, read.output);
+    return kept.ok ? Response.json(kept.value) : refuse(kept.error.status, kept.error.sentence);
+  });

@@ -1,0 +1,220 @@
+import * as v from "valibot";
+import { takeSchema } from "~/core/listen";
+import { err, ok, type Result } from "~/core/result";
+import { addDays, dayOf } from "~/core/units";
+import {
+  deleteTake,
+  deleteTakesBefore,
+  deleteTakesOf,
+  hashInUse,
+  insertTake,
+  passageById,
+  sessionById,
+  studentById,
+  studioById,
+  takeById,
+  takeBytesOf,
+  takeHashes,
+  takesDays,
+  takesOf,
+  takeThere,
+  type TakeRow,
+} from "~/db/queries";
+import { todayIn, type Services } from "../services";
+import { soundKind } from "../takes/sound-kind";
+
+/** What the sound of one student may take up together. */
+export const MOST_TAKE_BYTES = 500_000_000;
+/** A quarter of an hour, well filled. */
+const MOST_BYTES = 40_000_000;
+const LISTED = 40;
+
+/** Why a take was not taken. */
+export interface TakeRefused {
+  readonly status: 409 | 413 | 422 | 507;
+  readonly sentence: string;
+}
+const refuse = (status: TakeRefused["status"], sentence: string) => err({ status, sentence });
+
+const FULL = "There is no room left for takes: delete some, or let your teacher make room.";
+const DISK_FULL = "The disk of this Fidus is full. The take stays on this device.";
+
+interface OfSession {
+  readonly studioId: string;
+  readonly sessionId: string;
+  readonly takeId: string;
+}
+
+/** How much of a take has come, and whether it is whole. */
+export async function takeCome(
+  { db, takes }: Services,
+  { studioId, sessionId, takeId }: OfSession,
+) {
+  const there = await takeThere(db, studioId, takeId);
+  if (there?.session_id === sessionId) return { next: there.bytes, whole: true };
+  return { next: await takes.next(takeId), whole: false };
+}
+
+/** More of a take, from a byte on; what has come already is passed over. */
+export async function takeMore(
+  { db, takes }: Services,
+  { studioId, sessionId, takeId }: OfSession,
+  from: number,
+  bytes: Uint8Array,
+): Promise<Result<{ next: number }, TakeRefused>> {
+  if (await takeThere(db, studioId, takeId)) return refuse(409, "This take is there already.");
+  const { person_id: personId } = await sessionById(db, studioId, sessionId);
+  if (from + bytes.length > MOST_BYTES)
+    return refuse(413, "A take is a quarter of an hour at most.");
+  if ((await takeBytesOf(db, studioId, personId)) + from + bytes.length > MOST_TAKE_BYTES) {
+    return refuse(413, FULL);
+  }
+  const next = await takes.append(takeId, from, bytes);
+  if (next === "full") return refuse(507, DISK_FULL);
+  if (typeof next === "string")
+    return refuse(409, `Only ${await takes.next(takeId)} bytes are here.`);
+  return ok({ next });
+}
+
+export const takeWholeSchema = v.object({
+  take: takeSchema,
+  bytes: v.pipe(
+    v.number(),
+    v.integer(),
+    v.minValue(1, "The take is empty."),
+    v.maxValue(MOST_BYTES),
+  ),
+  hash: v.pipe(v.string(), v.regex(/^[0-9a-f]{64}$/)),
+});
+
+/** All of a take has come: it is kept, with what is known of it. Sent again, it changes nothing. */
+export async function keepTake(
+  services: Services,
+  { studioId, sessionId, takeId }: OfSession,
+  { take, bytes, hash }: v.InferOutput<typeof takeWholeSchema>,
+): Promise<Result<{ next: number }, TakeRefused>> {
+  const { db, takes, now } = services;
+  const there = await takeThere(db, studioId, takeId);
+  if (there) {
+    return there.session_id === sessionId
+      ? ok({ next: there.bytes })
+      : refuse(409, "This take is there already.");
+  }
+  const session = await sessionById(db, studioId, sessionId);
+  if (!session.plan.blocks.some(({ passageId }) => passageId === take.passage)) {
+    return refuse(422, "This passage is not of this session.");
+  }
+  if (!soundKind(await takes.head(takeId, 16).catch(() => new Uint8Array()))) {
+    await takes.dropComing(takeId);
+    return refuse(422, "That is no sound that Fidus knows.");
+  }
+  if ((await takes.keep(takeId, { bytes, hash })) !== undefined) {
+    return refuse(409, "It did not arrive as it was sent: it is sent again.");
+  }
+  const { time_zone } = await studioById(db, studioId);
+  const at = Math.min(take.at, now());
+  const keptUntil = addDays(dayOf(at, time_zone), await takesDays(db, studioId));
+  await insertTake(db, studioId, {
+    id: takeId,
+    person_id: session.person_id,
+    session_id: sessionId,
+    passage_id: take.passage,
+    bytes,
+    hash,
+    about: { ...take, at },
+    kept_until: keptUntil,
+  });
+  return ok({ next: bytes });
+}
+
+/** A take as lists show it. */
+export const takeLine = ({ id, recorded_at, tempo, verdict, about, kept_until }: TakeRow) => ({
+  id,
+  at: recorded_at,
+  tempo,
+  verdict,
+  seconds: about.until - about.from,
+  fromBar: about.bars[0]!.bar,
+  toBar: about.bars.at(-1)!.bar,
+  keptUntil: kept_until,
+});
+export type TakeLine = ReturnType<typeof takeLine>;
+
+/** The latest takes of a passage, or of a session. */
+export const takesListed = async (
+  { db }: Pick<Services, "db">,
+  studioId: string,
+  of: { readonly passageId?: string; readonly sessionId?: string },
+): Promise<TakeLine[]> => (await takesOf(db, studioId, of, LISTED)).map(takeLine);
+
+/** A take to be listened to. */
+export async function takePage(services: Services, studioId: string, takeId: string) {
+  const { db } = services;
+  const take = await takeById(db, studioId, takeId);
+  const [studio, person, passage, others, used] = await Promise.all([
+    studioById(db, studioId),
+    studentById(db, studioId, take.person_id),
+    passageById(db, studioId, take.passage_id),
+    takesListed(services, studioId, { passageId: take.passage_id }),
+    takeBytesOf(db, studioId, take.person_id),
+  ]);
+  return {
+    today: todayIn(services, studio),
+    take: {
+      ...takeLine(take),
+      about: take.about,
+      flawBar: take.flaw_bar,
+      sessionId: take.session_id,
+    },
+    person: { id: person.id, name: person.name },
+    passage: {
+      id: passage.id,
+      title: passage.piece.title,
+      name: passage.name,
+      beatUnit: passage.beatUnit,
+    },
+    others: others.filter(({ id }) => id !== takeId),
+    used,
+    most: MOST_TAKE_BYTES,
+  };
+}
+
+/** The sound of a take, whole or in part; undefined where its file is missing. */
+export async function takeSound(
+  { db, takes }: Services,
+  studioId: string,
+  takeId: string,
+  range?: { from: number; to: number | undefined },
+) {
+  const { hash, bytes, media_type } = await takeById(db, studioId, takeId);
+  const whole = { from: 0, to: bytes - 1 };
+  const asked = range ? { from: range.from, to: Math.min(range.to ?? whole.to, whole.to) } : whole;
+  if (asked.from > asked.to) return { bytes, mediaType: media_type, outside: true as const };
+  const read = await takes.read(hash, asked);
+  return read && { bytes, mediaType: media_type, ...asked, stream: read.stream };
+}
+
+async function forget({ db, takes }: Services, hashes: readonly string[]): Promise<void> {
+  for (const hash of hashes) if (!(await hashInUse(db, hash))) await takes.forget(hash);
+}
+
+/** Deletes a take at once; tells whose passage it was of. */
+export async function dropTake(services: Services, studioId: string, takeId: string) {
+  const { hash, passage_id: passageId } = await takeById(services.db, studioId, takeId);
+  await deleteTake(services.db, studioId, takeId);
+  await forget(services, [hash]);
+  return { passageId };
+}
+
+/** Deletes all takes of a student at once. */
+export async function dropTakesOf(services: Services, studioId: string, personId: string) {
+  const gone = await deleteTakesOf(services.db, studioId, personId);
+  await forget(services, [...new Set(gone.map(({ hash }) => hash))]);
+  return gone.length;
+}
+
+/** Deletes takes whose days are over, and what lies about without belonging to any. */
+export async function sweepTakes({ db, takes, now }: Pick<Services, "db" | "takes" | "now">) {
+  await deleteTakesBefore(db, new Date(now()).toISOString().slice(0, 10));
+  return takes.sweep(await takeHashes(db));
+}

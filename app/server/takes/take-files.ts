@@ -1,0 +1,125 @@
+import { createHash } from "node:crypto";
+import { createReadStream } from "node:fs";
+import { mkdir, open, readdir, rename, rm, stat, utimes } from "node:fs/promises";
+import path from "node:path";
+
+/** Why something was not taken; `full`: the disk. */
+export type NotKept = "gap" | "differs" | "full";
+
+const IN_A_MOMENT_MS = 3_600_000;
+
+const sizeOf = (file: string): Promise<number> =>
+  stat(file).then(
+    ({ size }) => size,
+    () => 0,
+  );
+
+async function hashOf(file: string): Promise<string> {
+  const hash = createHash("sha256");
+  for await (const piece of createReadStream(file)) hash.update(piece as Buffer);
+  return hash.digest("hex");
+}
+
+const isFull = (error: unknown) =>
+  ["ENOSPC", "EDQUOT"].includes((error as NodeJS.ErrnoException).code ?? "");
+
+/**
+ * The sound of takes, beside the database: what is still coming in under its take's id, what is
+ * whole under the hash of its content. A file is written aside and renamed: it is whole or not there.
+ */
+export class TakeFiles {
+  constructor(private readonly directory: string) {}
+
+  private coming = (id: string) => path.join(this.directory, "coming", id);
+  private whole = (hash: string) => path.join(this.directory, "whole", hash.slice(0, 2), hash);
+
+  /** How many bytes of a take have come. */
+  next = (id: string): Promise<number> => sizeOf(this.coming(id));
+
+  /** Puts bytes behind those that have come; what is there already is passed over. */
+  async append(id: string, from: number, bytes: Uint8Array): Promise<number | NotKept> {
+    const file = this.coming(id);
+    await mkdir(path.dirname(file), { recursive: true, mode: 0o700 });
+    const there = await sizeOf(file);
+    if (from > there) return "gap";
+    const fresh = bytes.subarray(there - from);
+    if (fresh.length === 0) return there;
+    const handle = await open(file, "a", 0o600);
+    try {
+      await handle.write(fresh);
+      await handle.sync();
+    } catch (error) {
+      // Half of a piece must not look like a whole one.
+      await handle.truncate(there);
+      if (isFull(error)) return "full";
+      throw error;
+    } finally {
+      await handle.close();
+    }
+    return there + fresh.length;
+  }
+
+  /** What has come is whole: it is kept under its hash, if it is what was announced. */
+  async keep(id: string, expected: { bytes: number; hash: string }): Promise<undefined | NotKept> {
+    const file = this.coming(id);
+    if ((await sizeOf(file)) !== expected.bytes || (await hashOf(file)) !== expected.hash) {
+      await rm(file, { force: true });
+      return "differs";
+    }
+    const to = this.whole(expected.hash);
+    await mkdir(path.dirname(to), { recursive: true, mode: 0o700 });
+    // From now on it is looked for; until its row is written nobody may sweep it away.
+    await utimes(file, new Date(), new Date());
+    await rename(file, to);
+    return undefined;
+  }
+
+  /** The first bytes of what has come. */
+  async head(id: string, bytes: number): Promise<Uint8Array> {
+    const handle = await open(this.coming(id), "r");
+    const { buffer, bytesRead } = await handle.read(Buffer.alloc(bytes), 0, bytes, 0);
+    await handle.close();
+    return buffer.subarray(0, bytesRead);
+  }
+
+  /** Bytes of a whole take, both ends included; undefined where the file is missing. */
+  async read(hash: string, range?: { from: number; to: number }) {
+    const file = this.whole(hash);
+    const size = await sizeOf(file);
+    if (size === 0) return undefined;
+    const ends = range ? { start: range.from, end: range.to } : {};
+    return { size, stream: createReadStream(file, ends) };
+  }
+
+  forget = (hash: string): Promise<void> => rm(this.whole(hash), { force: true });
+
+  dropComing = (id: string): Promise<void> => rm(this.coming(id), { force: true });
+
+  /** Takes away what no take is any more; tells which contents are missing and what was taken away. */
+  async sweep(wanted: readonly string[], now = Date.now()) {
+    const keep = new Set(wanted);
+    const found = new Set<string>();
+    const orphans: string[] = [];
+    const olderThan = async (entry: string, ms: number) => now - (await stat(entry)).mtimeMs > ms;
+    for (const entry of await this.entries("whole")) {
+      const name = path.basename(entry);
+      found.add(name);
+      if (!keep.has(name) && (await olderThan(entry, IN_A_MOMENT_MS))) orphans.push(entry);
+    }
+    for (const entry of await this.entries("coming")) {
+      if (await olderThan(entry, 24 * IN_A_MOMENT_MS)) orphans.push(entry);
+    }
+    await Promise.all(orphans.map((entry) => rm(entry, { force: true })));
+    return { orphans: orphans.length, missing: wanted.filter((hash) => !found.has(hash)) };
+  }
+
+  private async entries(folder: string): Promise<string[]> {
+    const all = await readdir(path.join(this.directory, folder), {
+      recursive: true,
+      withFileTypes: true,
+    }).catch(() => []);
+    return all
+      .filter((each) => each.isFile())
+      .map(({ parentPath, name }) => path.join(parentPath, name));
+  }
+}

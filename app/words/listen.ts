@@ -1,0 +1,40 @@
+const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 0)} MB`;
+
+/** Listening back to takes; only the pages that list or play them say it. */
+export const listenWords = {
+  title: "A take",
+  of: (bars: string) => `Take: ${bars}`,
+  verdict: { clean: "clean at the stand", flawed: "flawed at the stand" },
+  noVerdict: "no verdict",
+  flawAt: (bar: number) => `flawed in bar ${bar}`,
+  placed: {
+    heard: "Bars placed by the count-in as the microphone heard it.",
+    clapped: "Bars placed by clapping along.",
+    reported: "Bars placed about: by what the device reports.",
+  },
+  gaps: "The microphone gave nothing for a while: what lies behind may be shifted.",
+  opening: "Opening the take …",
+  broken: "This take can't be played here. It may still be on its way; try again in a moment.",
+  play: "Play",
+  pause: "Pause",
+  wave: "The take from beginning to end. Space plays and pauses, the arrows go a bar back or on.",
+  barsLabel: "Bars: play from one",
+  fromBar: (bar: number) => `Play from bar ${bar}`,
+  loop: "Loop",
+  loopFrom: "from bar",
+  loopTo: "to bar",
+  speed: "Speed",
+  percent: (value: number) => `${value} %`,
+  click: "Click under it",
+  keptUntil: (day: string) => `Kept until ${day}.`,
+  goesTomorrow: "It is deleted tomorrow.",
+  used: (used: number, most: number) =>
+    `Your takes take up ${megabytes(used)} of ${megabytes(most)}.`,
+  privacy: "Only you and your teacher can hear it.",
+  remove: "Delete this take",
+  removeAll: "Delete all my takes",
+  others: "Other takes of this passage",
+  takes: "Takes",
+  takesEmpty: "No take yet. At the stand, the microphone at the top records the next play.",
+  line: (tempo: string, seconds: number) => `${tempo} bpm, ${seconds} s`,
+} as const;

@@ -1,0 +1,38 @@
+/** Recording at the stand, and what is said of a take. */
+export const takes = {
+  take: {
+    record: "Record the next play",
+    stop: "Don't record",
+    phase: {
+      opening: "Opening the microphone …",
+      armed: "The next play is recorded",
+      recording: "Recording",
+      closing: "Keeping it …",
+    },
+    level: { soft: "too soft", fine: "fine", loud: "too loud" },
+    kept: (count: number) => (count === 1 ? "1 take kept" : `${count} takes kept`),
+    waiting: (count: number) =>
+      count === 1 ? "1 take waits to be sent" : `${count} takes wait to be sent`,
+    lost: "That take could not be kept. The play counts all the same.",
+    missing: {
+      refused:
+        "The microphone was refused. Everything else works; it can be allowed in the browser's settings of this page.",
+      none: "No microphone was found, or this browser can't record. Everything else works.",
+      busy: "Another program holds the microphone. Everything else works.",
+    },
+    sheet: {
+      title: "Record the next play",
+      why: "The browser will ask for the microphone. It listens while a play that you asked for is recorded, and at no other time. You and your teacher can hear the take, nobody else.",
+      hear: "I hear the click by",
+      headphones: "headphones",
+      loudspeaker: "a loudspeaker",
+      headphonesTold: "Moderate level, please. Bars are placed by what the device reports: about.",
+      loudspeakerTold: "The count-in comes back through the microphone, and places the bars.",
+      onlyCountIn: "Only the count-in sounds while it is recorded",
+      microphone: "Microphone",
+      device: "this device's",
+      simulated: "a stand-in that plays by itself, to try it out",
+      begin: "Record it",
+    },
+  },
+} as const;
