@@ -2,11 +2,8 @@ const megabytes = (bytes: number) => `${(bytes / 1e6).toFixed(bytes < 1e7 ? 1 : 
 
 /** Listening back to takes; only the pages that list or play them say it. */
 export const listenWords = {
-  title: "A take",
+  title: "Listen back",
   of: (bars: string) => `Take: ${bars}`,
-  verdict: { clean: "clean at the stand", flawed: "flawed at the stand" },
-  noVerdict: "no verdict",
-  flawAt: (bar: number) => `flawed in bar ${bar}`,
   placed: {
     heard: "Bars placed by the count-in as the microphone heard it.",
     clapped: "Bars placed by clapping along.",
@@ -28,11 +25,40 @@ export const listenWords = {
   click: "Click under it",
   keptUntil: (day: string) => `Kept until ${day}.`,
   goesTomorrow: "It is deleted tomorrow.",
-  used: (used: number, most: number) =>
-    `Your takes take up ${megabytes(used)} of ${megabytes(most)}.`,
-  privacy: "Only you and your teacher can hear it.",
+  used: (name: string, used: number, most: number) =>
+    `The takes of ${name} take up ${megabytes(used)} of ${megabytes(most)}.`,
+  privacy: "Only the student and the teacher can hear it.",
+  hearTitle: "What did you hear?",
+  hearLead:
+    "Touch each bar in which you heard a flaw; none, if it was clean. Then you see what was said at the stand.",
+  flawIn: (bar: number) => `A flaw in bar ${bar}`,
+  heardIt: "That is what I heard",
+  afterHearing: "The verdict at the stand is shown once you have said what you heard.",
+  youHeard: (bars: readonly number[]) => {
+    if (bars.length === 0) return "You heard no flaw.";
+    return bars.length === 1
+      ? `You heard a flaw in bar ${bars[0]}.`
+      : `You heard flaws in bars ${bars.slice(0, -1).join(", ")} and ${bars.at(-1)}.`;
+  },
+  atTheStand: (verdict: "clean" | "flawed" | null, bar: number | null) => {
+    if (verdict === null) return "At the stand there was no verdict.";
+    const where = bar === null ? "" : `, in bar ${bar}`;
+    return `At the stand it was ${verdict}${where}.`;
+  },
+  ear: (agreed: number, listened: number) =>
+    `Your ear and the stand agree on ${agreed} of ${listened} ${listened === 1 ? "take" : "takes"}.`,
+  earKind: (times: number) =>
+    times === 1
+      ? "Once it was clean at the stand, with a flaw in it afterwards."
+      : `${times} times it was clean at the stand, with a flaw in it afterwards.`,
+  earHard: (times: number) =>
+    times === 1
+      ? "Once it was flawed at the stand, and none was heard afterwards."
+      : `${times} times it was flawed at the stand, and none was heard afterwards.`,
+  removing: "Delete …",
   remove: "Delete this take",
-  removeAll: "Delete all my takes",
+  removeAll: (name: string) => `Delete all takes of ${name}`,
+  removed: "What is deleted is gone at once, the sound as well.",
   others: "Other takes of this passage",
   takes: "Takes",
   takesEmpty: "No take yet. At the stand, the microphone at the top records the next play.",

@@ -2,11 +2,4 @@ export { tappedTempo, type TappedTempo } from "./tapped-tempo";
 export { spreadAgainst } from "./spread";
 export { findMark, takeMark } from "./mark";
 export { roundTripOf, type Heard } from "./round-trip";
-export {
-  barsInTake,
-  LONGEST_TAKE_SECONDS,
-  PEAKS_A_SECOND,
-  takeSchema,
-  type Take,
-  type TakeBar,
-} from "./take";
+export { barsInTake, takeSchema, type Take, type TakeBar } from "./take";

@@ -3,10 +3,8 @@ import * as v from "valibot";
 /** How surely bars are placed: clicks heard coming back, clapped along, or what the device says. */
 export const PLACED_BY = ["heard", "clapped", "reported"] as const;
 
-/** Values of the waveform in a second. */
-export const PEAKS_A_SECOND = 50;
 /** Longer than any play; what is longer is broken off. */
-export const LONGEST_TAKE_SECONDS = 900;
+const LONGEST_TAKE_SECONDS = 900;
 
 const seconds = v.pipe(v.number(), v.finite(), v.minValue(0), v.maxValue(LONGEST_TAKE_SECONDS));
 

@@ -80,6 +80,7 @@ export const ROOM_TABLES = {
   memory_plan: { row: rows({ plan: memoryPlanSchema }), of: ofPerson },
   question: { row: rows(), of: own("question") },
   advice_dismissed: { row: rows(), of: ofPerson },
+  take_heard: { row: rows({ flawed: v.array(v.number()) }), of: ofPerson },
   today_change: { row: rows({ change: ladderChangeSchema }), of: ofPerson },
   advice_off: { row: rows(), of: { table: "studio", by: "studio_id", many: 1 } },
   worded_goal: { row: rows(), of: own("worded_goal"), together: true },

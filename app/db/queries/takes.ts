@@ -89,6 +89,48 @@ export const insertTake = (
     ],
   );
 
+/** The bars in which somebody heard a flaw; undefined before they have said what they heard. */
+export const heardIn = (db: Queries, studioId: string, takeId: string, personId: string) =>
+  db.maybeOne(
+    v.object({ flawed: v.array(v.number()) }),
+    "select flawed from take_heard where studio_id = $1 and take_id = $2 and person_id = $3",
+    [studioId, takeId, personId],
+  );
+
+/** Keeps what was heard the first time: later one knows what the stand says. */
+export const putHeard = (
+  db: Queries,
+  studioId: string,
+  takeId: string,
+  personId: string,
+  {
+    flawed,
+    verdict,
+    at,
+  }: {
+    readonly flawed: readonly number[];
+    readonly verdict: string | null;
+    readonly at: Date;
+  },
+) =>
+  db.execute(
+    `insert into take_heard (studio_id, take_id, person_id, flawed, stand_verdict, at)
+     values ($1, $2, $3, $4::jsonb, $5, $6) on conflict (take_id, person_id) do nothing`,
+    [studioId, takeId, personId, JSON.stringify(flawed), verdict, at],
+  );
+
+/** How a player's ear in listening back compares with their verdicts at the stand. */
+export const earOf = (db: Queries, studioId: string, personId: string) =>
+  db.one(
+    v.object({ listened: v.number(), kind: v.number(), hard: v.number() }),
+    `select count(*)::integer as listened,
+       count(*) filter (where stand_verdict = 'clean' and flawed <> '[]')::integer as kind,
+       count(*) filter (where stand_verdict = 'flawed' and flawed = '[]')::integer as hard
+     from take_heard
+     where studio_id = $1 and person_id = $2 and stand_verdict is not null`,
+    [studioId, personId],
+  );
+
 /** Bytes that a student's takes take up. */
 export const takeBytesOf = async (db: Queries, studioId: string, personId: string) =>
   (

@@ -10,6 +10,7 @@ const sentenceSchema = v.object({ sentence: v.string() });
 /** How the sending of takes went: all there, some wait, or the server has said why not. */
 export interface TakesSent {
   readonly waiting: number;
+  readonly arrived: number;
   readonly sentence?: string;
 }
 
@@ -40,20 +41,28 @@ async function sendOne({ url, about, bytes }: WaitingTake): Promise<void> {
   await ask(url, { method: "POST", headers, body });
 }
 
-/** Sends every take that lies in this browser; one that is refused stays, with the reason. */
-export async function sendTakes(recording?: string): Promise<TakesSent> {
+/**
+ * Sends every take that lies in this browser, from one window at a time; one that is refused stays,
+ * with the reason.
+ */
+export const sendTakes = (): Promise<TakesSent> =>
+  "locks" in navigator ? navigator.locks.request("fidus-send-takes", sendAll) : sendAll();
+
+async function sendAll(): Promise<TakesSent> {
   const store = await TakeStore.open();
   let sentence: string | undefined;
   let waiting = 0;
-  for (const take of await store.waiting(recording)) {
+  let arrived = 0;
+  for (const take of await store.waiting()) {
     try {
       await sendOne(take);
       await store.forget(take.id);
+      arrived++;
     } catch (error) {
       waiting++;
       if (error instanceof Refused) sentence = error.message;
     }
   }
   store.close();
-  return { waiting, ...(sentence === undefined ? {} : { sentence }) };
+  return { waiting, arrived, ...(sentence === undefined ? {} : { sentence }) };
 }

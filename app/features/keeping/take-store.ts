@@ -4,10 +4,12 @@ import { takeSchema, type Take } from "~/core/listen";
 
 const NAME = "fidus-takes";
 const VERSION = 1;
+/** Whoever records for longer has left. */
+const UNFINISHED_MS = 3_600_000;
 
 interface KeptTakes extends DBSchema {
   /** Where a take is sent; `about` once it is whole. */
-  takes: { key: string; value: { id: string; url: string; about?: unknown } };
+  takes: { key: string; value: { id: string; url: string; begun: number; about?: unknown } };
   pieces: { key: [string, number]; value: { take: string; index: number; bytes: ArrayBuffer } };
 }
 
@@ -38,7 +40,8 @@ export class TakeStore {
 
   static open = async (): Promise<TakeStore> => new TakeStore(await opened());
 
-  begin = (id: string, url: string): Promise<unknown> => this.db.put("takes", { id, url });
+  begin = (id: string, url: string): Promise<unknown> =>
+    this.db.put("takes", { id, url, begun: Date.now() });
 
   async keep(take: string, index: number, piece: Blob): Promise<void> {
     const bytes = await piece.arrayBuffer();
@@ -47,7 +50,7 @@ export class TakeStore {
 
   /** It is whole: what is known of it stands beside it. */
   finish = (id: string, url: string, about: Take): Promise<unknown> =>
-    this.db.put("takes", { id, url, about });
+    this.db.put("takes", { id, url, begun: about.at, about });
 
   async forget(id: string): Promise<void> {
     const tx = this.db.transaction(["takes", "pieces"], "readwrite");
@@ -57,13 +60,13 @@ export class TakeStore {
   }
 
   /** Whole takes that wait; what a page that was closed left unfinished belongs to no play. */
-  async waiting(recording?: string): Promise<WaitingTake[]> {
+  async waiting(): Promise<WaitingTake[]> {
     const all = [];
     for (const row of await this.db.getAll("takes")) {
       const read = v.safeParse(storedSchema, row);
       const about = read.success ? read.output.about : undefined;
       if (!about) {
-        if (row.id !== recording) await this.forget(row.id);
+        if (Date.now() - row.begun > UNFINISHED_MS) await this.forget(row.id);
         continue;
       }
       const pieces = await this.db.getAll("pieces", piecesOf(row.id));

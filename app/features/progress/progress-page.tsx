@@ -12,6 +12,7 @@ import type { PassageOutlook, Span } from "~/core/record";
 import type { BeatUnit, Day } from "~/core/units";
 import { PractiseNow } from "~/components/practise-now";
 import type { PassageDay, PassageLine } from "~/features/shapes";
+import { EarTold, type EarCounts } from "~/features/take/heard";
 import { TakeList } from "~/features/take/take-list";
 import type { TakeOfList } from "~/features/take/take-shapes";
 import { words } from "~/words";
@@ -30,6 +31,7 @@ export interface ProgressPageProps {
   readonly teaches: boolean;
   readonly looksOnly: boolean;
   readonly takes: readonly TakeOfList[];
+  readonly ear: EarCounts;
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string };
   readonly piece: {
@@ -179,6 +181,7 @@ export function ProgressPage(props: ProgressPageProps) {
               ) : (
                 <TakeList studioId={studioId} takes={props.takes} />
               )}
+              <EarTold ear={props.ear} />
             </Section>
           )}
           <Section title={words.progress.where}>

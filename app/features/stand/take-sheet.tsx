@@ -24,24 +24,29 @@ export function TakeSheet({ open, ...props }: TakeSheetProps) {
 }
 
 const keptChoice = (name: string) => localStorage.getItem(`${KEY}-${name}`);
+/** How late the stand-in is, where somebody has set it on this device. */
+const delaySet = () => keptChoice("delay");
+const delaySeconds = () => Number(delaySet() ?? SIMULATED_SECONDS);
 
 /** What was chosen before on this device; undefined before the first time. */
 export function lastTakeChoice(trial: boolean): TakeChoice | undefined {
   const hears = keptChoice("headphones");
   if (hears === null) return undefined;
-  const simulated = trial && keptChoice("microphone") !== "device" ? SIMULATED_SECONDS : undefined;
+  const offered = trial || delaySet() !== null;
+  const simulated = offered && keptChoice("microphone") !== "device" ? delaySeconds() : undefined;
   return { headphones: hears === "yes", onlyCountIn: keptChoice("count-in") === "yes", simulated };
 }
 
 function TakeForm({ trial, onClose, onRecord }: Omit<TakeSheetProps, "open">) {
+  const offered = trial || delaySet() !== null;
   const [headphones, setHeadphones] = useState(() => keptChoice("headphones") === "yes");
   const [onlyCountIn, setOnlyCountIn] = useState(() => keptChoice("count-in") === "yes");
-  const [simulated, setSimulated] = useState(trial && keptChoice("microphone") !== "device");
+  const [simulated, setSimulated] = useState(offered && keptChoice("microphone") !== "device");
   const record = () => {
     localStorage.setItem(`${KEY}-headphones`, headphones ? "yes" : "no");
     localStorage.setItem(`${KEY}-count-in`, onlyCountIn ? "yes" : "no");
     localStorage.setItem(`${KEY}-microphone`, simulated ? "simulated" : "device");
-    const delay = simulated ? SIMULATED_SECONDS : undefined;
+    const delay = simulated ? delaySeconds() : undefined;
     onRecord({ headphones, onlyCountIn, simulated: delay });
   };
   const by = (label: string, its: boolean, first: boolean) => (
@@ -95,7 +100,7 @@ function TakeForm({ trial, onClose, onRecord }: Omit<TakeSheetProps, "open">) {
           />
           {said.onlyCountIn}
         </label>
-        {trial && (
+        {offered && (
           <label className={styles.line}>
             {said.microphone}
             <select

@@ -31,6 +31,10 @@ const NOTHING: TakesView = {
   lost: false,
 };
 
+const LEVEL_EVERY_MS = 150;
+/** What is left of a level at the next one, a fiftieth of a second later. */
+const FADES = 0.985;
+
 /**
  * Recording at the stand: the next play is recorded when it was asked for. It never holds the play
  * up: whatever goes wrong with it, the loop goes on.
@@ -40,6 +44,8 @@ export class Takes {
   private desk: TakeDesk | undefined;
   private recording: RecordingPlay | undefined;
   private choice: TakeChoice | undefined;
+  private held = 0;
+  private toldAt = 0;
   private readonly listeners = new Set<() => void>();
 
   constructor(private readonly urlOf: (takeId: string) => string) {}
@@ -55,6 +61,15 @@ export class Takes {
     for (const listener of this.listeners) listener();
   }
 
+  /** The loudest of the last second or so, told a few times in it: the eye reads a word, not a wave. */
+  private hear(peak: number): void {
+    this.held = Math.max(peak, this.held * FADES);
+    const now = performance.now();
+    if (now - this.toldAt < LEVEL_EVERY_MS) return;
+    this.toldAt = now;
+    this.set({ level: this.held });
+  }
+
   /** The clicks of the play itself are left out. */
   get quiet(): boolean {
     return this.choice?.onlyCountIn === true && ["armed", "recording"].includes(this.view.phase);
@@ -68,7 +83,7 @@ export class Takes {
     try {
       const { TakeDesk: Desk } = await import("./take-desk");
       this.desk ??= await Desk.open(sound, choice, {
-        onLevel: (level) => this.set({ level }),
+        onLevel: (peak) => this.hear(peak),
         onGone: () => this.cancel(),
       });
       await this.desk.arm(this.urlOf);

@@ -65,7 +65,7 @@ function Opened({ player, about }: { readonly player: TakePlayer; readonly about
     ArrowRight: () => playBar(Math.min(bars.length - 1, heard + 1)),
   };
   return (
-    <div className={styles.listening}>
+    <div className={styles.listening} data-heard={`${from} ${until}`}>
       <div
         className={styles.waveBox}
         tabIndex={0}

@@ -10,15 +10,13 @@ export function TakeList(props: { studioId: string; takes: readonly TakeOfList[]
   const formats = useFormats();
   return (
     <ul className={styles.list}>
-      {props.takes.map(({ id, at, tempo, verdict, seconds, fromBar, toBar }) => (
+      {props.takes.map(({ id, at, tempo, seconds, fromBar, toBar }) => (
         <li key={id}>
           <Link to={`/studio/${props.studioId}/recordings/${id}`}>
             {words.capital(words.bars(fromBar, toBar))},{" "}
             {said.line(formats.tenth(tempo), Math.round(seconds))}
           </Link>
-          <span className={styles.soft}>
-            {formats.moment(at)} · {verdict ? said.verdict[verdict] : said.noVerdict}
-          </span>
+          <span className={styles.soft}>{formats.moment(at)}</span>
         </li>
       ))}
     </ul>

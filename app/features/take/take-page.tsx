@@ -1,5 +1,5 @@
 import Button from "@mui/material/Button";
-import { Form, Link } from "react-router";
+import { Form } from "react-router";
 import { TempoText } from "~/components/beat-unit";
 import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
@@ -8,6 +8,7 @@ import type { Take } from "~/core/listen";
 import { daysBetween, type BeatUnit, type Day } from "~/core/units";
 import { words } from "~/words";
 import { listenWords as said } from "~/words/listen";
+import { Heard, SayHeard, type EarCounts } from "./heard";
 import { Listening } from "./listening";
 import { TakeList } from "./take-list";
 import type { TakeOfList } from "./take-shapes";
@@ -16,7 +17,11 @@ import styles from "./take.module.css";
 export interface TakePageProps {
   readonly studioId: string;
   readonly today: Day;
-  readonly take: TakeOfList & { readonly about: Take; readonly flawBar: number | null };
+  readonly take: TakeOfList & {
+    readonly about: Take;
+    readonly verdict: "clean" | "flawed" | null;
+    readonly flawBar: number | null;
+  };
   readonly person: { readonly id: string; readonly name: string };
   readonly passage: {
     readonly id: string;
@@ -26,11 +31,15 @@ export interface TakePageProps {
   };
   readonly others: readonly TakeOfList[];
   readonly used: number;
+  /** The bars in which whoever is here heard a flaw, once they have said it. */
+  readonly heard: { readonly flawed: readonly number[] } | undefined;
+  readonly ear: EarCounts;
   readonly most: number;
 }
 
 /** A take, to be listened to bar by bar. */
-export function TakePage({ studioId, today, take, passage, others, ...rest }: TakePageProps) {
+export function TakePage(props: TakePageProps) {
+  const { studioId, today, take, person, passage, others, used, most, heard, ear } = props;
   const formats = useFormats();
   const alive = useAlive();
   const { about } = take;
@@ -43,9 +52,8 @@ export function TakePage({ studioId, today, take, passage, others, ...rest }: Ta
         <>
           {passage.title}
           {passage.name && `, ${passage.name}`} ·{" "}
-          <TempoText unit={passage.beatUnit} bpm={take.tempo} /> · {formats.moment(take.at)} ·{" "}
-          {take.verdict ? said.verdict[take.verdict] : said.noVerdict}
-          {take.flawBar !== null && `, ${said.flawAt(take.flawBar)}`}
+          <TempoText unit={passage.beatUnit} bpm={take.tempo} /> · {formats.moment(take.at)}
+          {!heard && ` · ${said.afterHearing}`}
         </>
       }
       back={{
@@ -63,6 +71,13 @@ export function TakePage({ studioId, today, take, passage, others, ...rest }: Ta
           {said.placed[about.placedBy]} {about.gaps && said.gaps}
         </p>
       </Section>
+      <Section title={said.hearTitle}>
+        {heard ? (
+          <Heard flawed={heard.flawed} verdict={take.verdict} flawBar={take.flawBar} ear={ear} />
+        ) : (
+          <SayHeard bars={[...new Set(about.bars.map(({ bar }) => bar))]} />
+        )}
+      </Section>
       {others.length > 0 && (
         <Section title={said.others}>
           <TakeList studioId={studioId} takes={others} />
@@ -72,16 +87,20 @@ export function TakePage({ studioId, today, take, passage, others, ...rest }: Ta
         <p className={styles.soft}>
           {said.privacy}{" "}
           {left <= 1 ? said.goesTomorrow : said.keptUntil(formats.longDay(take.keptUntil))}{" "}
-          {said.used(rest.used, rest.most)}
+          {said.used(person.name, used, most)}
         </p>
-        <Form method="post">
-          <Button type="submit" color="error">
-            {said.remove}
-          </Button>
-        </Form>
-        <Link className="sr-only" to={`/studio/${studioId}/students/${rest.person.id}`}>
-          {rest.person.name}
-        </Link>
+        <details>
+          <summary>{said.removing}</summary>
+          <Form method="post" className={styles.remove}>
+            <p className={styles.soft}>{said.removed}</p>
+            <Button type="submit" color="error" variant="outlined">
+              {said.remove}
+            </Button>
+            <Button type="submit" name="what" value="all" color="error">
+              {said.removeAll(person.name)}
+            </Button>
+          </Form>
+        </details>
       </footer>
     </Page>
   );

@@ -5,7 +5,6 @@ export interface TakeOfList {
   readonly id: string;
   readonly at: Date;
   readonly tempo: number;
-  readonly verdict: "clean" | "flawed" | null;
   readonly seconds: number;
   readonly fromBar: number;
   readonly toBar: number;

@@ -3,6 +3,7 @@ import { addDays } from "~/core/units";
 import {
   barMarksOf,
   flawBeats,
+  earOf,
   flawsByBar,
   laddersOf,
   passageById,
@@ -104,6 +105,7 @@ export async function progressPage(
   return {
     today,
     takes: await takesListed(services, studioId, { passageId }),
+    ear: await earOf(db, studioId, passage.personId),
     person,
     piece: passage.piece,
     passage: passageLine(passage, today),

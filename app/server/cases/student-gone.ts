@@ -1,7 +1,14 @@
 import { err, ok, type Result } from "~/core/result";
-import { belongingsOf, deleteStudent, piecesOfPerson, studentById } from "~/db/queries";
+import {
+  belongingsOf,
+  deleteStudent,
+  deleteTakesOf,
+  piecesOfPerson,
+  studentById,
+} from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
 import type { Services } from "../services";
+import { forgetSounds } from "./takes";
 
 /** What a student has here, to be taken along or deleted. */
 export async function recordsPage({ db }: Services, studioId: string, personId: string) {
@@ -18,15 +25,24 @@ export async function recordsPage({ db }: Services, studioId: string, personId: 
 
 /** Deletes a student for good, once their name was typed: everything, or nothing. */
 export async function deleteForGood(
-  { db }: Services,
+  services: Services,
   studioId: string,
   personId: string,
   typed: string,
 ): Promise<Result<undefined, FormRefused>> {
+  const { db } = services;
   const { name, role } = await studentById(db, studioId, personId);
   if (typed.trim() !== name || role !== "student") {
     return err({ errors: { name: "This is not the name." }, values: { name: typed } });
   }
-  await db.transaction((tx) => deleteStudent(tx, studioId, personId));
+  const takes = await db.transaction(async (tx) => {
+    const gone = await deleteTakesOf(tx, studioId, personId);
+    await deleteStudent(tx, studioId, personId);
+    return gone;
+  });
+  await forgetSounds(
+    services,
+    takes.map(({ hash }) => hash),
+  );
   return ok(undefined);
 }

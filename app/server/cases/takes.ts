@@ -6,9 +6,12 @@ import {
   deleteTake,
   deleteTakesBefore,
   deleteTakesOf,
+  earOf,
   hashInUse,
+  heardIn,
   insertTake,
   passageById,
+  putHeard,
   sessionById,
   studentById,
   studioById,
@@ -147,18 +150,62 @@ export const takesListed = async (
   of: { readonly passageId?: string; readonly sessionId?: string },
 ): Promise<TakeLine[]> => (await takesOf(db, studioId, of, LISTED)).map(takeLine);
 
-/** A take to be listened to. */
-export async function takePage(services: Services, studioId: string, takeId: string) {
+/** How a player's own ear compares with the stand: takes that they listened to. */
+export interface Ear {
+  readonly listened: number;
+  /** Clean at the stand, a flaw heard in it afterwards. */
+  readonly kind: number;
+  /** Flawed at the stand, none heard in it. */
+  readonly hard: number;
+}
+
+const MOST_BARS = 500;
+
+/** The bars in which a flaw was heard, as the form sends them. */
+const heardSchema = v.pipe(
+  v.array(v.pipe(v.string(), v.regex(/^\d{1,4}$/), v.transform(Number))),
+  v.maxLength(MOST_BARS),
+);
+
+/** Keeps what somebody heard in a take, the first time that they say it. */
+export async function sayHeard(
+  services: Services,
+  studioId: string,
+  { takeId, listener }: { readonly takeId: string; readonly listener: string },
+  form: FormData,
+): Promise<Result<undefined, string>> {
+  const read = v.safeParse(heardSchema, form.getAll("flawed"));
+  if (!read.success) return err("These are no bars.");
+  const { verdict, about } = await takeById(services.db, studioId, takeId);
+  const there = new Set(about.bars.map(({ bar }) => bar));
+  if (read.output.some((bar) => !there.has(bar))) return err("There is no such bar in this take.");
+  const flawed = [...new Set(read.output)].sort((a, b) => a - b);
+  const at = new Date(services.now());
+  await putHeard(services.db, studioId, takeId, listener, { flawed, verdict, at });
+  return ok(undefined);
+}
+
+/** A take to be listened to, by somebody: they see its verdict once they have said what they heard. */
+export async function takePage(
+  services: Services,
+  studioId: string,
+  takeId: string,
+  listener: string,
+) {
   const { db } = services;
   const take = await takeById(db, studioId, takeId);
-  const [studio, person, passage, others, used] = await Promise.all([
+  const [studio, person, passage, others, used, heard, ear] = await Promise.all([
     studioById(db, studioId),
     studentById(db, studioId, take.person_id),
     passageById(db, studioId, take.passage_id),
     takesListed(services, studioId, { passageId: take.passage_id }),
     takeBytesOf(db, studioId, take.person_id),
+    heardIn(db, studioId, takeId, listener),
+    earOf(db, studioId, listener),
   ]);
   return {
+    heard,
+    ear,
     today: todayIn(services, studio),
     take: {
       ...takeLine(take),
@@ -194,7 +241,11 @@ export async function takeSound(
   return read && { bytes, mediaType: media_type, ...asked, stream: read.stream };
 }
 
-async function forget({ db, takes }: Services, hashes: readonly string[]): Promise<void> {
+/** Takes the sound away that no take has any more. */
+export async function forgetSounds(
+  { db, takes }: Services,
+  hashes: readonly string[],
+): Promise<void> {
   for (const hash of hashes) if (!(await hashInUse(db, hash))) await takes.forget(hash);
 }
 
@@ -202,14 +253,14 @@ async function forget({ db, takes }: Services, hashes: readonly string[]): Promi
 export async function dropTake(services: Services, studioId: string, takeId: string) {
   const { hash, passage_id: passageId } = await takeById(services.db, studioId, takeId);
   await deleteTake(services.db, studioId, takeId);
-  await forget(services, [hash]);
+  await forgetSounds(services, [hash]);
   return { passageId };
 }
 
 /** Deletes all takes of a student at once. */
 export async function dropTakesOf(services: Services, studioId: string, personId: string) {
   const gone = await deleteTakesOf(services.db, studioId, personId);
-  await forget(services, [...new Set(gone.map(({ hash }) => hash))]);
+  await forgetSounds(services, [...new Set(gone.map(({ hash }) => hash))]);
   return gone.length;
 }
 

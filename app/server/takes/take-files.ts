@@ -28,6 +28,8 @@ const isFull = (error: unknown) =>
  * whole under the hash of its content. A file is written aside and renamed: it is whole or not there.
  */
 export class TakeFiles {
+  private readonly appending = new Map<string, Promise<void>>();
+
   constructor(private readonly directory: string) {}
 
   private coming = (id: string) => path.join(this.directory, "coming", id);
@@ -37,7 +39,23 @@ export class TakeFiles {
   next = (id: string): Promise<number> => sizeOf(this.coming(id));
 
   /** Puts bytes behind those that have come; what is there already is passed over. */
-  async append(id: string, from: number, bytes: Uint8Array): Promise<number | NotKept> {
+  append(id: string, from: number, bytes: Uint8Array): Promise<number | NotKept> {
+    // One after the other: two that see the same end would both write there.
+    const turn = (this.appending.get(id) ?? Promise.resolve()).then(() =>
+      this.appendNow(id, from, bytes),
+    );
+    const settled = turn.then(
+      () => undefined,
+      () => undefined,
+    );
+    this.appending.set(id, settled);
+    void settled.then(() => {
+      if (this.appending.get(id) === settled) this.appending.delete(id);
+    });
+    return turn;
+  }
+
+  private async appendNow(id: string, from: number, bytes: Uint8Array): Promise<number | NotKept> {
     const file = this.coming(id);
     await mkdir(path.dirname(file), { recursive: true, mode: 0o700 });
     const there = await sizeOf(file);

@@ -1,0 +1,100 @@
+import AxeBuilder from "@axe-core/playwright";
+import { expect, test } from "./support/fixtures";
+import { ready } from "./support/ready";
+
+// A recording is measured: in real time.
+test.use({ rate: 1 });
+
+/** The most that a bar may lie beside where it is drawn, in seconds. */
+const BESIDE = 0.02;
+
+for (const delay of [0.08, 0.2]) {
+  test(`a play is recorded ${delay * 1000} ms late, sent, and every bar lies where it is drawn`, async ({
+    teacher,
+    player,
+    page,
+  }) => {
+    await page.addInitScript(
+      (seconds) => localStorage.setItem("fidus-take-delay", seconds),
+      String(delay),
+    );
+    await teacher.preparesToday({ start: 120, target: 160, clean: 3 });
+    await player.goesToTheStand();
+    await player.button("Record the next play").click();
+    await expect(page.getByText("The browser will ask for the microphone.")).toBeVisible();
+    await player.button("Record it").click();
+    await expect(page.getByText(/^The next play is recorded/)).toBeVisible();
+    await player.starts();
+    await expect(page.getByText(/^Recording/)).toBeVisible();
+    await player.playsThrough();
+    await player.marksClean();
+    await expect(page.getByText("1 take kept")).toBeVisible();
+    await page.keyboard.press(" ");
+    await page.goto(page.url().replace(/\/stand$/, ""));
+    await ready(page);
+    await page.getByRole("link", { name: /120 bpm/ }).click();
+    await ready(page);
+    await expect(page.getByText("Bars placed by the count-in")).toBeVisible();
+    const bars = page.getByRole("button", { name: /^Play from bar/ });
+    await expect(bars.first()).toBeVisible();
+
+    // The stand-in plucks on every beat: where it begins, a bar has to begin.
+    const beside = await page.evaluate(async () => {
+      const strip = document.querySelector<HTMLElement>("[aria-label='Bars: play from one']")!;
+      const wave = strip.getBoundingClientRect();
+      const starts = [...strip.querySelectorAll("button")].map(
+        (bar) => (bar.getBoundingClientRect().left - wave.left) / wave.width,
+      );
+      const address = location.pathname + "/sound";
+      const bytes = await (await fetch(address)).arrayBuffer();
+      const sound = await new OfflineAudioContext(1, 1, 44_100).decodeAudioData(bytes);
+      const samples = sound.getChannelData(0);
+      // What is heard is cut out of the recording: its length is that of the audio element's.
+      const heard = document.querySelector("[data-heard]")!;
+      const [from, until] = heard.getAttribute("data-heard")!.split(" ").map(Number) as [
+        number,
+        number,
+      ];
+      return starts.map((share) => {
+        const at = from + share * (until - from);
+        const first = Math.round((at - 0.1) * 44_100);
+        const window = samples.subarray(first, first + 0.2 * 44_100);
+        const loudest = window.reduce((most, sample) => Math.max(most, Math.abs(sample)), 0);
+        const begins = window.findIndex((sample) => Math.abs(sample) > 0.3 * loudest);
+        return begins / 44_100 - 0.1;
+      });
+    });
+    expect(beside.length).toBeGreaterThanOrEqual(2);
+    for (const seconds of beside) expect(Math.abs(seconds)).toBeLessThan(BESIDE);
+
+    await bars.nth(1).click();
+    await expect(bars.nth(1)).toHaveAttribute("aria-current", "true");
+    await expect(player.button("Pause")).toBeVisible();
+    await player.button("Pause").click();
+    await page.getByLabel("A flaw in bar 3").check();
+    await player.button("That is what I heard").click();
+    await expect(
+      page.getByText("You heard a flaw in bar 3. At the stand it was clean."),
+    ).toBeVisible();
+    // Without reading style sheets ahead: into the drawing's own root it would have to write one.
+    const axe = new AxeBuilder({ page }).options({ preload: false });
+    const { violations } = await axe.analyze();
+    expect(violations).toEqual([]);
+    await page.getByText("Delete …").click();
+    await player.button("Delete this take").click();
+    await expect(page.getByText(/^No take yet/)).toBeVisible();
+  });
+}
+
+test("a refused microphone leaves everything else working", async ({ teacher, player, page }) => {
+  await teacher.preparesToday({ start: 200, target: 240, clean: 2 });
+  await player.goesToTheStand();
+  await player.button("Record the next play").click();
+  await player.button("Record it").click();
+  await expect(
+    page.getByText(/^(The microphone was refused|No microphone was found)/),
+  ).toBeVisible();
+  await player.starts();
+  await player.playsClean();
+  await player.sees("1 of 2");
+});
