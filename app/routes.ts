@@ -64,6 +64,7 @@ export default [
       route("passages/:passageId/how-sure", "routes/how-sure.tsx"),
       route("sessions/:sessionId", "routes/afterwards.tsx"),
       route("recordings/:takeId", "routes/take.tsx"),
+      route("listening", "routes/listening.tsx"),
     ]),
   ]),
   route("*", "routes/nowhere.tsx"),

@@ -1,7 +1,9 @@
-import { redirect } from "react-router";
+import { data, redirect } from "react-router";
+import { err, type Result } from "~/core/result";
 import { TakePage } from "~/features/take/take-page";
 import { forTake } from "~/server/access/guard";
 import { refused } from "~/server/boundary";
+import { answerTo, commentOn, handIn, handInsOf } from "~/server/cases/hand-ins";
 import { dropTake, dropTakesOf, sayHeard, takePage } from "~/server/cases/takes";
 import { words } from "~/words";
 import { listenWords } from "~/words/listen";
@@ -13,23 +15,42 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 
 export const loader = (asked: Route.LoaderArgs) =>
   forTake(asked, "hear", async ({ services, studioId, takeId, who }) => {
-    return { studioId, ...(await takePage(services, studioId, takeId, who.personId)) };
+    const page = await takePage(services, studioId, takeId, who.personId);
+    const teaches = who.role === "teacher";
+    return { studioId, teaches, ...page, ...(await handInsOf(services, studioId, takeId)) };
   });
 
-/** Says what was heard, or deletes the take, or all of its student's, at once. */
+/** A refusal is told on the page; anything else shows itself there. */
+const told = (done: Result<unknown, string>) =>
+  done.ok ? undefined : refused({ errors: { take: done.error }, values: {} });
+
+const TEACHERS = "Only the teacher says that.";
+
+/** Says what was heard, hands it in, answers it, or deletes the take, or all of its student's. */
 export const action = (asked: Route.ActionArgs) =>
   forTake(asked, "hear", async ({ services, studioId, takeId, personId, who }) => {
     const form = await asked.request.formData();
     const what = form.get("what");
     if (what === "heard") {
       const said = await sayHeard(services, studioId, { takeId, listener: who.personId }, form);
-      return said.ok ? undefined : refused({ errors: { flawed: said.error }, values: {} });
+      return told(said);
     }
+    if (what === "hand-in") return told(await handIn(services, studioId, takeId, form));
+    if (what === "comment" || what === "answer") {
+      if (who.role !== "teacher") throw data({ sentence: TEACHERS }, { status: 403 });
+      if (what === "comment") return told(await commentOn(services, studioId, takeId, form));
+      const answered = await answerTo(services, studioId, takeId, form);
+      if (!answered.ok) return told(answered);
+      const { next } = answered.value;
+      return redirect(`/studio/${studioId}/${next ? `recordings/${next}` : "listening"}`);
+    }
+    if (what !== "one" && what !== "all") return told(err("There is no such thing to do."));
     const { passageId } = await dropTake(services, studioId, takeId);
     if (what === "all") await dropTakesOf(services, studioId, personId);
     return redirect(`/studio/${studioId}/passages/${passageId}`);
   });
 
-export default function TakeRoute({ loaderData }: Route.ComponentProps) {
-  return <TakePage key={loaderData.take.id} {...loaderData} />;
+export default function TakeRoute({ loaderData, actionData }: Route.ComponentProps) {
+  const refusal = actionData && "errors" in actionData ? actionData.errors.take : undefined;
+  return <TakePage key={loaderData.take.id} {...loaderData} refusal={refusal} />;
 }

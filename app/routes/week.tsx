@@ -1,6 +1,7 @@
 import { WeekBoard } from "~/features/week/week-board";
 import { refused } from "~/server/boundary";
 import { chooseConcert } from "~/server/cases/concert";
+import { waitingPage } from "~/server/cases/hand-ins";
 import { weekOf } from "~/server/cases/week";
 import { forTeacher } from "~/server/access/guard";
 import { words } from "~/words";
@@ -10,7 +11,8 @@ export const meta = () => [{ title: words.title(words.week.title) }];
 
 export const loader = (asked: Route.LoaderArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
-    return { studioId, ...(await weekOf(services, studioId)) };
+    const { waiting } = await waitingPage(services, studioId);
+    return { studioId, toHear: waiting.length, ...(await weekOf(services, studioId)) };
   });
 
 export const action = (asked: Route.ActionArgs) =>

@@ -234,3 +234,14 @@ export {
   takeThere,
   type TakeRow,
 } from "./takes";
+export {
+  addComment,
+  answeredSince,
+  answerHandIn,
+  handInById,
+  handInForItem,
+  handInsOfTake,
+  keepTakeUntil,
+  putHandIn,
+  waitingHandIns,
+} from "./hand-ins";

@@ -115,6 +115,8 @@ export const LEFT_OUT = {
   access: "Links, codes and calendar addresses are made anew.",
   sign_in: "Who is signed in where belongs to this machine.",
   outlook: "Reckoned anew each day.",
+  hand_in: "What was handed in goes with its take.",
+  hand_in_comment: "What was said of a take goes with it.",
   take: "Kept for so many days only, and its sound lies beside the database of this machine.",
   migration: "How the tables came about is this database's own.",
 } as const;

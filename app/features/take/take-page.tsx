@@ -8,6 +8,8 @@ import type { Take } from "~/core/listen";
 import { daysBetween, type BeatUnit, type Day } from "~/core/units";
 import { words } from "~/words";
 import { listenWords as said } from "~/words/listen";
+import { HandIn } from "./hand-in";
+import type { AsksForTake, HandedIn } from "./hand-in-shapes";
 import { Heard, SayHeard, type EarCounts } from "./heard";
 import { Listening } from "./listening";
 import { TakeList } from "./take-list";
@@ -31,6 +33,10 @@ export interface TakePageProps {
   };
   readonly others: readonly TakeOfList[];
   readonly used: number;
+  readonly teaches: boolean;
+  readonly asks: readonly AsksForTake[];
+  readonly handedIn: readonly HandedIn[];
+  readonly refusal: string | undefined;
   /** The bars in which whoever is here heard a flaw, once they have said it. */
   readonly heard: { readonly flawed: readonly number[] } | undefined;
   readonly ear: EarCounts;
@@ -78,6 +84,15 @@ export function TakePage(props: TakePageProps) {
           <SayHeard bars={[...new Set(about.bars.map(({ bar }) => bar))]} />
         )}
       </Section>
+      <Section title={said.handIn.title}>
+        <HandIn
+          asks={props.asks}
+          handedIn={props.handedIn}
+          bars={[...new Set(about.bars.map(({ bar }) => bar))]}
+          teaches={props.teaches}
+          refusal={props.refusal}
+        />
+      </Section>
       {others.length > 0 && (
         <Section title={said.others}>
           <TakeList studioId={studioId} takes={others} />
@@ -93,7 +108,7 @@ export function TakePage(props: TakePageProps) {
           <summary>{said.removing}</summary>
           <Form method="post" className={styles.remove}>
             <p className={styles.soft}>{said.removed}</p>
-            <Button type="submit" color="error" variant="outlined">
+            <Button type="submit" name="what" value="one" color="error" variant="outlined">
               {said.remove}
             </Button>
             <Button type="submit" name="what" value="all" color="error">

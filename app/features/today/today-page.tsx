@@ -5,6 +5,7 @@ import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
 import { AdviceList } from "~/features/advice/advice-list";
 import { words } from "~/words";
+import { listenWords } from "~/words/listen";
 import { heartWords } from "~/words/by-heart";
 import { planWords } from "~/words/plan";
 import { SessionForm } from "./session-form";
@@ -63,6 +64,13 @@ export function TodayPage(props: TodayPageProps) {
           ))}
         </div>
       )}
+      {props.takesAnswered.map(({ takeId, title, answer }) => (
+        <p key={takeId} className={styles.heart}>
+          <Link to={`/studio/${studioId}/recordings/${takeId}`}>
+            {listenWords.handIn.told[answer](title)}
+          </Link>
+        </p>
+      ))}
       {props.heartDue.map(({ pieceId, title, fromBar, toBar }) => (
         <p key={pieceId} className={styles.heart}>
           <Link to={`${home}/pieces/${pieceId}/by-heart`}>

@@ -42,6 +42,12 @@ export interface TodayPageProps {
   readonly hurts: boolean;
   readonly advice: readonly AdviceShown[];
   readonly forToday: readonly ForToday[];
+  /** What was said lately of takes that were handed in. */
+  readonly takesAnswered: readonly {
+    readonly takeId: string;
+    readonly title: string;
+    readonly answer: "heard" | "again";
+  }[];
   /** The plan of the session that the week asks for. */
   readonly weekShape: string | null;
   readonly today: Day;

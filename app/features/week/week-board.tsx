@@ -6,6 +6,7 @@ import { useFormats } from "~/components/locale";
 import { Empty, Page } from "~/components/page";
 import { daysBetween, type Day } from "~/core/units";
 import { words } from "~/words";
+import { listenWords } from "~/words/listen";
 import { BoardLine } from "./board-line";
 import { ordered, type Asked, type Line } from "./board-order";
 import { BoardTools } from "./board-tools";
@@ -16,6 +17,8 @@ export interface WeekBoardProps {
   readonly studioId: string;
   readonly today: Day;
   readonly lines: readonly Line[];
+  /** Takes that were handed in and wait. */
+  readonly toHear: number;
   readonly concert: { readonly name: string; readonly day: Day } | undefined;
   readonly refused: Refused | undefined;
 }
@@ -24,7 +27,8 @@ export interface WeekBoardProps {
 const FEW = 4;
 
 /** Each student a line from the last lesson to the next. */
-export function WeekBoard({ studioId, today, lines, concert, refused }: WeekBoardProps) {
+export function WeekBoard(props: WeekBoardProps) {
+  const { studioId, today, lines, concert, toHear, refused } = props;
   const formats = useFormats();
   const [asked, setAsked] = useState<Asked>({ find: "", order: "look", look: "" });
   const most = Math.max(
@@ -56,7 +60,16 @@ export function WeekBoard({ studioId, today, lines, concert, refused }: WeekBoar
           {words.week.lead}
         </>
       }
-      actions={add}
+      actions={
+        <>
+          {toHear > 0 && (
+            <Button component={Link} to={`/studio/${studioId}/listening`} variant="contained">
+              {listenWords.handIn.toHear(toHear)}
+            </Button>
+          )}
+          {add}
+        </>
+      }
     >
       {lines.length > FEW && <BoardTools lines={lines} asked={asked} onAsk={setAsked} />}
       {lines.length === 0 ? (

@@ -23,6 +23,7 @@ import { minutesOfDays, planWeek, whatHappened, type Happened } from "../plan/we
 import { adviceOf } from "./advice";
 import { heartDue } from "./by-heart";
 import { questionsNow } from "./questions";
+import { answersFor } from "./hand-ins";
 import { passageLine, stateOf } from "./passage-line";
 
 /** So far back reviews are read from the record. */
@@ -136,6 +137,11 @@ export async function todayPage(services: Services, studioId: string, personId: 
       ...saidOf({ passageId: null, itemId }),
     })),
     questions: await questionsNow(services, studioId, personId),
+    takesAnswered: (await answersFor(services, studioId, personId)).map((each) => ({
+      takeId: each.take_id,
+      title: each.title,
+      answer: each.answer ?? "heard",
+    })),
     /** What stands by heart and is to be tested. */
     heartDue: await heartDue(services, studioId, personId, today),
     withoutLadder: passages.length - ready.length,

@@ -1,0 +1,26 @@
+import type { Day } from "~/core/units";
+
+/** An item of the week that asks for a take of this passage. */
+export interface AsksForTake {
+  readonly id: string;
+  readonly title: string;
+  readonly focus: string;
+  readonly due: Day;
+}
+
+/** A take that was handed in, and what was said of it. */
+export interface HandedIn {
+  readonly id: string;
+  readonly title: string;
+  readonly line: string;
+  /** After its day. */
+  readonly late: boolean;
+  readonly at: Date;
+  readonly answer: "heard" | "again" | null;
+  readonly rating: string;
+  readonly comments: readonly {
+    readonly id: string;
+    readonly bar: number | null;
+    readonly text: string;
+  }[];
+}

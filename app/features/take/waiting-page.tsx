@@ -1,0 +1,60 @@
+import Button from "@mui/material/Button";
+import { Link } from "react-router";
+import { useFormats } from "~/components/locale";
+import { Empty, Page } from "~/components/page";
+import { listenWords } from "~/words/listen";
+import styles from "./take.module.css";
+
+const { handIn: said } = listenWords;
+
+interface WaitingPageProps {
+  readonly studioId: string;
+  readonly waiting: readonly {
+    readonly takeId: string;
+    readonly name: string;
+    readonly title: string;
+    readonly line: string;
+    readonly late: boolean;
+    readonly at: Date;
+  }[];
+}
+
+/** Takes that were handed in and wait to be heard, the oldest first. */
+export function WaitingPage({ studioId, waiting }: WaitingPageProps) {
+  const formats = useFormats();
+  const [first] = waiting;
+  const to = (takeId: string) => `/studio/${studioId}/recordings/${takeId}`;
+  return (
+    <Page
+      title={said.desk}
+      lead={said.deskLead(waiting.length)}
+      back={{ to: `/studio/${studioId}`, label: said.week }}
+      actions={
+        first && (
+          <Button component={Link} to={to(first.takeId)} variant="contained">
+            {said.begin}
+          </Button>
+        )
+      }
+    >
+      {waiting.length === 0 ? (
+        <Empty>{said.none}</Empty>
+      ) : (
+        <ol className={styles.list}>
+          {waiting.map(({ takeId, name, title, line, late, at }) => (
+            <li key={takeId}>
+              <Link to={to(takeId)}>
+                {name}: {title}
+              </Link>
+              <span className={styles.soft}>
+                {formats.moment(at)}
+                {late && ` · ${said.late}`}
+                {line && ` · “${line}”`}
+              </span>
+            </li>
+          ))}
+        </ol>
+      )}
+    </Page>
+  );
+}

@@ -1,0 +1,17 @@
+import { WaitingPage } from "~/features/take/waiting-page";
+import { forTeacher } from "~/server/access/guard";
+import { waitingPage } from "~/server/cases/hand-ins";
+import { words } from "~/words";
+import { listenWords } from "~/words/listen";
+import type { Route } from "./+types/listening";
+
+export const meta = () => [{ title: words.title(listenWords.handIn.desk) }];
+
+export const loader = (asked: Route.LoaderArgs) =>
+  forTeacher(asked, async ({ services, studioId }) => {
+    return { studioId, ...(await waitingPage(services, studioId)) };
+  });
+
+export default function Listening({ loaderData }: Route.ComponentProps) {
+  return <WaitingPage {...loaderData} />;
+}

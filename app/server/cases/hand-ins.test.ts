@@ -1,0 +1,104 @@
+import { createHash, randomBytes, randomUUID } from "node:crypto";
+import { expect, test } from "@jest/globals";
+import { addDays } from "~/core/units";
+import { newItem, type AssignmentItem } from "~/core/week";
+import { furnishedRoom, NOON } from "../test/room";
+import { answersFor, answerTo, commentOn, handIn, handInsOf, waitingPage } from "./hand-ins";
+import { setWeek } from "./lesson";
+import { keepTake, takeMore, takePage } from "./takes";
+
+const DAY = "2026-05-04";
+const DAY_MS = 86_400_000;
+
+const form = (fields: Record<string, string>) => {
+  const made = new FormData();
+  for (const [name, value] of Object.entries(fields)) made.set(name, value);
+  return made;
+};
+
+async function roomWithWeek(change: Partial<AssignmentItem>) {
+  const room = await furnishedRoom();
+  const { services, studioId, personId, passageId } = room;
+  const item = newItem(randomUUID(), { title: "The Ferry, bars 5–8", passageId, ...change });
+  const text = { items: [item], word: "", goal: { minutes: 0, days: 0 }, shape: null };
+  const week = { version: 0, after: null, from: DAY, until: addDays(DAY, 7), text, decisions: {} };
+  expect((await setWeek(services, studioId, personId, week)).ok).toBe(true);
+  const { sessionId } = await room.begin();
+  const record = async () => {
+    const takeId = randomUUID();
+    const sound = Buffer.concat([Buffer.from([0x1a, 0x45, 0xdf, 0xa3]), randomBytes(500)]);
+    const take = {
+      play: randomUUID(),
+      passage: passageId,
+      at: NOON,
+      tempo: 60,
+      rung: 0,
+      mediaType: "audio/webm" as const,
+      from: 0,
+      until: 12,
+      bars: [5, 6].map((bar) => ({ bar, at: bar - 4, duration: 1, beats: [bar - 4] })),
+      placedBy: "heard" as const,
+      roundTrip: 0.1,
+      gaps: false,
+      headphones: false,
+      peaks: "",
+    };
+    const of = { studioId, sessionId, takeId };
+    await takeMore(services, of, 0, sound);
+    const hash = createHash("sha256").update(sound).digest("hex");
+    expect((await keepTake(services, of, { take, bytes: sound.length, hash })).ok).toBe(true);
+    return takeId;
+  };
+  const give = (takeId: string, line = "") =>
+    handIn(services, studioId, takeId, form({ id: randomUUID(), item: item.id, line }));
+  return { ...room, item, record, give };
+}
+
+test("a take is handed in, exchanged, heard bar by bar, sent back, and handed in again", async () => {
+  const { services, studioId, personId, clock, record, give } = await roomWithWeek({
+    bring: "recording",
+  });
+  const [first, second] = [await record(), await record()];
+  expect((await handInsOf(services, studioId, first)).asks).toMatchObject([
+    { title: "The Ferry, bars 5–8", due: addDays(DAY, 7) },
+  ]);
+  expect((await give(first, "the third try")).ok).toBe(true);
+  expect((await give(second)).ok).toBe(true);
+  const waits = async () =>
+    (await waitingPage(services, studioId)).waiting.map(({ takeId, late }) => [takeId, late]);
+  expect(await waits()).toEqual([[second, false]]);
+  expect((await handInsOf(services, studioId, first)).handedIn).toEqual([]);
+  // What is handed in is kept until the school year ends.
+  const kept = await takePage(services, studioId, second, personId);
+  expect(kept.take.keptUntil >= "2026-07-31").toBe(true);
+
+  const [one] = (await handInsOf(services, studioId, second)).handedIn;
+  const comment = form({ id: randomUUID(), handIn: one!.id, bar: "6", text: "<b>late</b> here" });
+  for (let twice = 0; twice < 2; twice++) {
+    expect((await commentOn(services, studioId, second, comment)).ok).toBe(true);
+  }
+  const foreign = await commentOn(services, studioId, first, comment);
+  expect(foreign.ok).toBe(false);
+  const again = form({ handIn: one!.id, answer: "again", rating: "nearly" });
+  expect(await answerTo(services, studioId, second, again)).toEqual({
+    ok: true,
+    value: { next: undefined },
+  });
+  expect(await answersFor(services, studioId, personId)).toMatchObject([
+    { answer: "again", rating: "nearly", comments: [{ bar: 6, text: "<b>late</b> here" }] },
+  ]);
+  // Until the next lesson sets another week, this one goes on, and its day with it.
+  clock.now = NOON + 9 * DAY_MS;
+  expect((await give(first)).ok).toBe(true);
+  expect(await waits()).toEqual([[first, false]]);
+  // Long after it nothing is asked any more.
+  clock.now = NOON + 90 * DAY_MS;
+  expect((await give(second)).ok).toBe(false);
+}, 60_000);
+
+test("where no take is asked for, none is taken", async () => {
+  const { services, studioId, record, give } = await roomWithWeek({ bring: "question" });
+  const take = await record();
+  expect((await handInsOf(services, studioId, take)).asks).toEqual([]);
+  expect(await give(take)).toMatchObject({ ok: false });
+}, 60_000);

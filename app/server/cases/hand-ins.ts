@@ -1,0 +1,174 @@
+import * as v from "valibot";
+import { err, ok, type Result } from "~/core/result";
+import { dayOf, type Day } from "~/core/units";
+import {
+  addComment,
+  answeredSince,
+  answerHandIn,
+  assignmentsOf,
+  handInById,
+  handInForItem,
+  handInsOfTake,
+  keepTakeUntil,
+  putHandIn,
+  studioById,
+  takeById,
+  waitingHandIns,
+} from "~/db/queries";
+import { openItems, weekOn } from "../plan/week-on";
+import { todayIn, type Services } from "../services";
+
+const WEEKS_READ = 3;
+const ANSWERED_MS = 14 * 86_400_000;
+/** What was handed in is kept until the school year ends. */
+const schoolYearEnds = (today: Day): Day => {
+  const year = Number(today.slice(0, 4));
+  return today < `${year}-08-01` ? `${year}-07-31` : `${year + 1}-07-31`;
+};
+
+const id = v.pipe(v.string(), v.uuid());
+const text = (most: number) =>
+  v.pipe(v.string(), v.trim(), v.maxLength(most, `At most ${most} letters.`));
+
+const handInSchema = v.object({ id, item: id, line: text(200) });
+const commentSchema = v.object({
+  id,
+  handIn: id,
+  bar: v.pipe(
+    v.string(),
+    v.regex(/^\d{0,4}$/, "That is no bar."),
+    v.transform((bar) => (bar === "" ? null : Number(bar))),
+  ),
+  text: v.pipe(text(500), v.minLength(1, "Say what you heard.")),
+});
+const answerSchema = v.object({
+  handIn: id,
+  answer: v.picklist(["heard", "again"]),
+  rating: text(40),
+});
+
+/** Items of this week that ask for a take of a passage. */
+async function asksForTake(
+  services: Services,
+  studioId: string,
+  personId: string,
+  passageId: string,
+) {
+  const { db } = services;
+  const today = todayIn(services, await studioById(db, studioId));
+  const week = weekOn(await assignmentsOf(db, studioId, personId, WEEKS_READ), today);
+  const items = week ? openItems(week) : [];
+  return items
+    .filter((item) => item.bring === "recording" && item.passageId === passageId)
+    .map((item) => ({ id: item.id, title: item.title, focus: item.focus, due: week!.until_day }));
+}
+
+type Handed = { readonly at: Date; readonly due: Day };
+
+/** Handed in after its day, by the studio's clock. */
+const lateIn =
+  (timeZone: string) =>
+  <H extends Handed>(it: H): H & { readonly late: boolean } => ({
+    ...it,
+    late: dayOf(it.at.getTime(), timeZone) > it.due,
+  });
+
+/** For what a take may be handed in, and what was said of it where it was. */
+export async function handInsOf(services: Services, studioId: string, takeId: string) {
+  const { db } = services;
+  const take = await takeById(db, studioId, takeId);
+  const [asked, handedIn] = await Promise.all([
+    asksForTake(services, studioId, take.person_id, take.passage_id),
+    handInsOfTake(db, studioId, takeId),
+  ]);
+  const done = new Set(handedIn.map(({ item_id }) => item_id));
+  const { time_zone } = await studioById(db, studioId);
+  return {
+    asks: asked.filter((item) => !done.has(item.id)),
+    handedIn: handedIn.map(lateIn(time_zone)),
+  };
+}
+
+/** Hands a take in for an item that asks for one, instead of another until it was heard. */
+export async function handIn(
+  services: Services,
+  studioId: string,
+  takeId: string,
+  form: FormData,
+): Promise<Result<undefined, string>> {
+  const read = v.safeParse(handInSchema, Object.fromEntries(form));
+  if (!read.success) return err(read.issues[0].message);
+  const { db, now } = services;
+  const take = await takeById(db, studioId, takeId);
+  const asked = await asksForTake(services, studioId, take.person_id, take.passage_id);
+  const item = asked.find((each) => each.id === read.output.item);
+  if (!item) return err("This week asks for no take of this passage.");
+  const before = await handInForItem(db, studioId, take.person_id, item.id);
+  const today = todayIn(services, await studioById(db, studioId));
+  if (before && before.answer !== "again" && today > item.due) {
+    return err("Its day is over: what was handed in stays.");
+  }
+  await db.transaction(async (tx) => {
+    await putHandIn(tx, studioId, {
+      id: read.output.id,
+      person_id: take.person_id,
+      item_id: item.id,
+      title: item.title,
+      take_id: takeId,
+      line: read.output.line,
+      due: item.due,
+      at: new Date(now()),
+    });
+    await keepTakeUntil(tx, studioId, takeId, schoolYearEnds(today));
+  });
+  return ok(undefined);
+}
+
+/** Pins a comment to a bar of what was handed in with a take. */
+export async function commentOn(
+  services: Services,
+  studioId: string,
+  takeId: string,
+  form: FormData,
+): Promise<Result<undefined, string>> {
+  const read = v.safeParse(commentSchema, Object.fromEntries(form));
+  if (!read.success) return err(read.issues[0].message);
+  const { handIn: handInId, ...comment } = read.output;
+  const there = await handInById(services.db, studioId, handInId);
+  if (there.take_id !== takeId) return err("That was handed in with another take.");
+  await addComment(services.db, studioId, handInId, { ...comment, at: new Date(services.now()) });
+  return ok(undefined);
+}
+
+/** Says that it was heard, or asks for it again; tells the take that waits next, if any. */
+export async function answerTo(
+  services: Services,
+  studioId: string,
+  takeId: string,
+  form: FormData,
+): Promise<Result<{ next: string | undefined }, string>> {
+  const read = v.safeParse(answerSchema, Object.fromEntries(form));
+  if (!read.success) return err(read.issues[0].message);
+  const { handIn: handInId, ...answer } = read.output;
+  const there = await handInById(services.db, studioId, handInId);
+  if (there.take_id !== takeId) return err("That was handed in with another take.");
+  await answerHandIn(services.db, studioId, handInId, { ...answer, at: new Date(services.now()) });
+  const [next] = await waitingHandIns(services.db, studioId);
+  return ok({ next: next?.take_id });
+}
+
+/** Everything that waits to be heard, the oldest first; late: after its day. */
+export async function waitingPage(services: Services, studioId: string) {
+  const studio = await studioById(services.db, studioId);
+  const waiting = await waitingHandIns(services.db, studioId);
+  return {
+    today: todayIn(services, studio),
+    waiting: waiting
+      .map(lateIn(studio.time_zone))
+      .map(({ take_id, ...each }) => ({ takeId: take_id, ...each })),
+  };
+}
+
+/** What was said lately of what a student has handed in. */
+export const answersFor = ({ db, now }: Services, studioId: string, personId: string) =>
+  answeredSince(db, studioId, personId, new Date(now() - ANSWERED_MS));
