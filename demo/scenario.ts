@@ -59,6 +59,8 @@ export interface DemoPassage {
   readonly focus?: string;
   /** Weeks before today at which it was cut; 10 is the beginning. */
   readonly sinceWeek: number;
+  /** What each week asks to be brought of it. */
+  readonly bring?: "recording";
   readonly ladder: {
     /** One school, or several in a row. */
     readonly schools: readonly DemoSchool[];

@@ -64,6 +64,9 @@ export class DemoLessons {
       const often =
         passage.state === "raw" ? { kind: "daily" as const } : { kind: "every-other" as const };
       const technique = passage.name === "" && passage.fromBar === 1;
+      const told = student.pieces
+        .find(({ title }) => title === passage.title)
+        ?.passages.find(({ fromBar }) => fromBar === passage.fromBar);
       const item = newItem(services.newId(), {
         kind: technique ? "technique" : "piece",
         passageId: passage.id,
@@ -72,6 +75,7 @@ export class DemoLessons {
         often,
         minutes: Math.max(4, passage.minutes ?? 8),
         goalTempo: passage.target,
+        ...(told?.bring ? { bring: told.bring } : {}),
       });
       items.push(item);
     }

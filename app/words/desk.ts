@@ -3,6 +3,8 @@ import type { NoVerdict } from "~/core/session";
 
 const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
 
+const takesHere = (takes: number): string =>
+  takes === 1 ? "1 take lies only on this device" : `${takes} takes lie only on this device`;
 const playsHere = (plays: number) =>
   plays === 0
     ? "Something that you said at the stand lies only on this device"
@@ -18,8 +20,10 @@ export const desk = {
   },
   leaving: {
     title: "Not everything has arrived",
-    sentence: (plays: number) =>
-      `${playsHere(plays)}. Whoever signs out here takes it away for good.`,
+    sentence: (plays: number, takes: number) => {
+      const what = [plays > 0 && playsHere(plays), takes > 0 && takesHere(takes)].filter(Boolean);
+      return `${what.join(". ")}. Whoever signs out here takes it away for good.`;
+    },
     stay: "Stay signed in",
     leave: "Sign out and lose it",
   },

@@ -33,7 +33,6 @@ export const listenWords = {
     "Touch each bar in which you heard a flaw; none, if it was clean. Then you see what was said at the stand.",
   flawIn: (bar: number) => `A flaw in bar ${bar}`,
   heardIt: "That is what I heard",
-  afterHearing: "The verdict at the stand is shown once you have said what you heard.",
   youHeard: (bars: readonly number[]) => {
     if (bars.length === 0) return "You heard no flaw.";
     return bars.length === 1

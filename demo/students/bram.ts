@@ -110,6 +110,7 @@ export const bram: DemoStudent = {
           toBar: 7,
           focus: "no bump between notes",
           sinceWeek: 10,
+          bring: "recording",
           ladder: {
             schools: [{ name: "marks" }],
             start: 40,

@@ -22,7 +22,7 @@ export function DeskHeader({ room, name, teaches, mine, looksOnly }: DeskHeaderP
   const { dark, toggle } = useScheme();
   const home = `/studio/${room.id}`;
   const own = mine && `${home}/students/${mine}`;
-  const { waiting, send } = useWaiting();
+  const { waiting, sendAnew } = useWaiting();
   return (
     <>
       <header className={styles.header}>
@@ -63,7 +63,7 @@ export function DeskHeader({ room, name, teaches, mine, looksOnly }: DeskHeaderP
           <IconButton onClick={toggle} aria-label={dark ? words.scheme.light : words.scheme.dark}>
             {dark ? <Sun size={20} /> : <Moon size={20} />}
           </IconButton>
-          <SignOut name={name} onSend={send} />
+          <SignOut name={name} onSend={sendAnew} />
         </div>
       </header>
       <WaitingNote waiting={waiting} />

@@ -32,13 +32,15 @@ export function SignOut({ name, onSend }: SignOutProps) {
   const leave = async ({ others }: Pick<Waiting, "others">) => {
     const { forgetAllBut } = await import("~/features/keeping/event-store");
     await forgetAllBut(others);
+    const { forgetTakes } = await import("~/features/keeping/send-takes");
+    await forgetTakes();
     await submit(form.current);
   };
   const onSubmit = (event: FormEvent) => {
     event.preventDefault();
     setBusy(true);
     void onSend()
-      .then((waiting) => (waiting.events > 0 ? setLeft(waiting) : leave(waiting)))
+      .then((waiting) => (waiting.events + waiting.takes > 0 ? setLeft(waiting) : leave(waiting)))
       .finally(() => setBusy(false));
   };
   return (
@@ -58,7 +60,7 @@ export function SignOut({ name, onSend }: SignOutProps) {
       <Dialog open={left !== undefined} onClose={() => setLeft(undefined)} aria-labelledby={TITLE}>
         <DialogTitle id={TITLE}>{leaving.title}</DialogTitle>
         <DialogContent>
-          <p>{leaving.sentence(left?.plays ?? 0)}</p>
+          <p>{leaving.sentence(left?.plays ?? 0, left?.takes ?? 0)}</p>
         </DialogContent>
         <DialogActions>
           <Button onClick={() => left && void leave(left)} color="error">

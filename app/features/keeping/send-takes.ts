@@ -15,10 +15,13 @@ export interface TakesSent {
 }
 
 class Refused extends Error {}
+/** Somebody else's who has used this device: it waits for them. */
+class NotOurs extends Error {}
 
 async function ask(url: string, question: RequestInit = {}) {
   const answer = await fetch(url, { ...question, signal: AbortSignal.timeout(TIMEOUT_MS) });
   if (answer.ok && !answer.redirected) return v.parse(nextSchema, await answer.json());
+  if (answer.status === 403 || answer.status === 404) throw new NotOurs();
   const told = v.safeParse(sentenceSchema, await answer.json().catch(() => undefined));
   if (told.success && answer.status !== 401) throw new Refused(told.output.sentence);
   throw new Error(`The server answered ${answer.status}.`);
@@ -59,10 +62,25 @@ async function sendAll(): Promise<TakesSent> {
       await store.forget(take.id);
       arrived++;
     } catch (error) {
+      if (error instanceof NotOurs) continue;
       waiting++;
       if (error instanceof Refused) sentence = error.message;
     }
   }
   store.close();
   return { waiting, arrived, ...(sentence === undefined ? {} : { sentence }) };
+}
+
+/** Takes what could not be sent away from this device, but for takes that wait for somebody else. */
+export async function forgetTakes(): Promise<void> {
+  try {
+    const store = await TakeStore.open();
+    for (const { id, url } of await store.waiting()) {
+      const { status } = await fetch(url, { signal: AbortSignal.timeout(TIMEOUT_MS) });
+      if (status !== 403 && status !== 404) await store.forget(id);
+    }
+    store.close();
+  } catch {
+    // Without a network nobody can tell whose it is: it waits.
+  }
 }

@@ -19,7 +19,6 @@ const takesToo = () =>
  */
 export function useWaiting() {
   const [waiting, setWaiting] = useState<Waiting | undefined>(undefined);
-  const [takes, setTakes] = useState(0);
   const { revalidate } = useRevalidator();
   const running = useRef<Promise<Waiting> | undefined>(undefined);
   const send = useCallback(() => {
@@ -27,15 +26,16 @@ export function useWaiting() {
       .then(({ sendWaiting }) => sendWaiting(setWaiting))
       .then(async (told) => {
         const takes = await takesToo();
-        setTakes(takes.waiting);
+        const whole = { ...told, takes: takes.waiting };
+        setWaiting(whole);
         // A stop for pain that has arrived only now changes what may be played.
         if (told.arrived + takes.arrived > 0) void revalidate();
-        return told;
+        return whole;
       })
       .finally(() => (running.current = undefined));
     return running.current;
   }, [revalidate]);
-  const left = (waiting?.events ?? 0) + takes;
+  const left = (waiting?.events ?? 0) + (waiting?.takes ?? 0);
   useEffect(() => {
     void send();
     const again = () => void send();
@@ -47,5 +47,10 @@ export function useWaiting() {
     const timer = setInterval(() => void send(), AGAIN_MS);
     return () => clearInterval(timer);
   }, [left, send]);
-  return { waiting, send };
+  /** What is found by a sending that begins now: one that is under way may have begun without a network. */
+  const sendAnew = useCallback(async () => {
+    await running.current?.catch(() => undefined);
+    return send();
+  }, [send]);
+  return { waiting, sendAnew };
 }

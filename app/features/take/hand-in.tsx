@@ -46,7 +46,7 @@ function Ask({ item }: { readonly item: AsksForTake }) {
     <Form method="post" className={styles.handIn}>
       <p>
         <strong>{item.title}</strong>
-        {item.focus && `: ${item.focus}`} <span>{said.due(formats.longDay(item.due))}</span>
+        {item.focus && `: ${item.focus}`}. {said.due(formats.longDay(item.due))}
       </p>
       <input type="hidden" name="id" value={id} />
       <input type="hidden" name="item" value={item.id} />

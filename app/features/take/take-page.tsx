@@ -56,10 +56,10 @@ export function TakePage(props: TakePageProps) {
       title={said.of(bars)}
       lead={
         <>
+          {props.teaches && `${person.name} · `}
           {passage.title}
           {passage.name && `, ${passage.name}`} ·{" "}
           <TempoText unit={passage.beatUnit} bpm={take.tempo} /> · {formats.moment(take.at)}
-          {!heard && ` · ${said.afterHearing}`}
         </>
       }
       back={{
