@@ -73,7 +73,9 @@ test("bars lie later in a recording by the round trip, count-in left out", () =>
   const bars = [
     { ...bar, part: "count-in", number: 1, start: 0 },
     { ...bar, part: "play", number: 5, start: 2, beats: [2, 3] },
+    // The play was broken off before it.
+    { ...bar, part: "play", number: 6, start: 4, beats: [4, 5] },
   ];
-  const clock = { start: 20, mark: 19, markAt: 0.25, roundTrip: 0.1 };
+  const clock = { start: 20, mark: 19, markAt: 0.25, roundTrip: 0.1, until: 5 };
   expect(barsInTake(bars, clock)).toEqual([{ bar: 5, at: 3.35, duration: 2, beats: [3.35, 4.35] }]);
 });

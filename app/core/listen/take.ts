@@ -1,7 +1,7 @@
 import * as v from "valibot";
 
-/** How surely bars are placed: clicks heard coming back, clapped along, or what the device says. */
-export const PLACED_BY = ["heard", "clapped", "reported"] as const;
+/** How surely bars are placed: by clicks that were heard coming back, or by what the device says. */
+const PLACED_BY = ["heard", "reported"] as const;
 
 /** Longer than any play; what is longer is broken off. */
 const LONGEST_TAKE_SECONDS = 900;
@@ -53,7 +53,8 @@ interface PlayedBar {
 /**
  * Where the bars of a play lie in its recording: each at its time in the audio context, later by the
  * round trip, in seconds of the recording. `at`: when the map began; `mark`: the moment of the
- * context that lies `markAt` seconds into the recording.
+ * context that lies `markAt` seconds into the recording; `until`: where that ends, if the play was
+ * broken off.
  */
 export function barsInTake(
   bars: readonly PlayedBar[],
@@ -62,11 +63,12 @@ export function barsInTake(
     readonly mark: number;
     readonly markAt: number;
     readonly roundTrip: number;
+    readonly until: number;
   },
 ): TakeBar[] {
   const shift = clock.start - clock.mark + clock.markAt + clock.roundTrip;
   return bars
-    .filter(({ part }) => part === "play")
+    .filter(({ part, start }) => part === "play" && shift + start < clock.until)
     .map(({ number, start, duration, beats }) => ({
       bar: number,
       at: shift + start,

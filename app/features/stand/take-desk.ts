@@ -84,6 +84,12 @@ export class TakeDesk {
     }
     const { from, until, gaps, peaks } = placed;
     const roundTrip = placed.roundTrip ?? this.reported();
+    const bars = barsInTake(scheduled.map.bars, { ...placed, start: scheduled.start, roundTrip });
+    // Broken off in the count-in: there is nothing to listen to.
+    if (bars.length === 0) {
+      await this.store.forget(takeId);
+      return false;
+    }
     const about: Take = {
       play: id,
       passage,
@@ -93,7 +99,7 @@ export class TakeDesk {
       mediaType,
       from,
       until,
-      bars: barsInTake(scheduled.map.bars, { ...placed, start: scheduled.start, roundTrip }),
+      bars,
       placedBy: placed.roundTrip === undefined ? "reported" : "heard",
       roundTrip,
       gaps,

@@ -3,7 +3,7 @@ import { Mic, MicOff } from "lucide-react";
 import { useSyncExternalStore } from "react";
 import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
-import type { TakesView } from "./takes";
+import { NO_TAKES, type TakesView } from "./takes";
 import styles from "./take-light.module.css";
 
 const said = words.take;
@@ -16,15 +16,6 @@ const wordFor = (level: number) => {
   return level > LOUD ? said.level.loud : said.level.fine;
 };
 
-const idle: TakesView = {
-  phase: "off",
-  level: 0,
-  missing: undefined,
-  kept: 0,
-  waiting: 0,
-  refusal: undefined,
-  lost: false,
-};
 const nothing = () => () => undefined;
 
 interface TakeLightProps {
@@ -38,8 +29,8 @@ export function TakeLight({ runner, usable, onRecord }: TakeLightProps) {
   const takes = runner?.takes;
   const view = useSyncExternalStore(
     takes?.subscribe ?? nothing,
-    takes?.snapshot ?? (() => idle),
-    () => idle,
+    takes?.snapshot ?? (() => NO_TAKES),
+    () => NO_TAKES,
   );
   const { phase, level, missing } = view;
   const going = phase === "armed" || phase === "recording";

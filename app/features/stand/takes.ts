@@ -21,7 +21,8 @@ export interface TakesView {
   readonly lost: boolean;
 }
 
-const NOTHING: TakesView = {
+/** Before anything was recorded. */
+export const NO_TAKES: TakesView = {
   phase: "off",
   level: 0,
   missing: undefined,
@@ -40,7 +41,7 @@ const FADES = 0.985;
  * up: whatever goes wrong with it, the loop goes on.
  */
 export class Takes {
-  private view: TakesView = NOTHING;
+  private view: TakesView = NO_TAKES;
   private desk: TakeDesk | undefined;
   private recording: RecordingPlay | undefined;
   private choice: TakeChoice | undefined;

@@ -29,14 +29,17 @@ describe("who may do what", () => {
   test("a student their own practice, and the teaching of nothing", () => {
     expect(may(who("student"), "practise", "here", "me")).toBe(true);
     expect(may(who("student"), "see", "here", "ben")).toBe(false);
+    expect(may(who("student"), "hear", "here", "me")).toBe(true);
+    expect(may(who("student"), "hear", "here", "ben")).toBe(false);
     expect(may(who("student"), "teach", "here", "me")).toBe(false);
     expect(may(who("student"), "teach", "here", undefined)).toBe(false);
   });
 
-  test("a parent looks on their own child", () => {
+  test("a parent looks on their own child, and hears no take", () => {
     const parent = who("parent", ["ada"]);
     expect(may(parent, "see", "here", "ada")).toBe(true);
     expect(may(parent, "practise", "here", "ada")).toBe(false);
+    expect(may(parent, "hear", "here", "ada")).toBe(false);
     expect(may(parent, "see", "here", "ben")).toBe(false);
   });
 });

@@ -147,6 +147,45 @@ describe("the concert", () => {
   });
 });
 
+describe("odd dates and targets", () => {
+  test("a concert today, yesterday or in ten years, a target below the level: said sensibly", async () => {
+    const { services, studioId, personId, passageId } = room;
+    for (const day of [0, 1, 2, 3]) await plays(day, { 60: "cccc", 70: "cccc", 80: "cccf" });
+    for (const days of [3, 2, 3650]) {
+      await setStudioConcert(services.db, studioId, "The Lantern Concert", addDays(DAY, days));
+      const { outlook } = await progressPage(services, studioId, passageId);
+      for (const { chance } of outlook?.dates ?? []) {
+        expect(chance).toBeGreaterThanOrEqual(0);
+        expect(chance).toBeLessThanOrEqual(1);
+      }
+    }
+    await actOnAdvice(
+      services,
+      { studioId, personId },
+      { act: "do", passage: passageId, change: { kind: "target", target: 50 } },
+    );
+    const all = await told();
+    expect(new Set(all).size).toBe(1);
+    const { passage, outlook } = await progressPage(services, studioId, passageId);
+    expect(passage).toMatchObject({ target: 50 });
+    expect(passage.start).toBeLessThanOrEqual(50);
+    for (const { chance } of outlook?.dates ?? []) expect(chance).toBeGreaterThan(0.5);
+  });
+
+  test("days that a wrong clock put ahead count on the day on which they came", async () => {
+    await plays(0, { 60: "cccc" });
+    const { services, studioId, passageId, clock } = room;
+    const { sessionId } = await room.begin();
+    const stand = new EventWriter(clock.now + 400 * DAY_MS);
+    stand.write("opened");
+    stand.plays(70, "cccc");
+    await appendEvents(services, studioId, sessionId, stand.events, clock.now + 400 * DAY_MS);
+    const { days } = await passageById(services.db, studioId, passageId);
+    expect(days.map(({ day }) => day)).toEqual([DAY]);
+    for (const value of await told()) expect(value).toBeGreaterThanOrEqual(10);
+  });
+});
+
 describe("advice", () => {
   const ladderNow = async () =>
     (await passageById(room.services.db, room.studioId, room.passageId)).ladder!;
