@@ -50,7 +50,11 @@ function Opened({ player, about }: { readonly player: TakePlayer; readonly about
   const { playing, at } = useSyncExternalStore(player.subscribe, player.snapshot, () => RESTS);
   const { from, until } = about;
   const length = until - from;
-  const bars = about.bars.map((bar) => ({ ...bar, at: bar.at - from }));
+  // The last bar of a play that was broken off is shorter.
+  const bars = about.bars.map((bar) => {
+    const at = bar.at - from;
+    return { ...bar, at, duration: Math.min(bar.duration, length - at) };
+  });
   const heard = bars.findLastIndex((bar) => bar.at <= at + 0.01);
   const [loops, setLoops] = useState(false);
   const [stretch, setStretch] = useState({ first: 0, last: bars.length - 1 });

@@ -64,7 +64,7 @@ export function TakePage(props: TakePageProps) {
       }
       back={{
         to: `/studio/${studioId}/passages/${passage.id}`,
-        label: passage.name || words.capital(bars),
+        label: passage.name || passage.title,
       }}
     >
       <Section title={said.title}>
