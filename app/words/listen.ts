@@ -66,6 +66,7 @@ export const listenWords = {
     nothing: "This week asks for no take of this passage.",
     notYet: "It was not handed in.",
     due: (day: string) => `Until ${day}; until then it can be exchanged for another take.`,
+    wasDue: (day: string) => `It was due on ${day}: it will be told as late.`,
     line: "A line with it (may stay empty)",
     doIt: "Hand it in",
     handedIn: (title: string, day: string) => `Handed in for “${title}”, ${day}.`,

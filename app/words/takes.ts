@@ -18,6 +18,7 @@ export const takes = {
       refused:
         "The microphone was refused. Everything else works; it can be allowed in the browser's settings of this page.",
       none: "No microphone was found, or this browser can't record. Everything else works.",
+      "not-kept": "This device can't keep a recording, so none is made. Everything else works.",
       busy: "Another program holds the microphone. Everything else works.",
     },
     sheet: {

@@ -239,12 +239,16 @@ export class StandRunner extends StandLoop {
   /** The bar and beat that are heard now. */
   position = () => this.sound.position();
 
-  flushed = (withinMs: number) => this.ledger.flushed(withinMs);
+  /** Waits for the take of the last play as well, which is closed after it. */
+  flushed = async (withinMs: number): Promise<boolean> => {
+    const late = new Promise((resolve) => setTimeout(resolve, withinMs));
+    await Promise.race([this.takes.settled, late]);
+    return this.ledger.flushed(withinMs);
+  };
 
   dispose(): void {
     this.silence();
     this.ledger.dispose();
-    this.takes.dispose();
-    this.sound.close();
+    void this.takes.dispose().finally(() => this.sound.close());
   }
 }

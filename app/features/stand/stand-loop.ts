@@ -200,7 +200,7 @@ export class StandLoop {
       ...(this.fromMemory ? { fromMemory: true } : {}),
     });
     const { passageId: passage } = plan;
-    void this.takes.played({ id, passage, tempo: heard.tempo, rung: state.rung });
+    this.takes.played({ id, passage, tempo: heard.tempo, rung: state.rung });
     if (early) await this.judgeNow("clean");
   }
 

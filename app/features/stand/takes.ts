@@ -4,14 +4,17 @@ import type { Loop } from "./loop-sound";
 import type { TakeChoice, TakenPlay } from "./take-choice";
 import type { RecordingPlay, TakeDesk } from "./take-desk";
 
+/** No microphone, or no room on this device to keep what it hears. */
+export type WhyNot = NoMicrophone | "not-kept";
+
 export type TakePhase = "off" | "opening" | "armed" | "recording" | "closing";
 
 export interface TakesView {
   readonly phase: TakePhase;
   /** Loudest just now, 0–1. */
   readonly level: number;
-  /** Why there is no microphone. */
-  readonly missing: NoMicrophone | undefined;
+  /** Why nothing can be recorded. */
+  readonly missing: WhyNot | undefined;
   /** Takes that were kept in this session, and how many of them wait to be sent. */
   readonly kept: number;
   readonly waiting: number;
@@ -47,6 +50,9 @@ export class Takes {
   private choice: TakeChoice | undefined;
   private held = 0;
   private toldAt = 0;
+  private left = false;
+  /** The last recording was closed, and sent or not. */
+  settled: Promise<void> = Promise.resolve();
   private readonly listeners = new Set<() => void>();
 
   constructor(private readonly urlOf: (takeId: string) => string) {}
@@ -83,14 +89,17 @@ export class Takes {
     this.set({ phase: "opening", missing: undefined, lost: false, refusal: undefined });
     try {
       const { TakeDesk: Desk } = await import("./take-desk");
-      this.desk ??= await Desk.open(sound, choice, {
+      const desk = await Desk.open(sound, choice, {
         onLevel: (peak) => this.hear(peak),
         onGone: () => this.cancel(),
       });
-      await this.desk.arm(this.urlOf);
-      this.set({ phase: "armed" });
+      // The stand was left while the browser asked: the microphone is given back.
+      if (this.left) return desk.dispose();
+      this.desk = desk;
+      await desk.arm(this.urlOf);
+      if (this.desk === desk) this.set({ phase: "armed" });
     } catch (error) {
-      const why = (error as { why?: NoMicrophone }).why ?? "none";
+      const why = (error as { why?: WhyNot }).why ?? "not-kept";
       this.drop();
       this.set({ phase: "off", missing: why });
     }
@@ -103,8 +112,12 @@ export class Takes {
     this.set({ phase: "recording" });
   }
 
-  /** The play of this loop was written: its recording is closed and kept. */
-  async played(play: TakenPlay) {
+  /** The play of this loop was written: its recording is closed, kept and sent. */
+  played(play: TakenPlay): void {
+    this.settled = this.close(play);
+  }
+
+  private async close(play: TakenPlay): Promise<void> {
     const { desk, recording } = this;
     if (this.view.phase !== "recording" || !desk || !recording) return;
     this.recording = undefined;
@@ -115,7 +128,7 @@ export class Takes {
     if (kept) await this.send();
   }
 
-  async send(): Promise<void> {
+  private async send(): Promise<void> {
     const { sendTakes } = await import("~/features/keeping/send-takes");
     const sent = await sendTakes().catch(() => undefined);
     if (sent) this.set({ waiting: sent.waiting, refusal: sent.sentence });
@@ -135,8 +148,11 @@ export class Takes {
     this.desk = undefined;
   }
 
-  dispose(): void {
-    this.drop();
+  /** Whoever leaves after the last bar still has the take of it: that is closed first. */
+  async dispose(): Promise<void> {
+    this.left = true;
     this.listeners.clear();
+    await this.settled;
+    this.drop();
   }
 }

@@ -6,6 +6,8 @@ export interface AsksForTake {
   readonly title: string;
   readonly focus: string;
   readonly due: Day;
+  /** Its day is over. */
+  readonly late: boolean;
 }
 
 /** A take that was handed in, and what was said of it. */

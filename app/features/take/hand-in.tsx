@@ -46,7 +46,8 @@ function Ask({ item }: { readonly item: AsksForTake }) {
     <Form method="post" className={styles.handIn}>
       <p>
         <strong>{item.title}</strong>
-        {item.focus && `: ${item.focus}`}. {said.due(formats.longDay(item.due))}
+        {item.focus && `: ${item.focus}`}.{" "}
+        {(item.late ? said.wasDue : said.due)(formats.longDay(item.due))}
       </p>
       <input type="hidden" name="id" value={id} />
       <input type="hidden" name="item" value={item.id} />

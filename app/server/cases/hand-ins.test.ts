@@ -87,10 +87,12 @@ test("a take is handed in, exchanged, heard bar by bar, sent back, and handed in
   expect(await answersFor(services, studioId, personId)).toMatchObject([
     { answer: "again", rating: "nearly", comments: [{ bar: 6, text: "<b>late</b> here" }] },
   ]);
-  // Until the next lesson sets another week, this one goes on, and its day with it.
+  // Sent back, it may come after its day, and is told as late.
   clock.now = NOON + 9 * DAY_MS;
   expect((await give(first)).ok).toBe(true);
-  expect(await waits()).toEqual([[first, false]]);
+  expect(await waits()).toEqual([[first, true]]);
+  // Once it is there, nothing is exchanged after its day.
+  expect((await give(second)).ok).toBe(false);
   // Long after it nothing is asked any more.
   clock.now = NOON + 90 * DAY_MS;
   expect((await give(second)).ok).toBe(false);

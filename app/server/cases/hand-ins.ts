@@ -56,11 +56,14 @@ async function asksForTake(
 ) {
   const { db } = services;
   const today = todayIn(services, await studioById(db, studioId));
-  const week = weekOn(await assignmentsOf(db, studioId, personId, WEEKS_READ), today);
+  const weeks = await assignmentsOf(db, studioId, personId, WEEKS_READ);
+  const week = weekOn(weeks, today);
+  // A week that goes on without a new lesson moves no day on which something was due.
+  const due = weeks.find(({ id }) => id === week?.id)?.until_day ?? today;
   const items = week ? openItems(week) : [];
   return items
     .filter((item) => item.bring === "recording" && item.passageId === passageId)
-    .map((item) => ({ id: item.id, title: item.title, focus: item.focus, due: week!.until_day }));
+    .map((item) => ({ id: item.id, title: item.title, focus: item.focus, due, late: today > due }));
 }
 
 type Handed = { readonly at: Date; readonly due: Day };
