@@ -29,11 +29,11 @@ export function SignOut({ name, onSend }: SignOutProps) {
   const [busy, setBusy] = useState(false);
   const { leaving } = words;
 
-  const leave = async ({ others }: Pick<Waiting, "others">) => {
+  const leave = async ({ others, otherTakes }: Pick<Waiting, "others" | "otherTakes">) => {
     const { forgetAllBut } = await import("~/features/keeping/event-store");
     await forgetAllBut(others);
     const { forgetTakes } = await import("~/features/keeping/send-takes");
-    await forgetTakes();
+    await forgetTakes(otherTakes);
     await submit(form.current);
   };
   const onSubmit = (event: FormEvent) => {

@@ -11,6 +11,8 @@ const sentenceSchema = v.object({ sentence: v.string() });
 export interface TakesSent {
   readonly waiting: number;
   readonly arrived: number;
+  /** Takes of others who have used this device, which wait for them. */
+  readonly others: readonly string[];
   readonly sentence?: string;
 }
 
@@ -56,31 +58,32 @@ async function sendAll(): Promise<TakesSent> {
   let sentence: string | undefined;
   let waiting = 0;
   let arrived = 0;
+  const others: string[] = [];
   for (const take of await store.waiting()) {
     try {
       await sendOne(take);
       await store.forget(take.id);
       arrived++;
     } catch (error) {
-      if (error instanceof NotOurs) continue;
+      if (error instanceof NotOurs) {
+        others.push(take.id);
+        continue;
+      }
       waiting++;
       if (error instanceof Refused) sentence = error.message;
     }
   }
   store.close();
-  return { waiting, arrived, ...(sentence === undefined ? {} : { sentence }) };
+  return { waiting, arrived, others, ...(sentence === undefined ? {} : { sentence }) };
 }
 
 /** Takes what could not be sent away from this device, but for takes that wait for somebody else. */
-export async function forgetTakes(): Promise<void> {
+export async function forgetTakes(spared: readonly string[]): Promise<void> {
   try {
     const store = await TakeStore.open();
-    for (const { id, url } of await store.waiting()) {
-      const { status } = await fetch(url, { signal: AbortSignal.timeout(TIMEOUT_MS) });
-      if (status !== 403 && status !== 404) await store.forget(id);
-    }
+    for (const { id } of await store.waiting()) if (!spared.includes(id)) await store.forget(id);
     store.close();
   } catch {
-    // Without a network nobody can tell whose it is: it waits.
+    // Where nothing can be kept there is nothing to forget.
   }
 }

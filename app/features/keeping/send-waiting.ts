@@ -10,8 +10,9 @@ export interface Waiting {
   /** Sessions of others who have used this device, which wait for them. */
   readonly others: readonly string[];
   readonly sending: Sending;
-  /** Recordings that wait as well. */
+  /** Recordings that wait as well, and those of others who have used this device. */
   readonly takes: number;
+  readonly otherTakes: readonly string[];
   /** So much of it has arrived just now: what a page shows may be older than that. */
   readonly arrived: number;
 }
@@ -57,7 +58,7 @@ export async function sendWaiting(tell: (waiting: Waiting) => void): Promise<Wai
   const waiting = await waitingSessions();
   if (waiting.length > 0) {
     const [plays, events] = [playsIn(waiting), eventsIn(waiting)];
-    tell({ plays, events, others: [], sending: "sending", takes: 0, arrived: 0 });
+    tell({ plays, events, others: [], sending: "sending", takes: 0, otherTakes: [], arrived: 0 });
   }
   const others = new Set<string>();
   let worst: Sending = "sent";
@@ -70,7 +71,15 @@ export async function sendWaiting(tell: (waiting: Waiting) => void): Promise<Wai
   const left = still.filter(({ session }) => !others.has(session));
   const [plays, events] = [playsIn(left), eventsIn(left)];
   const arrived = eventsIn(waiting) - eventsIn(still);
-  const told = { plays, events, others: [...others], sending: worst, takes: 0, arrived };
+  const told = {
+    plays,
+    events,
+    others: [...others],
+    sending: worst,
+    takes: 0,
+    otherTakes: [],
+    arrived,
+  };
   tell(told);
   return told;
 }

@@ -11,7 +11,7 @@ const sender = () => import("./send-waiting");
 const takesToo = () =>
   import("./send-takes")
     .then(({ sendTakes }) => sendTakes())
-    .catch(() => ({ waiting: 0, arrived: 0 }));
+    .catch(() => ({ waiting: 0, arrived: 0, others: [] }));
 
 /**
  * Sends what was played on this device and has not arrived, from whatever page is open, again and
@@ -26,7 +26,7 @@ export function useWaiting() {
       .then(({ sendWaiting }) => sendWaiting(setWaiting))
       .then(async (told) => {
         const takes = await takesToo();
-        const whole = { ...told, takes: takes.waiting };
+        const whole = { ...told, takes: takes.waiting, otherTakes: takes.others };
         setWaiting(whole);
         // A stop for pain that has arrived only now changes what may be played.
         if (told.arrived + takes.arrived > 0) void revalidate();
