@@ -1,12 +1,6 @@
 import { readFile } from "node:fs/promises";
 import path from "node:path";
-import {
-  initialNumbers,
-  LADDER_DEFAULTS,
-  ladderAtFull,
-  ladderSchema,
-  type StartRule,
-} from "~/core/ladder";
+import { ladderAtFull } from "~/core/ladder";
 import {
   simulateSitting,
   Learner,
@@ -33,7 +27,9 @@ import type { SentFile } from "~/server/cases/sent-file";
 import { actOnShapes } from "~/server/cases/shapes";
 import { passagePart, startSession } from "~/server/cases/start-session";
 import type { Services } from "~/server/services";
-import * as v from "valibot";
+import { seedClass } from "./class";
+import { CLASS } from "./class-players";
+import { ladderOf } from "./ladders";
 import { DemoLessons } from "./weeks";
 import {
   CONCERT_PLAN,
@@ -41,7 +37,6 @@ import {
   ROOM,
   type DemoPassage,
   type DemoPiece,
-  type DemoSchool,
   type DemoStudent,
   type Told,
 } from "./scenario";
@@ -61,40 +56,6 @@ interface Practising {
   readonly passageId: string;
   readonly passage: DemoPassage;
   readonly learner: Learner;
-}
-
-const START_RULES: Record<DemoPassage["ladder"]["rule"], StartRule> = {
-  comfortable: { kind: "comfortable" },
-  ended: { kind: "where-ended" },
-  "ended-less": { kind: "where-ended-less", steps: 1 },
-};
-
-const phasesOf = (schools: readonly DemoSchool[]) =>
-  schools.map(({ name, numbers = {}, start = null, target = null }) => ({
-    school: { name, numbers: { ...initialNumbers(name), ...numbers } },
-    start,
-    target,
-  }));
-
-function ladderOf({ ladder }: Pick<DemoPassage, "ladder">) {
-  const { schools, start, target, clean = 3, rule, minutes, subdivision = 1 } = ladder;
-  const pattern = { kind: "beats", subdivision };
-  return v.parse(ladderSchema, {
-    ...LADDER_DEFAULTS,
-    phases: phasesOf(schools),
-    start,
-    target,
-    startRule: START_RULES[rule],
-    gate: ladder.once
-      ? [{ kind: "in-all", plays: 1 }]
-      : [{ kind: "in-a-row", plays: clean, afterFlawed: "reset" }],
-    afterFlawed: { ...LADDER_DEFAULTS.afterFlawed, plays: 5 },
-    rest: ladder.rest ?? 0,
-    minutes,
-    hidden: ladder.hidden ?? false,
-    part: ladder.part ?? null,
-    click: { ...LADDER_DEFAULTS.click, pattern },
-  });
 }
 
 /** A piece as its form sends it. */
@@ -364,4 +325,7 @@ export async function seedDemo(services: Services, root: string): Promise<void> 
     await person.setTempi();
   }
   await actOnShapes(past, studioId, studentId, CONCERT_PLAN, true);
+  const { notes } = CLASS.piece;
+  const bytes = new Uint8Array(await readFile(path.join(tunes, notes)));
+  await seedClass(services, studioId, { name: notes, bytes }, today);
 }

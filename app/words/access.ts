@@ -15,6 +15,7 @@ export const accessWords = {
     codeSubmit: "Come in",
     demo: "The demo room",
     demoLead: "Everyone here is invented. Come in as any of them.",
+    playersOf: (group: string) => `Players of ${group}`,
     as: { teacher: "teacher", student: "student", parent: "parent, looks on" },
     open: "Open a room of your own",
   },

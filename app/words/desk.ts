@@ -67,6 +67,11 @@ export const desk = {
     nextLesson: (day: string) => `next lesson ${day}`,
     lessonDue: (day: string) => `lesson was due ${day}`,
     noWeek: "no week set",
+    groups: "Groups",
+    toGroups: "All groups",
+    noGroups: "A class, an ensemble, a section: make a group, and set something for all of them.",
+    inGroup: (practised: number, of: number) =>
+      `${practised} of ${of} practised in the last seven days`,
     openLesson: "Lesson",
     done: (count: number) => `${count} min done`,
     asked: (count: number) => `${count} asked`,

@@ -17,3 +17,11 @@ export {
 export { type StudentFacts as AdviceFacts } from "./facts";
 export { changedLadder, ladderChangeSchema, type LadderChange } from "./ladder-change";
 export { type Place } from "./rule";
+export {
+  beforeRehearsal,
+  toRehearse,
+  type BarTally,
+  type PlayerRecord,
+  type RehearsalBar,
+  type RehearsalRun,
+} from "./rehearsal";

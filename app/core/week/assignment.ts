@@ -90,7 +90,9 @@ export const itemSchema = v.object({
   /** A ladder of the library that the passage is given when the week is set. */
   keptLadderId: v.nullable(v.pipe(v.string(), v.uuid())),
   keys: rotationSchema,
-  /** The item of another student's week that it was given from. */
+  /** The day until which what it asks for is to be handed in; the next lesson without one. */
+  due: v.optional(v.nullable(v.pipe(v.string(), v.isoDate("Choose a day."))), null),
+  /** The item of another student's week, or of a group, that it was given from. */
   given: v.optional(v.nullable(v.object({ item: v.pipe(v.string(), v.uuid()) })), null),
   origin: v.picklist(["new", "carried"]),
   decision: v.picklist(DECISIONS),
@@ -112,6 +114,7 @@ export const newItem = (id: string, change: Partial<AssignmentItem>): Assignment
   bring: "nothing",
   keptLadderId: null,
   keys: [],
+  due: null,
   given: null,
   origin: "new",
   decision: "open",

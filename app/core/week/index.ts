@@ -14,6 +14,7 @@ export {
 export {
   assignmentSchema,
   BRINGS,
+  itemSchema,
   FOCUSES,
   ITEM_KINDS,
   MOST_ITEMS,
@@ -28,6 +29,15 @@ export {
   type Often,
   type WeekGoal,
 } from "./assignment";
+export {
+  asGiven,
+  GROUP_KINDS,
+  groupItemSchema,
+  itemOfGroup,
+  minutesAsked,
+  type GroupItem,
+  type GroupKind,
+} from "./group-item";
 export {
   layOutWeek,
   leastMinutes,

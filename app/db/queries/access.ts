@@ -191,8 +191,13 @@ const memberRow = v.object({
 /** Everybody of the demo rooms. */
 export const demoPeople = (db: Queries) =>
   db.many(
-    memberRow,
-    `select person.id, studio_id, person.name, role, instrument
+    v.object({ ...memberRow.entries, plays_in: v.nullable(v.string()) }),
+    `select person.id, studio_id, person.name, role, instrument, (
+       select student_group.name from group_member
+       join student_group on student_group.id = group_id
+       where person_id = person.id and times -> 'lesson' = 'null'::jsonb
+       order by student_group.name limit 1
+     ) as plays_in
      from person join studio on studio.id = studio_id where demo
      order by role = 'student', role = 'parent', person.name collate "und-x-icu"`,
   );

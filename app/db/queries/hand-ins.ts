@@ -54,6 +54,23 @@ export const answeredSince = (db: Queries, studioId: string, personId: string, s
     [studioId, personId, since],
   );
 
+/** What was handed in for items, whoever's they are. */
+export const handInsForItems = (db: Queries, studioId: string, itemIds: readonly string[]) =>
+  db.many(
+    v.object({
+      person_id: idRow,
+      item_id: idRow,
+      take_id: idRow,
+      due: dayRow,
+      at: v.date(),
+      answer: v.nullable(v.picklist(["heard", "again"])),
+      rating: v.string(),
+    }),
+    `select person_id, item_id, take_id, due, at, answer, rating from hand_in
+     where studio_id = $1 and item_id = any($2::uuid[])`,
+    [studioId, itemIds],
+  );
+
 /** Everything that waits to be heard, the oldest first. */
 export const waitingHandIns = (db: Queries, studioId: string) =>
   db.many(

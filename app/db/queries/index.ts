@@ -12,6 +12,25 @@ export {
   tempoTallies,
 } from "./advice";
 export { barMarksOf, markBars } from "./bar-marks";
+export {
+  dropGroup,
+  dropGroupItem,
+  groupById,
+  groupItemById,
+  groupItems,
+  groupsOf,
+  landedOf,
+  membersOf,
+  piecesForGroup,
+  putGroup,
+  putGroupItem,
+  putLanded,
+  putMembers,
+  type Group,
+  type GroupItemRow,
+  type Landed,
+  type LeftOutFor,
+} from "./groups";
 export { changeToday, takeBackToday, todayChanges, type TodayChange } from "./today-change";
 export type { GivenFrom } from "./passages";
 export {
@@ -52,6 +71,7 @@ export {
   passageIds,
   passagesNamed,
   passagesOfPerson,
+  passagesOfPiece,
   retirePassage,
   setHardness,
   setPassageState,
@@ -78,6 +98,7 @@ export {
 } from "./projections";
 export { changesSince, touchedBy, type SessionProjection } from "./session-changes";
 export {
+  barTallies,
   levelsByWeek,
   levelsOfPerson,
   playsOfPassage,
@@ -154,7 +175,7 @@ export {
   endWeeksBefore,
   enoughOf,
   insertByHand,
-  insertDraft,
+  insertWeek,
   keepShape,
   markMemory,
   markSet,
@@ -169,7 +190,7 @@ export {
   shapesOf,
   takeBackEnough,
   weeksOfAll,
-  writeDecisions,
+  writeWeek,
   type Assignment,
   type ByHand,
   type PlayedDay,
@@ -240,6 +261,7 @@ export {
   answerHandIn,
   handInById,
   handInForItem,
+  handInsForItems,
   handInsOfTake,
   keepTakeUntil,
   putHandIn,

@@ -92,6 +92,21 @@ export const passagesOfPerson = (db: Queries, studioId: string, personId: string
     [studioId, personId],
   );
 
+/** What some students practise of a piece. */
+export const passagesOfPiece = (
+  db: Queries,
+  studioId: string,
+  pieceId: string,
+  personIds: readonly string[],
+) =>
+  db.many(
+    passageRow,
+    `${PASSAGE}
+     where passage.studio_id = $1 and passage.piece_id = $2
+       and passage.person_id = any($3::uuid[]) and passage.retired_at is null`,
+    [studioId, pieceId, personIds],
+  );
+
 /** Passages of the studio by their ids, those that are put away left out. */
 export const passagesNamed = (db: Queries, studioId: string, ids: readonly string[]) =>
   db.many(

@@ -23,6 +23,33 @@ export const flawsByBar = (
     [studioId, personId, pieceId, since],
   );
 
+/** Bar by bar for some students: plays of a piece that went over it, and where their flaws fell. */
+export const barTallies = (
+  db: Queries,
+  studioId: string,
+  pieceId: string,
+  { of, since }: { readonly of: readonly string[]; readonly since: Day },
+) =>
+  db.many(
+    v.object({
+      person_id: idRow,
+      bar: v.number(),
+      plays: v.number(),
+      flawed: v.number(),
+      told: v.number(),
+      here: v.number(),
+    }),
+    `select person_id, bar, count(*)::integer as plays,
+       (count(*) filter (where verdict = 'flawed'))::integer as flawed,
+       (count(*) filter (where flaw_bar is not null))::integer as told,
+       (count(*) filter (where flaw_bar = bar))::integer as here
+     from rep join passage on passage.id = passage_id
+     cross join lateral generate_series(rep.from_bar, rep.to_bar) bar
+     where rep.studio_id = $1 and piece_id = $2 and person_id = any($3::uuid[]) and rep.day >= $4
+     group by person_id, bar`,
+    [studioId, pieceId, of, since],
+  );
+
 /** The beats on which flaws fell most, where they were told with one, since a day. */
 export const flawBeats = (
   db: Queries,

@@ -12,7 +12,13 @@ import {
   tempiSchema,
 } from "~/core/score";
 import { mustDoSchema, sessionEventSchema, sessionPlanSchema, shapeSchema } from "~/core/session";
-import { assignmentSchema, memoryPlanSchema, storedTimesSchema } from "~/core/week";
+import {
+  assignmentSchema,
+  groupItemSchema,
+  itemSchema,
+  memoryPlanSchema,
+  storedTimesSchema,
+} from "~/core/week";
 
 /** How a table goes out with its room, and comes in. */
 export interface RoomTable {
@@ -74,6 +80,10 @@ export const ROOM_TABLES = {
   session: { row: rows({ plan: sessionPlanSchema }), of: own("session", 200) },
   session_event: { row: eventRow, of: ofSession },
   assignment: { row: rows({ text: assignmentSchema }), of: own("assignment") },
+  student_group: { row: rows(), of: own("student_group") },
+  group_member: { row: rows(), of: ofPerson },
+  group_item: { row: rows({ asked: groupItemSchema }), of: own("group_item") },
+  group_landed: { row: rows({ item: v.nullable(itemSchema) }), of: ofPerson },
   practice_by_hand: { row: rows(), of: own("practice_by_hand") },
   item_enough: { row: rows(), of: ofPerson },
   session_shape: { row: rows({ shape: shapeSchema }), of: own("session_shape") },

@@ -47,7 +47,7 @@ export const draftOf = (db: Queries, studioId: string, personId: string) =>
     [studioId, personId],
   );
 
-export const insertDraft = (
+export const insertWeek = (
   db: Queries,
   studioId: string,
   draft: {
@@ -57,11 +57,13 @@ export const insertDraft = (
     until: Day;
     text: AssignmentText;
     at: Date;
+    /** It is set at once, and no draft. */
+    setAt?: Date;
   },
 ) =>
   db.execute(
-    `insert into assignment (id, studio_id, person_id, from_day, until_day, text, saved_at)
-     values ($1, $2, $3, $4, $5, $6::jsonb, $7)`,
+    `insert into assignment (id, studio_id, person_id, from_day, until_day, text, saved_at, set_at)
+     values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8)`,
     [
       draft.id,
       studioId,
@@ -70,6 +72,7 @@ export const insertDraft = (
       draft.until,
       JSON.stringify(draft.text),
       draft.at,
+      draft.setAt ?? null,
     ],
   );
 
@@ -110,8 +113,8 @@ export const endWeeksBefore = (db: Queries, studioId: string, personId: string, 
     [studioId, personId, day],
   );
 
-/** What the teacher said of the items of a week that is over; the rest of it stays as it was. */
-export const writeDecisions = (db: Queries, studioId: string, id: string, text: AssignmentText) =>
+/** The items of a week that was set, as they are from now on; its days stay as they were. */
+export const writeWeek = (db: Queries, studioId: string, id: string, text: AssignmentText) =>
   db.execute("update assignment set text = $3::jsonb where studio_id = $1 and id = $2", [
     studioId,
     id,

@@ -12,6 +12,8 @@ interface DemoPerson {
   readonly name: string;
   readonly role: "teacher" | "student" | "parent";
   readonly instrument: string;
+  /** The group that they are taught with, where they have no lessons of their own. */
+  readonly plays_in: string | null;
 }
 
 interface SignInPageProps {
@@ -67,6 +69,7 @@ export function SignInPage({ people, refused }: SignInPageProps) {
 }
 
 function DemoPeople({ people, refused }: SignInPageProps) {
+  const groups = [...new Set(people.flatMap(({ plays_in }) => plays_in ?? []))];
   return (
     <section className={styles.demo}>
       <Typography variant="h2">{signIn.demo}</Typography>
@@ -74,19 +77,31 @@ function DemoPeople({ people, refused }: SignInPageProps) {
       {refused?.errors.form && <p role="alert">{refused.errors.form}</p>}
       <Form method="post">
         <input type="hidden" name="way" value="demo" />
-        <ul className={styles.people}>
-          {people.map(({ id, name, role, instrument }) => (
-            <li key={id}>
-              <SubmitButton variant="outlined" name="person" value={id} fullWidth>
-                <span className={styles.person}>
-                  <strong>{name}</strong>
-                  <span>{instrument || signIn.as[role]}</span>
-                </span>
-              </SubmitButton>
-            </li>
-          ))}
-        </ul>
+        <People people={people.filter(({ plays_in }) => plays_in === null)} />
+        {groups.map((group) => (
+          <details key={group}>
+            <summary>{signIn.playersOf(group)}</summary>
+            <People people={people.filter(({ plays_in }) => plays_in === group)} />
+          </details>
+        ))}
       </Form>
     </section>
+  );
+}
+
+function People({ people }: Pick<SignInPageProps, "people">) {
+  return (
+    <ul className={styles.people}>
+      {people.map(({ id, name, role, instrument }) => (
+        <li key={id}>
+          <SubmitButton variant="outlined" name="person" value={id} fullWidth>
+            <span className={styles.person}>
+              <strong>{name}</strong>
+              <span>{instrument || signIn.as[role]}</span>
+            </span>
+          </SubmitButton>
+        </li>
+      ))}
+    </ul>
   );
 }

@@ -18,8 +18,9 @@ interface BoardLineProps {
 export function BoardLine({ line, studioId, today, most }: BoardLineProps) {
   const formats = useFormats();
   const here = `/studio/${studioId}/students/${line.id}`;
-  const when =
-    line.until === undefined
+  const when = line.inGroup
+    ? undefined
+    : line.until === undefined
       ? words.week.noWeek
       : line.until === today
         ? undefined

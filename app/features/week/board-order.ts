@@ -10,6 +10,7 @@ export interface Line {
   readonly days: readonly LineDay[];
   readonly goal: number | undefined;
   readonly until: Day | undefined;
+  readonly inGroup: boolean;
   readonly lessonToday: string | undefined;
   readonly last: { readonly day: Day; readonly what: readonly string[] } | undefined;
   readonly looks: readonly Look[];

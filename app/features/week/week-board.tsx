@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Refused } from "~/components/field";
 import { useFormats } from "~/components/locale";
-import { Empty, Page } from "~/components/page";
+import { Empty, Page, Section } from "~/components/page";
 import { daysBetween, type Day } from "~/core/units";
 import { words } from "~/words";
 import { listenWords } from "~/words/listen";
@@ -19,6 +19,13 @@ export interface WeekBoardProps {
   readonly lines: readonly Line[];
   /** Takes that were handed in and wait. */
   readonly toHear: number;
+  readonly groups: readonly {
+    readonly id: string;
+    readonly name: string;
+    readonly members: number;
+    /** Of the last seven days. */
+    readonly practised: number;
+  }[];
   readonly concert: { readonly name: string; readonly day: Day } | undefined;
   readonly refused: Refused | undefined;
 }
@@ -28,7 +35,7 @@ const FEW = 4;
 
 /** Each student a line from the last lesson to the next. */
 export function WeekBoard(props: WeekBoardProps) {
-  const { studioId, today, lines, concert, toHear, refused } = props;
+  const { studioId, today, lines, groups, concert, toHear, refused } = props;
   const formats = useFormats();
   const [asked, setAsked] = useState<Asked>({ find: "", order: "look", look: "" });
   const most = Math.max(
@@ -90,6 +97,25 @@ export function WeekBoard(props: WeekBoardProps) {
           {shown.length === 0 && <p className={styles.soft}>{words.week.none}</p>}
         </div>
       )}
+      <Section
+        title={words.week.groups}
+        aside={<Link to={`/studio/${studioId}/groups`}>{words.week.toGroups}</Link>}
+      >
+        {groups.length === 0 ? (
+          <p className={styles.soft}>{words.week.noGroups}</p>
+        ) : (
+          <ul className={styles.groups}>
+            {groups.map(({ id, name, members, practised }) => (
+              <li key={id}>
+                <Link className={styles.name} to={`/studio/${studioId}/groups/${id}`}>
+                  {name}
+                </Link>
+                <span className={styles.soft}>{words.week.inGroup(practised, members)}</span>
+              </li>
+            ))}
+          </ul>
+        )}
+      </Section>
       <Concert concert={concert} today={today} refused={refused} />
       <p>
         <Link to="/password">{words.week.password}</Link>

@@ -2,7 +2,7 @@ import { MOST_ITEMS, type AssignmentItem } from "~/core/week";
 import {
   assignmentById,
   draftOf,
-  insertDraft,
+  insertWeek,
   passagesOfPerson,
   putOnStand,
   saveDraft,
@@ -72,7 +72,7 @@ export async function giveWeek(
         await saveDraft(tx, studioId, { id, version, from, until, ...written });
       } else {
         const { from, until } = suggested.get(other)!;
-        await insertDraft(tx, studioId, { id: newId(), personId: other, from, until, ...written });
+        await insertWeek(tx, studioId, { id: newId(), personId: other, from, until, ...written });
       }
     }
     return others.length;

@@ -62,7 +62,7 @@ export function readGiven(form: FormData): Result<string[], FormRefused> {
 }
 
 /** How comfortable a student is, passage by passage, as shares of the targets. */
-const sharesOf = (passages: readonly Passage[], today: Day): number[] =>
+export const sharesOf = (passages: readonly Passage[], today: Day): number[] =>
   passages.flatMap((passage) => {
     const standing = standingOf(passage, today, "common");
     const { ladder } = passage;
@@ -81,7 +81,8 @@ export interface Given extends PassageRange {
   readonly beatUnit?: BeatUnit;
   readonly ladder: Ladder | null;
   readonly piece: { readonly metres: readonly MetreRegion[] };
-  readonly from: GivenFrom;
+  /** Nothing for what a group is set. */
+  readonly from: GivenFrom | undefined;
 }
 
 export const givenFrom = (passage: Passage): Given => ({
@@ -90,7 +91,12 @@ export const givenFrom = (passage: Passage): Given => ({
 });
 
 /** The ladder as it suits somebody else; as it is where the other start can't be climbed. */
-function suited(given: Given, ladder: Ladder, shares: readonly number[], today: Day): Ladder {
+export function suited(
+  given: Pick<Given, "piece"> & PassageRange,
+  ladder: Ladder,
+  shares: readonly number[],
+  today: Day,
+): Ladder {
   const theirs: Ladder = { ...forAnother(ladder, shares), setOn: today };
   const bars = barsOf(given.piece.metres, given);
   const { start } = spanOf(theirs, theirs.phases[0]!);
@@ -128,7 +134,7 @@ export async function givePassage(
   const beatUnit = given.beatUnit ?? (await beatUnitAt(tx, studioId, pieceId, given.fromBar));
   const told = { name, focus, onlyNotes, hardness, order, beatUnit };
   await insertPassage(tx, studioId, { id, personId: to, pieceId, ...told, ...range });
-  await markGiven(tx, studioId, id, given.from);
+  if (given.from) await markGiven(tx, studioId, id, given.from);
   if (!given.ladder) return id;
   const ladder = suited(given, given.ladder, sharesOf(theirs, today), today);
   await insertLadder(tx, studioId, id, { id: newId(), ladder, at: new Date(now()) });

@@ -59,11 +59,14 @@ async function asksForTake(
   const weeks = await assignmentsOf(db, studioId, personId, WEEKS_READ);
   const week = weekOn(weeks, today);
   // A week that goes on without a new lesson moves no day on which something was due.
-  const due = weeks.find(({ id }) => id === week?.id)?.until_day ?? today;
+  const lesson = weeks.find(({ id }) => id === week?.id)?.until_day ?? today;
   const items = week ? openItems(week) : [];
   return items
     .filter((item) => item.bring === "recording" && item.passageId === passageId)
-    .map((item) => ({ id: item.id, title: item.title, focus: item.focus, due, late: today > due }));
+    .map(({ id, title, focus, due }) => {
+      const until = due ?? lesson;
+      return { id, title, focus, due: until, late: today > until };
+    });
 }
 
 type Handed = { readonly at: Date; readonly due: Day };

@@ -2,11 +2,9 @@ import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
 import {
   assignmentSchema,
-  previewOf,
   wasWeak,
   type AssignmentItem,
   type AssignmentText,
-  type Before,
   type WeekDone,
 } from "~/core/week";
 import { err, ok, sentences, type Result } from "~/core/result";
@@ -19,7 +17,7 @@ import {
   endWeeksBefore,
   exercisesOf,
   flawsByBar,
-  insertDraft,
+  insertWeek,
   insertLadder,
   keptLadders,
   markSet,
@@ -29,25 +27,20 @@ import {
   shapesOf,
   studentById,
   studioById,
-  writeDecisions,
+  writeWeek,
   type Assignment,
   type Passage,
 } from "~/db/queries";
 import { lessonFields } from "~/forms/lesson";
 import { todayIn, type Services } from "../services";
-import {
-  minutesOfDays,
-  minutesOfItem,
-  readFrom,
-  whatHappened,
-  type Happened,
-} from "../plan/week-plan";
+import { minutesOfDays, readFrom, whatHappened, type Happened } from "../plan/week-plan";
 import { triedSince } from "../plan/changed-today";
 import { adviceOf, passageNamed } from "./advice";
 import { ladderForPassage } from "./ladder-from-library";
 import { questionsNow } from "./questions";
-import { passageLine, stateOf } from "./passage-line";
+import { passageLine } from "./passage-line";
 import { reviewItems, within } from "./lesson-review";
+import { beforeNext, withItsGoal } from "./week-goal";
 
 const USUAL_DAYS = 7;
 const LONGEST_WEEK = 28;
@@ -95,33 +88,6 @@ function suggestion(last: LastWeek | undefined): AssignmentText {
     word: "",
     goal: { minutes: 0, days: 0 },
     shape: last?.week.text.shape ?? null,
-  };
-}
-
-/** What the layout of a week has to know of what was practised before its first day. */
-function beforeNext(
-  passages: readonly Passage[],
-  items: readonly AssignmentItem[],
-  happened: Happened | undefined,
-  from: Day,
-): Before {
-  const lastDay: Record<string, Day> = {};
-  const practised = (id: string, days: Iterable<Day>) => {
-    const last = [...days].toSorted().findLast((each) => each < from);
-    if (last) lastDay[id] = last;
-  };
-  for (const passage of passages) {
-    const rows = happened?.played.filter(({ passage_id }) => passage_id === passage.id) ?? [];
-    practised(passage.id, [...rows.map(({ day: on }) => on), passage.lastDay ?? from]);
-  }
-  for (const item of items) {
-    if (item.passageId === null && happened) {
-      practised(item.id, minutesOfItem(item, happened).keys());
-    }
-  }
-  return {
-    lastDay,
-    raw: passages.filter((each) => stateOf(each, from) === "raw").map(({ id }) => id),
   };
 }
 
@@ -270,21 +236,6 @@ const CHANGED =
 const ALREADY_SET =
   "Somebody else has set a week since you opened this one. Nothing of yours is lost: keep yours as a new one, or look at theirs.";
 
-/** The goal of a week is what its days are asked, whatever was sent. */
-async function withItsGoal(
-  db: Queries,
-  studioId: string,
-  personId: string,
-  { from, until, text }: Pick<Sent, "from" | "until" | "text">,
-): Promise<AssignmentText> {
-  const person = await studentById(db, studioId, personId);
-  const passages = await passagesOfPerson(db, studioId, personId);
-  const week = { from_day: from, until_day: until, text };
-  const happened = await whatHappened(db, studioId, personId, readFrom(week), addDays(from, -1));
-  const before = beforeNext(passages, text.items, happened, from);
-  return previewOf({ from, until, text, times: person.times, before }).text;
-}
-
 /** Writes the draft over the version that was read, or tells what somebody else has written. */
 async function keepDraft(
   { newId, now }: Services,
@@ -305,7 +256,7 @@ async function keepDraft(
   const at = new Date(now());
   if (!draft) {
     const id = newId();
-    await insertDraft(tx, studioId, { id, personId, from, until, text, at });
+    await insertWeek(tx, studioId, { id, personId, from, until, text, at });
     return ok({ id, version: 1 });
   }
   if (draft.version !== version) {
@@ -335,7 +286,7 @@ async function decide(
     ...item,
     decision: decisions[item.id] ?? item.decision,
   }));
-  await writeDecisions(tx, studioId, last.id, { ...last.text, items });
+  await writeWeek(tx, studioId, last.id, { ...last.text, items });
   for (const { passageId, decision } of items) {
     if (passageId && decision === "finished") {
       await setPassageState(tx, studioId, passageId, "safe");

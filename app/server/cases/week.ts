@@ -9,6 +9,7 @@ import {
   passagesNamed,
   questionsWaiting,
   saidSince,
+  groupsOf,
   studentsOf,
   studioById,
   weeksOfAll,
@@ -49,6 +50,8 @@ export interface WeekLine {
   /** The day of the next lesson, when a week is set. */
   readonly until: Day | undefined;
   readonly lessonToday: string | undefined;
+  /** Without lessons of their own, their week ends with what their group is set. */
+  readonly inGroup: boolean;
   readonly last: { readonly day: Day; readonly what: readonly string[] } | undefined;
   readonly looks: readonly Look[];
 }
@@ -114,16 +117,18 @@ export async function weekOf(services: Services, studioId: string) {
   const weeks = await weeksOfAll(db, studioId);
   const begins = weeks.map((week) => running(week, today)?.from_day ?? today);
   const from = addDays([today, ...begins].toSorted()[0]!, -LOOK_BACK_DAYS);
-  const [students, latest, happened, reached, pain, said, memory, questions] = await Promise.all([
-    studentsOf(db, studioId),
-    lastPlayed(db, studioId),
-    whatHappened(db, studioId, null, from, today),
-    lastDaysOfEach(db, studioId, since, TREND_DAYS),
-    painSince(db, studioId, since),
-    saidSince(db, studioId, since),
-    memoryOfAll(db, studioId),
-    questionsWaiting(db, studioId),
-  ]);
+  const [everyone, groups, latest, happened, reached, pain, said, memory, questions] =
+    await Promise.all([
+      studentsOf(db, studioId),
+      groupsOf(db, studioId),
+      lastPlayed(db, studioId),
+      whatHappened(db, studioId, null, from, today),
+      lastDaysOfEach(db, studioId, since, TREND_DAYS),
+      painSince(db, studioId, since),
+      saidSince(db, studioId, since),
+      memoryOfAll(db, studioId),
+      questionsWaiting(db, studioId),
+    ]);
   const named = weeks.flatMap(({ text }) =>
     text.items.flatMap(({ passageId, often }) =>
       mayRestLong(often) && passageId ? passageId : [],
@@ -141,6 +146,11 @@ export async function weekOf(services: Services, studioId: string) {
     byPerson(questions),
   ];
   const happenedFor = byPersonOf(happened);
+  // Whoever is taught with a group only stands on its board, unless something hurts.
+  const grouped = new Set(groups.flatMap(({ members }) => members));
+  const students = everyone.filter(
+    ({ id, times }) => !grouped.has(id) || times.lesson || painFor(id).length > 0,
+  );
   const chances = await keptOutlooks(
     services,
     studio,
@@ -161,6 +171,7 @@ export async function weekOf(services: Services, studioId: string) {
       goal: running(week, today)?.text.goal.minutes,
       until: week?.until_day,
       lessonToday: lessonToday(week, student, today),
+      inGroup: grouped.has(id) && !student.times.lesson,
       last: last && { day: last.day, what: last.titles },
       looks: needsALook({
         today,
@@ -183,5 +194,17 @@ export async function weekOf(services: Services, studioId: string) {
   const concert = studio.concert_on
     ? { name: studio.concert_name, day: studio.concert_on }
     : undefined;
-  return { today, lines, concert };
+  return {
+    today,
+    lines,
+    concert,
+    groups: groups.map(({ id, name, members }) => ({
+      ...{ id, name, members: members.length },
+      practised: members.filter((member) =>
+        [...minutesOfDays(happenedFor(member)).keys()].some(
+          (day) => day > addDays(today, -DAYS_SHOWN),
+        ),
+      ).length,
+    })),
+  };
 }

@@ -1,0 +1,138 @@
+import Button from "@mui/material/Button";
+import { Link } from "react-router";
+import { useFormats } from "~/components/locale";
+import { Empty, Page, Section } from "~/components/page";
+import type { Day } from "~/core/units";
+import { groupWords } from "~/words/groups";
+import type { GroupPiece, ItemTold, MemberLineTold } from "./group-shapes";
+import styles from "./group.module.css";
+import { ItemSet } from "./item-set";
+import { MemberRow } from "./member-row";
+
+const { board: said } = groupWords;
+
+export interface BoardProps {
+  readonly studioId: string;
+  readonly group: { readonly id: string; readonly name: string };
+  readonly from: Day;
+  readonly lines: readonly MemberLineTold[];
+  readonly items: readonly ItemTold[];
+  readonly pieces: readonly GroupPiece[];
+}
+
+/** More items than this don't fit beside each other twice. */
+const MOST_ITEMS_TWICE = 2;
+/** So few stand in one column. */
+const FEW = 8;
+
+/** The players in two columns, where that fits and is shorter. */
+function inColumns(lines: readonly MemberLineTold[], items: number) {
+  if (lines.length <= FEW || items > MOST_ITEMS_TWICE) return [lines];
+  const half = Math.ceil(lines.length / 2);
+  return [lines.slice(0, half), lines.slice(half)];
+}
+
+/** Takes that were handed in, of those that are asked for. */
+function handedIn(lines: readonly MemberLineTold[], items: readonly ItemTold[]) {
+  const asked = items.filter((each) => each.asked.bring === "recording").map(({ id }) => id);
+  const all = lines
+    .flatMap((line) => line.items)
+    .filter(({ itemId, state }) => asked.includes(itemId) && state !== "left-out");
+  const done = all.filter(({ takeId }) => takeId !== null);
+  return { of: all.length, done: done.length, late: done.filter(({ late }) => late).length };
+}
+
+/** A group at a glance, two columns of players where there is room. */
+export function Board({ studioId, group, from, lines, items, pieces }: BoardProps) {
+  const formats = useFormats();
+  const here = `/studio/${studioId}/groups/${group.id}`;
+  const practised = lines.filter(({ minutes }) => minutes > 0).length;
+  const { of, done, late } = handedIn(lines, items);
+  const most = Math.max(20, ...lines.flatMap(({ days }) => days.map(({ minutes }) => minutes)));
+  return (
+    <Page
+      title={group.name}
+      lead={
+        <>
+          {said.lead(practised, lines.length, formats.shortDay(from))}{" "}
+          {of > 0 && said.handed(done, of, late)}
+        </>
+      }
+      back={{ to: `/studio/${studioId}/groups`, label: groupWords.title }}
+      actions={
+        <>
+          <Button component={Link} to={`${here}/members`} variant="text">
+            {groupWords.members}
+          </Button>
+          <Button component={Link} to={`${here}/report`} variant="outlined">
+            {said.report}
+          </Button>
+          <Button component={Link} to={`${here}/rehearsal`} variant="outlined">
+            {said.rehearsal}
+          </Button>
+          <Button component={Link} to={`${here}/set`} variant="contained">
+            {said.set}
+          </Button>
+        </>
+      }
+    >
+      {lines.length === 0 ? (
+        <Empty
+          action={
+            <Button component={Link} to={`${here}/members`} variant="outlined">
+              {groupWords.members}
+            </Button>
+          }
+        >
+          {said.empty}
+        </Empty>
+      ) : (
+        <div className={styles.board}>
+          {inColumns(lines, items.length).map((column) => (
+            <div key={column[0]!.id}>
+              <div className={styles.head} aria-hidden>
+                <span className={styles.who}>{said.who}</span>
+                <span className={styles.days} style={{ minWidth: lines[0]!.days.length * 9 }}>
+                  {said.days}
+                </span>
+                <span className={styles.total}>{said.minutes}</span>
+                {items.map((item, n) => (
+                  <span key={item.id} className={styles.state} title={item.asked.title}>
+                    {n + 1}. {item.asked.title}
+                  </span>
+                ))}
+              </div>
+              <ul className={styles.rows}>
+                {column.map((line) => (
+                  <MemberRow
+                    key={line.id}
+                    line={line}
+                    items={items}
+                    studioId={studioId}
+                    most={most}
+                    roomy={column.length === lines.length}
+                  />
+                ))}
+              </ul>
+            </div>
+          ))}
+        </div>
+      )}
+      <Section title={groupWords.item.title}>
+        {items.length === 0 && <p className={styles.soft}>{said.nothingSet}</p>}
+        <ul className={styles.items}>
+          {items.map((item, n) => (
+            <ItemSet
+              key={item.id}
+              number={n + 1}
+              item={item}
+              lines={lines}
+              pieces={pieces}
+              here={here}
+            />
+          ))}
+        </ul>
+      </Section>
+    </Page>
+  );
+}

@@ -1,0 +1,174 @@
+import { addDays, dayOf, daysBetween, type Day } from "~/core/units";
+import { daysOf, minutesAsked, minutesInAWeek, type GroupItem } from "~/core/week";
+import {
+  groupById,
+  handInsForItems,
+  keptLadders,
+  piecesForGroup,
+  studioById,
+  weeksOfAll,
+  type GroupItemRow,
+  type Landed,
+} from "~/db/queries";
+import { openItems, weekOn } from "../plan/week-on";
+import { byPersonOf, minutesOfDays, minutesOfItem, whatHappened } from "../plan/week-plan";
+import { todayIn, type Services } from "../services";
+import { groupItemsOf } from "./groups";
+import { hurtSince, PAIN_DAYS } from "../plan/pain";
+
+/** A board shows so many days at least, and at most. */
+const DAYS = { least: 7, most: 14 } as const;
+/** An item is shown so long after its day. */
+const SHOWN_AFTER = 7;
+
+type HandedIn = Awaited<ReturnType<typeof handInsForItems>>[number];
+
+/** Where a member stands with an item. */
+export interface MemberItem {
+  readonly itemId: string;
+  readonly state:
+    "left-out" | "open" | "missing" | "waiting" | "heard" | "again" | "practised" | "not-practised";
+  readonly leftOut: Landed["left_out"];
+  /** Theirs had been changed when the item was: they kept it. */
+  readonly keptTheirs: boolean;
+  readonly late: boolean;
+  readonly rating: string;
+  readonly takeId: string | null;
+  readonly minutes: number;
+}
+
+export interface MemberLine {
+  readonly id: string;
+  readonly name: string;
+  readonly instrument: string;
+  readonly days: readonly { readonly day: Day; readonly minutes: number }[];
+  readonly minutes: number;
+  readonly hurt: boolean;
+  /** What their week asks is more than the minutes that they have. */
+  readonly tooMuch: { readonly asked: number; readonly there: number } | undefined;
+  readonly items: readonly MemberItem[];
+}
+
+interface Standing {
+  readonly row: GroupItemRow;
+  readonly landed: Landed | undefined;
+  readonly handed: HandedIn | undefined;
+  readonly minutes: number;
+  readonly today: Day;
+  readonly timeZone: string;
+}
+
+function standing(it: Standing): MemberItem {
+  const { row, landed, handed, minutes, today, timeZone } = it;
+  const told = {
+    itemId: row.id,
+    leftOut: landed?.left_out ?? null,
+    keptTheirs: landed?.kept_theirs ?? false,
+    late: handed !== undefined && dayOf(handed.at.getTime(), timeZone) > handed.due,
+    rating: handed?.rating ?? "",
+    takeId: handed?.take_id ?? null,
+    minutes: Math.round(minutes),
+  };
+  if (!landed?.item) return { ...told, state: "left-out" };
+  if (row.asked.bring !== "recording") {
+    return { ...told, state: minutes > 0 ? "practised" : "not-practised" };
+  }
+  if (handed) return { ...told, state: handed.answer ?? "waiting" };
+  return { ...told, state: today > row.until_day ? "missing" : "open" };
+}
+
+/** The first day that the board shows: since the oldest item that runs was set. */
+function firstDay(items: readonly GroupItemRow[], today: Day, timeZone: string): Day {
+  const set = items.filter(({ until_day }) => until_day >= today);
+  const since = set.map(({ set_at }) => dayOf(set_at.getTime(), timeZone)).toSorted()[0] ?? today;
+  const back = Math.min(DAYS.most, Math.max(DAYS.least, daysBetween(since, today) + 1));
+  return addDays(today, 1 - back);
+}
+
+/** What a week asks beyond the minutes that there are. */
+function overfull(
+  week: ReturnType<typeof weekOn<Awaited<ReturnType<typeof weeksOfAll>>[number]>>,
+  times: Parameters<typeof minutesInAWeek>[0],
+): MemberLine["tooMuch"] {
+  if (!week || times.windows.length === 0) return undefined;
+  const asked = minutesAsked(openItems(week));
+  const there = minutesInAWeek(times).minutes;
+  return asked > there ? { asked, there } : undefined;
+}
+
+/** A group at a glance: who practised, what was handed in, and how what was set came to each. */
+export async function groupBoard(services: Services, studioId: string, groupId: string) {
+  const { db } = services;
+  const [studio, group] = await Promise.all([
+    studioById(db, studioId),
+    groupById(db, studioId, groupId),
+  ]);
+  const today = todayIn(services, studio);
+  const { items, landed, members } = await groupItemsOf(
+    services,
+    studioId,
+    groupId,
+    addDays(today, -SHOWN_AFTER),
+  );
+  const from = firstDay(items, today, studio.time_zone);
+  const given = landed.flatMap(({ item }) => (item ? [item.id] : []));
+  const [happened, handed, weeks, pieces, kept] = await Promise.all([
+    whatHappened(db, studioId, null, addDays(today, -PAIN_DAYS), today),
+    handInsForItems(db, studioId, given),
+    weeksOfAll(db, studioId),
+    piecesForGroup(db, studioId, groupId),
+    keptLadders(db, studioId),
+  ]);
+  const happenedFor = byPersonOf(happened);
+  const landedFor = new Map(
+    landed.map((each) => [`${each.group_item_id} ${each.person_id}`, each]),
+  );
+  const handedFor = new Map(handed.map((each) => [each.item_id, each]));
+  const weekFor = new Map(weeks.map((week) => [week.person_id, week]));
+  const lines = members.map((member): MemberLine => {
+    const practised = happenedFor(member.id);
+    const byDay = minutesOfDays(practised);
+    const days = daysOf(from, addDays(today, 1)).map((day) => ({
+      day,
+      minutes: byDay.get(day) ?? 0,
+    }));
+    const week = weekFor.get(member.id);
+    return {
+      ...{ id: member.id, name: member.name, instrument: member.instrument, days },
+      minutes: Math.round(days.reduce((sum, { minutes }) => sum + minutes, 0)),
+      hurt: hurtSince(practised) !== undefined,
+      tooMuch: overfull(week && weekOn([week], today), member.times),
+      items: items.map((row) => {
+        const theirs = landedFor.get(`${row.id} ${member.id}`);
+        const since = dayOf(row.set_at.getTime(), studio.time_zone);
+        const done = theirs?.item ? [...minutesOfItem(theirs.item, practised)] : [];
+        const minutes = done.reduce((sum, [day, each]) => (day >= since ? sum + each : sum), 0);
+        const hand = theirs?.item ? handedFor.get(theirs.item.id) : undefined;
+        const about = { row, landed: theirs, handed: hand, minutes };
+        return standing({ ...about, today, timeZone: studio.time_zone });
+      }),
+    };
+  });
+  return {
+    today,
+    from,
+    group: { id: group.id, name: group.name, kind: group.kind },
+    lines,
+    items: items.map(({ id, asked, until_day }): GroupItemTold => ({
+      id,
+      asked,
+      until: until_day,
+    })),
+    pieces: pieces.map(({ id, title, bars, mark_bpm, mark_unit, played }) => ({
+      ...{ id, title, bars, played },
+      mark: { bpm: mark_bpm, unit: mark_unit },
+    })),
+    ladders: kept.map(({ id, name }) => ({ id, name })),
+  };
+}
+
+export interface GroupItemTold {
+  readonly id: string;
+  readonly asked: GroupItem;
+  readonly until: Day;
+}

@@ -1,0 +1,213 @@
+import { initialNumbers, LADDER_DEFAULTS, ladderSchema, type Ladder } from "~/core/ladder";
+import { asGiven, itemOfGroup, MOST_ITEMS, type AssignmentItem } from "~/core/week";
+import type { Day } from "~/core/units";
+import {
+  assignmentsOf,
+  insertLadder,
+  insertWeek,
+  laddersOf,
+  passagesOfPerson,
+  pieceById,
+  putLanded,
+  putOnStand,
+  writeWeek,
+  type Assignment,
+  type GroupItemRow,
+  type keptLadders,
+  type Landed,
+  type LeftOutFor,
+  type Passage,
+} from "~/db/queries";
+import * as v from "valibot";
+import { openItems, weekOn } from "../plan/week-on";
+import { givePassage, sharesOf, suited, type Given, type Giving } from "./give";
+import { withItsGoal } from "./week-goal";
+
+/** Of so many weeks an item is looked for, and one is found to put it into. */
+const WEEKS_READ = 3;
+/** Where nothing is known of somebody, half of the target is a beginning. */
+const FIRST_SHARE = 0.5;
+
+type Kept = Awaited<ReturnType<typeof keptLadders>>;
+type Target = Omit<GroupItemRow, "group_id" | "set_at">;
+
+/** Even steps to the target, or the library's way; each day from where the player is comfortable. */
+function ladderOf({ music, minutes }: GroupItemRow["asked"], kept: Kept): Ladder {
+  const { target, keptLadderId } = music!;
+  const own = kept.find(({ id }) => id === keptLadderId)?.ladder;
+  const evenSteps = { name: "even-steps", numbers: initialNumbers("even-steps") };
+  const base = own ?? {
+    ...LADDER_DEFAULTS,
+    phases: [{ school: evenSteps, start: null, target: null }],
+    gate: [{ kind: "in-a-row", plays: 3, afterFlawed: "reset" }],
+    rest: 0,
+    hidden: false,
+  };
+  return v.parse(ladderSchema, {
+    ...base,
+    target,
+    start: Math.round(target * FIRST_SHARE),
+    startRule: { kind: "comfortable" },
+    minutes,
+    part: null,
+  });
+}
+
+/** What is played of the item, as it is given to a member. */
+async function materialOf({ tx, studioId }: Giving, { asked }: Target, kept: Kept) {
+  if (!asked.music) return undefined;
+  const { pieceId, fromBar, toBar } = asked.music;
+  const { metres } = await pieceById(tx, studioId, pieceId);
+  const range = { fromBar, toBar, pickupBeats: 0, startBeats: 0, endBeats: 0 };
+  const told = { name: "", focus: asked.focus, onlyNotes: "all" as const, hardness: null };
+  const ladder = ladderOf(asked, kept);
+  return { ...range, ...told, pieceId, order: [], piece: { metres }, ladder, from: undefined };
+}
+
+/** Puts items into the week that a member has, or into one that begins today. */
+async function intoWeek(
+  { tx, studioId, newId, now, today }: Giving,
+  personId: string,
+  { weeks, until }: { readonly weeks: readonly Assignment[]; readonly until: Day },
+  item: AssignmentItem,
+): Promise<void> {
+  const on = weekOn(weeks, today);
+  const row = weeks.find(({ id }) => id === on?.id);
+  const going = row && row.until_day > today ? row : undefined;
+  if (going) {
+    const items = [...going.text.items, item];
+    const span = { from: going.from_day, until: going.until_day };
+    const text = await withItsGoal(tx, studioId, personId, {
+      ...span,
+      text: { ...going.text, items },
+    });
+    await writeWeek(tx, studioId, going.id, text);
+    return;
+  }
+  // What was asked before goes on, as it would have without a new week.
+  const items = [...(on ? openItems(on) : []), item];
+  const empty = { word: "", goal: { minutes: 0, days: 0 }, shape: null };
+  const span = { from: today, until };
+  const text = await withItsGoal(tx, studioId, personId, { ...span, text: { ...empty, items } });
+  const at = new Date(now());
+  await insertWeek(tx, studioId, { id: newId(), personId, ...span, text, at, setAt: at });
+}
+
+interface Member {
+  readonly id: string;
+  /** Nothing is played until they say that nothing hurts. */
+  readonly hurt: boolean;
+  /** The teacher has left them out of it. */
+  readonly leftOut: boolean;
+}
+
+export interface Landing {
+  readonly giving: Giving;
+  readonly item: Target;
+  readonly kept: Kept;
+}
+
+function reasonAgainst(member: Member, item: Target, weeks: readonly Assignment[], today: Day) {
+  if (member.leftOut) return "by-you";
+  if (member.hurt && item.asked.music) return "hurt";
+  const on = weekOn(weeks, today);
+  return on && openItems(on).length >= MOST_ITEMS ? "full" : undefined;
+}
+
+/** Brings an item to a member for the first time: their own passage and ladder, into their week. */
+async function land(landing: Landing, member: Member): Promise<void> {
+  const { giving, item, kept } = landing;
+  const { tx, studioId, today } = giving;
+  const weeks = await assignmentsOf(tx, studioId, member.id, WEEKS_READ);
+  const told = { group_item_id: item.id, person_id: member.id, kept_theirs: false };
+  const against: LeftOutFor | undefined = reasonAgainst(member, item, weeks, today);
+  if (against) {
+    const nothing = { left_out: against, item: null, ladder_number: null };
+    return void (await putLanded(tx, studioId, { ...told, ...nothing }));
+  }
+  const { passageId, ladderNumber } = await theirPassage(landing, member.id, kept);
+  const id = giving.newId();
+  const made = itemOfGroup(item.asked, { id, from: item.id, passageId, due: item.until_day });
+  await intoWeek(giving, member.id, { weeks, until: item.until_day }, made);
+  const landed = { left_out: null, item: made, ladder_number: ladderNumber };
+  await putLanded(tx, studioId, { ...told, ...landed });
+}
+
+/** Their passage of these bars, made and given a ladder where they have none. */
+async function theirPassage({ giving, item }: Landing, personId: string, kept: Kept) {
+  const material: Given | undefined = await materialOf(giving, item, kept);
+  if (!material) return { passageId: null, ladderNumber: null };
+  const { tx, studioId } = giving;
+  await putOnStand(tx, studioId, personId, material.pieceId);
+  const theirs = await passagesOfPerson(tx, studioId, personId);
+  const passageId = await givePassage(giving, material, personId, theirs);
+  const isNew = !theirs.some(({ id }) => id === passageId);
+  return { passageId, ladderNumber: isNew ? 1 : null };
+}
+
+/** The weeks of a member in which an item may still be changed, with the item in them. */
+async function whereItIs({ tx, studioId }: Giving, { person_id, item }: Landed) {
+  const weeks = await assignmentsOf(tx, studioId, person_id, WEEKS_READ);
+  const week = weeks.find(({ text }) => text.items.some(({ id }) => id === item?.id));
+  const found = week?.text.items.find(({ id }) => id === item?.id);
+  return week && found ? { week, found } : undefined;
+}
+
+/** The ladder goes to another target as well, where it is still the one that came with the item. */
+async function moveLadder({ giving, item, kept }: Landing, landed: Landed, passage: Passage) {
+  const { tx, studioId, newId, now, today } = giving;
+  const { length } = await laddersOf(tx, studioId, passage.id);
+  if (length !== landed.ladder_number) return null;
+  const theirs = await passagesOfPerson(tx, studioId, landed.person_id);
+  const ladder = suited(passage, ladderOf(item.asked, kept), sharesOf(theirs, today), today);
+  await insertLadder(tx, studioId, passage.id, { id: newId(), ladder, at: new Date(now()) });
+  return length + 1;
+}
+
+/** Brings a later change to a member who has it as it was given; else theirs stays. */
+async function bringChange(landing: Landing, landed: Landed): Promise<void> {
+  const { giving, item, kept } = landing;
+  const { tx, studioId } = giving;
+  const there = await whereItIs(giving, landed);
+  if (!there || !asGiven(there.found, landed.item!)) {
+    return void (await putLanded(tx, studioId, { ...landed, kept_theirs: true }));
+  }
+  const own = await theirPassage(landing, landed.person_id, kept);
+  const made = itemOfGroup(item.asked, {
+    ...{ id: landed.item!.id, from: item.id, due: item.until_day },
+    passageId: own.passageId,
+  });
+  const passages = await passagesOfPerson(tx, studioId, landed.person_id);
+  const passage = passages.find(({ id }) => id === own.passageId);
+  const same = own.passageId === landed.item!.passageId;
+  const ladder_number =
+    same && passage ? await moveLadder(landing, landed, passage) : own.ladderNumber;
+  const items = there.week.text.items.map((each) => (each.id === made.id ? made : each));
+  const { from_day: from, until_day: until, text } = there.week;
+  const whole = { from, until, text: { ...text, items } };
+  const written = await withItsGoal(tx, studioId, landed.person_id, whole);
+  await writeWeek(tx, studioId, there.week.id, written);
+  const kept_theirs = false;
+  await putLanded(tx, studioId, { ...landed, item: made, ladder_number, kept_theirs });
+}
+
+/** Takes an item out of a member's week again, where they have it as it was given. */
+export async function takeOut(giving: Giving, landed: Landed): Promise<void> {
+  const { tx, studioId } = giving;
+  const { item } = landed;
+  const there = await whereItIs(giving, landed);
+  if (!item || !there || !asGiven(there.found, item)) return;
+  const { from_day: from, until_day: until, text } = there.week;
+  const items = text.items.filter(({ id }) => id !== item.id);
+  const whole = { from, until, text: { ...text, items } };
+  const written = await withItsGoal(tx, studioId, landed.person_id, whole);
+  await writeWeek(tx, studioId, there.week.id, written);
+}
+
+/** Brings an item to a member: anew, or what has changed of it; left out now, it is taken back. */
+export async function bring(landing: Landing, member: Member, before: Landed | undefined) {
+  if (!before?.item) return land(landing, member);
+  if (!member.leftOut) return bringChange(landing, before);
+  await takeOut(landing.giving, before);
+  return land(landing, member);
+}

@@ -1,0 +1,192 @@
+import { randomUUID } from "node:crypto";
+import { beforeEach, expect, test } from "@jest/globals";
+import { assignmentsOf, laddersOf, passagesOfPerson, writeWeek } from "~/db/queries";
+import { newItem } from "~/core/week";
+import { EventWriter, furnishedRoom } from "../test/room";
+import { groupBoard } from "./group-board";
+import { groupPage, setGroupItem, takeBackItem, writeGroup } from "./groups";
+import { setWeek } from "./lesson";
+import { addMany } from "./many-students";
+import { appendEvents } from "./append-events";
+import { ask } from "./questions";
+import { barsNamed, rehearsalPage } from "./rehearsal";
+
+let room: Awaited<ReturnType<typeof furnishedRoom>>;
+let [groupId, itemId] = ["", ""];
+let ada: string;
+let ben: string;
+beforeEach(async () => {
+  room = await furnishedRoom();
+  [groupId, itemId] = [randomUUID(), randomUUID()];
+  const [first, second] = await addMany(room.services, room.studioId, [
+    { name: "Ada", instrument: "viola" },
+    { name: "Ben", instrument: "" },
+  ]);
+  [ada, ben] = [first!.id, second!.id];
+  await write([ada, ben]);
+}, 60_000);
+
+const formOf = (fields: Readonly<Record<string, string>>, members: readonly string[]) => {
+  const form = new FormData();
+  for (const [key, value] of Object.entries(fields)) form.set(key, value);
+  for (const member of members) form.append("member", member);
+  return form;
+};
+
+const write = (members: readonly string[], name = "The Strings") =>
+  writeGroup(room.services, room.studioId, groupId, formOf({ name, kind: "section" }, members));
+
+const asked = (change: Readonly<Record<string, string>> = {}) => ({
+  ...{ id: itemId, kind: "piece", title: "The Ferry, bars 5–8", focus: "", note: "" },
+  ...{ times: "5", minutes: "10", bring: "recording", until: "2026-05-10" },
+  ...{ pieceId: room.pieceId, fromBar: "5", toBar: "8", target: "90", keptLadderId: "" },
+  ...change,
+});
+const set = (
+  change: Readonly<Record<string, string>> = {},
+  members: readonly string[] = [ada, ben],
+) => setGroupItem(room.services, room.studioId, groupId, formOf(asked(change), members));
+
+const board = () => groupBoard(room.services, room.studioId, groupId);
+const itemsOf = async (personId: string) => {
+  const [week] = await assignmentsOf(room.services.db, room.studioId, personId, 1);
+  return week?.text.items ?? [];
+};
+
+test("what is set lands in each one's week with a passage and ladder of their own; one is left out", async () => {
+  expect(await set({}, [ada])).toMatchObject({ ok: true });
+  const [item] = await itemsOf(ada);
+  expect(item).toMatchObject({ title: "The Ferry, bars 5–8", goalTempo: 90, due: "2026-05-10" });
+  const [passage] = await passagesOfPerson(room.services.db, room.studioId, ada);
+  expect(passage).toMatchObject({ id: item!.passageId, fromBar: 5, toBar: 8 });
+  // Nothing is known of Ada: six tenths of the target.
+  expect(passage!.ladder).toMatchObject({
+    start: 54,
+    target: 90,
+    startRule: { kind: "comfortable" },
+  });
+  expect(await itemsOf(ben)).toEqual([]);
+  const { lines } = await board();
+  expect(lines.map(({ name, items }) => [name, items[0]!.state, items[0]!.leftOut])).toEqual([
+    ["Ada", "open", null],
+    ["Ben", "left-out", "by-you"],
+  ]);
+});
+
+test("it comes into a week that is on, beside what stands there, and makes no second one", async () => {
+  const own = newItem(room.services.newId(), { kind: "theory", title: "Sheet 3" });
+  const text = { items: [own], word: "", goal: { minutes: 0, days: 0 }, shape: null };
+  const days = { from: "2026-05-04", until: "2026-05-11" };
+  const week = { version: 0, after: null, ...days, text, decisions: {} };
+  expect(await setWeek(room.services, room.studioId, ada, week)).toMatchObject({ ok: true });
+  await set();
+  expect((await itemsOf(ada)).map(({ title }) => title)).toEqual([
+    "Sheet 3",
+    "The Ferry, bars 5–8",
+  ]);
+  expect(await assignmentsOf(room.services.db, room.studioId, ada, 5)).toHaveLength(1);
+});
+
+test("a later change reaches those who have theirs as it was given, with its ladder; others keep theirs", async () => {
+  await set();
+  const [week] = await assignmentsOf(room.services.db, room.studioId, ben, 1);
+  const items = week!.text.items.map((item) => ({ ...item, minutes: 4 }));
+  await writeWeek(room.services.db, room.studioId, week!.id, { ...week!.text, items });
+  await set({ minutes: "15", target: "100" });
+  expect(await itemsOf(ada)).toMatchObject([{ minutes: 15, goalTempo: 100 }]);
+  expect(await itemsOf(ben)).toMatchObject([{ minutes: 4, goalTempo: 90 }]);
+  const { lines } = await board();
+  expect(lines.map(({ items: of }) => of[0]!.keptTheirs)).toEqual([false, true]);
+  const [passage] = await passagesOfPerson(room.services.db, room.studioId, ada);
+  const ladders = await laddersOf(room.services.db, room.studioId, passage!.id);
+  expect(ladders.map(({ ladder }) => ladder.target)).toEqual([90, 100]);
+
+  await takeBackItem(room.services, room.studioId, itemId);
+  expect(await itemsOf(ada)).toEqual([]);
+  expect(await itemsOf(ben)).toHaveLength(1);
+});
+
+test("left out afterwards, it goes out of their week; whoever comes to the group later gets it", async () => {
+  await set();
+  await set({}, [ada]);
+  expect(await itemsOf(ben)).toEqual([]);
+  await write([ada, ben, room.personId]);
+  expect(await itemsOf(room.personId)).toMatchObject([{ title: "The Ferry, bars 5–8" }]);
+  // Ben was left out on purpose, and stays so.
+  expect(await itemsOf(ben)).toEqual([]);
+});
+
+test("nothing to play comes to somebody who stopped for pain; the board says why", async () => {
+  const { services, studioId, personId } = room;
+  const { sessionId } = await room.begin();
+  const stand = new EventWriter();
+  stand.write("opened");
+  stand.plays(60, "f");
+  stand.write("ended", { how: "pain" });
+  await appendEvents(services, studioId, sessionId, stand.events);
+  await write([ada, personId]);
+  await set({}, [ada, personId]);
+  const { lines } = await board();
+  const hurt = lines.find(({ id }) => id === personId)!;
+  expect(hurt).toMatchObject({ hurt: true, items: [{ state: "left-out", leftOut: "hurt" }] });
+});
+
+test.each([
+  [{ until: "2026-05-04" }, { until: "That day is over. Choose one ahead." }],
+  [{ until: "2027-05-04" }, { until: "At most 60 days ahead." }],
+  [{ toBar: "99" }, { toBar: "The piece has 16 bars." }],
+  [{ toBar: "4" }, { toBar: "Say to which bar, no earlier than the first." }],
+  [{ target: "900" }, { target: "Tempi go from 10 to 400 bpm." }],
+  [{ title: " " }, { title: "Give it a name." }],
+])("%j is refused at its field, and nothing is written", async (change, errors) => {
+  const done = await set(change);
+  expect(done).toMatchObject({ ok: false, error: { errors } });
+  expect(await itemsOf(ada)).toEqual([]);
+});
+
+test("a student of another room can't be taken in, nor a name be had twice", async () => {
+  await expect(write(["00000000-0000-4000-8000-0000000000ff"])).rejects.toMatchObject({
+    kind: "not-found",
+  });
+  const form = formOf({ name: "The Strings", kind: "class" }, []);
+  expect(await writeGroup(room.services, room.studioId, randomUUID(), form)).toMatchObject({
+    ok: false,
+    error: { errors: { name: "There is a group of this name." } },
+  });
+  const { group } = await groupPage(room.services, room.studioId, groupId);
+  expect(group.members.toSorted()).toEqual([ada, ben].toSorted());
+});
+
+test("in three groups, all of it lands, and the board says that the minutes don't hold it", async () => {
+  const times = { windows: [{ weekday: 0, from: "17:00", minutes: 30 }], lesson: null };
+  await room.services.db.execute("update person set times = $1::jsonb where id = $2", [
+    JSON.stringify(times),
+    ada,
+  ]);
+  for (const n of [1, 2, 3]) {
+    const change = { id: randomUUID(), fromBar: `${n}`, toBar: "8" };
+    expect(await set({ ...change, title: `Bars from ${n}` })).toMatchObject({ ok: true });
+  }
+  const [line] = (await board()).lines;
+  expect(await itemsOf(ada)).toHaveLength(3);
+  expect(line!.tooMuch).toEqual({ asked: 150, there: 30 });
+});
+
+test("before rehearsal: bars that fail for many, and questions by the bars that they name", async () => {
+  expect(barsNamed("In bar 12, tongue or slur?")).toEqual({ fromBar: 12, toBar: 12 });
+  expect(barsNamed("Bars 13–14: breathe?")).toEqual({ fromBar: 13, toBar: 14 });
+  expect(barsNamed("How long is the fermata?")).toBeUndefined();
+  const { services, studioId, personId } = room;
+  const { sessionId } = await room.begin();
+  const stand = new EventWriter();
+  stand.write("opened");
+  stand.plays(60, "ccfcf", 7);
+  await appendEvents(services, studioId, sessionId, stand.events);
+  await ask(services, studioId, personId, { act: "ask", id: itemId, text: "Is bar 7 slurred?" });
+  await ask(services, studioId, ben, { act: "ask", id: groupId, text: "Bar 2?" });
+  await write([ada, personId]);
+  const page = await rehearsalPage(services, studioId, groupId, undefined);
+  expect(page).toMatchObject({ players: 1, runs: [{ fromBar: 7, toBar: 7, worst: { told: 1 } }] });
+  expect(page.bars[6]!.together!.value).toBeGreaterThan(0);
+  expect(page.questions).toMatchObject([{ text: "Is bar 7 slurred?", bars: { fromBar: 7 } }]);
+});
