@@ -66,8 +66,9 @@ export async function seedClass(services: Services, studioId: string, tune: Sent
   const random = seeded(SEED);
   let now = services.now();
   const past: Services = { ...services, now: () => now, newId: () => seededUuid(random) };
-  const at = (daysAgo: number) => {
-    const evening = Date.parse(`${addDays(today, -daysAgo)}T00:00:00Z`) + EVENING_MS;
+  const at = (daysAgo: number, minutes = 0) => {
+    const midnight = Date.parse(`${addDays(today, -daysAgo)}T00:00:00Z`);
+    const evening = midnight + EVENING_MS + minutes * 60_000;
     now = Math.min(evening, services.now() - DAY_MS / 12);
   };
   at(SET_DAYS_AGO + 1);
@@ -95,8 +96,8 @@ export async function seedClass(services: Services, studioId: string, tune: Sent
   at(SET_DAYS_AGO);
   await setItems(past, { studioId, groupId, pieceId, until: addDays(today, DUE_IN) }, seats);
   for (let daysAgo = SET_DAYS_AGO; daysAgo >= 0; daysAgo--) {
-    for (const seat of seats) {
-      at(daysAgo);
+    for (const [place, seat] of seats.entries()) {
+      at(daysAgo, place * 5);
       if (!seat.player.days.includes(daysAgo)) continue;
       await practise(past, studioId, { seat, groupId, daysAgo, random });
     }
@@ -191,6 +192,7 @@ async function practise(past: Services, studioId: string, evening: Evening) {
     startsAt: past.now(),
     minutes: [MINUTES * (0.7 + 0.4 * random())],
     weakBars: seat.player.weakBars,
+    tells: 1,
     random,
   });
   await appendEvents(past, studioId, started.sessionId, events);

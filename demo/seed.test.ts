@@ -7,7 +7,7 @@ import * as v from "valibot";
 import { RULE_NAMES } from "~/core/judge";
 import { addDays, dayOf, daysBetween } from "~/core/units";
 import { memoryDatabase } from "~/db/test/memory";
-import { allStudios } from "~/db/queries";
+import { allStudios, LEFT_OUT } from "~/db/queries";
 import { withOwnIds } from "~/server/archive/ids";
 import { adviceOf } from "~/server/cases/advice";
 import { openRoom } from "~/server/cases/open-room";
@@ -46,7 +46,9 @@ const kinds = (name: string) => line(name).looks.map(({ kind }) => kind);
 
 describe("the demo music room", () => {
   test("has six students and at least eight pieces with passages", async () => {
-    expect(lines).toHaveLength(6);
+    // Players of the band stand on its own board, but for one who stopped for pain.
+    expect(lines.filter(({ inGroup }) => !inGroup)).toHaveLength(6);
+    expect(lines.filter(({ inGroup }) => inGroup)).toMatchObject([{ name: "Rufus Dray" }]);
     const pages = await Promise.all(lines.map(({ id }) => studentPage(services, studioId, id)));
     const pieces = pages.flatMap((page) => page.pieces);
     expect(pieces.length).toBeGreaterThanOrEqual(8);
@@ -144,7 +146,8 @@ describe("the demo room as a zip", () => {
     const is = await roomRows(services.db, other);
     expect(Object.keys(is)).toEqual(Object.keys(was));
     for (const [table, rows] of Object.entries(was)) {
-      expect(is[table]).toEqual(rows.map(own).sort());
+      // What never goes out with a room stays where it is.
+      expect(is[table]).toEqual(table in LEFT_OUT ? [] : rows.map(own).sort());
     }
     const pages = async (room: string) => {
       const { lines: all } = await weekOf(services, room);

@@ -38,8 +38,11 @@ test("the week says at a glance who needs a look, and why", async ({ page, demo 
   await expect(page.getByText("The Lantern Concert in 24 days")).toBeVisible();
   await expect(line("Ines Calloway")).toContainText("Lesson today, 15:30");
   await expect(line("Ines Calloway")).toContainText("Asks: May I bring out the tenor");
-  const names = await page.locator("main li").allTextContents();
-  expect(names).toHaveLength(6);
+  const names = await page.locator("main ul").first().locator("li").allTextContents();
+  // Six who have lessons, and one of the band, who stopped for pain.
+  expect(names).toHaveLength(7);
+  await expect(line("Rufus Dray")).toContainText("Stopped for pain 9 days ago.");
+  await expect(line("The Ropewalk Band")).toContainText("9 of 12 practised");
   // Today's lesson comes first, then whoever needs a look.
   expect(names[0]).toContain("Ines Calloway");
   expect(names.at(-1)).toContain("Tobi Wren");

@@ -21,6 +21,10 @@ const NOT_SHOWN: ReadonlySet<string> = new Set([
   "room",
   "concert",
   "records",
+  "set-for-group",
+  "my-week",
+  "log",
+  "chain",
 ]);
 
 /** The first practice after a lesson opens with the teacher's words. */

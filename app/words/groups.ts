@@ -39,7 +39,7 @@ export const groupWords = {
     minutes: "Minutes",
     dayTold: (day: string, minutes: number) => `${day} ${minutes} min`,
     total: (minutes: number, days: number) => `${minutes} min, ${days} d`,
-    hurt: "stopped for pain",
+    hurt: "pain",
     tooMuch: (asked: number, there: number) => `the week asks ${asked} min, there are ${there}`,
     state: {
       "left-out": "left out",
@@ -102,7 +102,7 @@ export const groupWords = {
       `bar ${bar}: fails for ${failing} of ${told}${tempo && `, together to ${tempo}`}`,
     untold: (bar: number) => `bar ${bar}: not played enough to tell`,
     toRehearse: "To rehearse",
-    fine: "No bar fails for a third of them.",
+    fine: "No bar fails for a quarter of them.",
     fails: (failing: number, told: number, bar: number, single: boolean) =>
       single ? `fails for ${failing} of ${told}` : `bar ${bar} fails for ${failing} of ${told}`,
     together: (value: number, low: number, high: number) =>
@@ -110,7 +110,7 @@ export const groupWords = {
         ? `nine in ten hold together to ${value}`
         : `nine in ten hold together to ${value} (${low} to ${high})`,
     asMarked: (tempo: number) => `The piece is marked ${tempo}.`,
-    how: "A bar fails for a player when one play in eight or more goes wrong in it, of five at least. Flaws told without a bar are taken to fall like those told with one.",
+    how: "A bar fails for a player when one play in ten or more goes wrong in it, of five at least. Flaws told without a bar are taken to fall like those told with one.",
     questions: "Questions brought",
     noQuestions: "None wait.",
     anywhere: "without a bar",

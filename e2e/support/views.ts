@@ -38,6 +38,14 @@ const follow = async (page: Page, link: string, url: RegExp) => {
 const today = (name: string) =>
   student(name, (page) => follow(page, "Today's practice", /\/today$/));
 
+const band =
+  (then: (page: Page) => Promise<void> = () => Promise.resolve()) =>
+  async (page: Page, address: string) => {
+    await teacher(page, address);
+    await follow(page, "The Ropewalk Band", /\/groups\/[0-9a-f-]+$/);
+    await then(page);
+  };
+
 /** The main views, each reached the way a person reaches it. */
 export const views: readonly View[] = [
   { name: "week", open: teacher },
@@ -113,6 +121,28 @@ export const views: readonly View[] = [
         .getByText(/min asked, 45 there/)
         .first()
         .waitFor();
+    }),
+  },
+  { name: "group", open: band() },
+  {
+    name: "rehearsal",
+    open: band(async (page) => {
+      await follow(page, "Before rehearsal", /\/rehearsal$/);
+      await page
+        .getByText(/fails for/)
+        .first()
+        .waitFor();
+    }),
+  },
+  {
+    name: "set-for-group",
+    open: band((page) => follow(page, "Set something", /\/set$/)),
+  },
+  {
+    name: "report",
+    open: band(async (page) => {
+      await follow(page, "Report", /\/report/);
+      await page.getByRole("gridcell", { name: "Agnes Tolliver" }).waitFor();
     }),
   },
   {

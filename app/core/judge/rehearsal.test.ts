@@ -20,7 +20,7 @@ const player = (flawed: Readonly<Record<number, number>>, comfortable = 80): Pla
 test("a bar is rehearsed when it fails for many; neighbours come together, the worst first", () => {
   const players = [
     player({ 1: 0, 3: 3, 4: 2, 7: 2 }),
-    player({ 1: 1, 3: 4, 4: 2, 7: 0 }),
+    player({ 1: 0, 3: 4, 4: 2, 7: 0 }),
     player({ 1: 0, 3: 4, 4: 0, 7: 0 }),
   ];
   const bars = beforeRehearsal(8, players);

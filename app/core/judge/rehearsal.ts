@@ -43,7 +43,9 @@ export interface RehearsalRun {
 /** Fewer plays tell nothing of a bar. */
 const FEWEST_PLAYS = 5;
 /** A bar fails for a player when so many of their plays go wrong in it. */
-const FAILS_FROM = 1 / 8;
+const FAILS_FROM = 1 / 10;
+/** A bar is worth everybody's time when it fails for so many. */
+const FOR_SO_MANY = 1 / 4;
 /** Nine in ten hold together. */
 const TOGETHER = 0.9;
 /** ± so many standard deviations hold 80 %. */
@@ -136,11 +138,11 @@ export function beforeRehearsal(bars: number, players: readonly PlayerRecord[]):
 const share = ({ told, failing }: RehearsalBar): number => (told === 0 ? 0 : failing / told);
 
 /**
- * What to rehearse: bars that fail for a third of those who played them or more, neighbours
+ * What to rehearse: bars that fail for a quarter of those who played them or more, neighbours
  * together, the worst first; at most three.
  */
 export function toRehearse(bars: readonly RehearsalBar[], runs = 3): RehearsalRun[] {
-  const failing = bars.filter((bar) => bar.failing > 0 && share(bar) >= 1 / 3);
+  const failing = bars.filter((bar) => bar.failing > 0 && share(bar) >= FOR_SO_MANY);
   const groups: RehearsalBar[][] = [];
   for (const bar of failing) {
     const group = groups.at(-1);

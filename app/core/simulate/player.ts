@@ -37,6 +37,8 @@ export interface Sitting {
   readonly weakBars?: readonly number[];
   /** Says nothing of what went wrong. */
   readonly silent?: boolean;
+  /** Share of the flaws that are told with their bar; half of them without. */
+  readonly tells?: number;
   readonly note?: string;
   /** Stops for pain after so many minutes. */
   readonly painAfter?: number;
@@ -95,7 +97,8 @@ class SimulatedPlayer {
     const chance = chanceOf({ ...rung, tempo, share }, learner.cleanAt);
     const verdict = learner.play({ tempo: top, chance, effort: Math.min(1, share) });
     this.emit("judged", { play, verdict });
-    const tells = verdict === "flawed" && !this.sitting.silent && this.sitting.random() < 0.5;
+    const { silent, tells: often = 0.5 } = this.sitting;
+    const tells = verdict === "flawed" && !silent && this.sitting.random() < often;
     if (tells) this.tell(play, fromBar, toBar);
     if (verdict === "clean" && chance > EASY_CHANCE && waitsForEase(block)) this.emit("eased", {});
   }

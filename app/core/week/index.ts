@@ -30,6 +30,15 @@ export {
   type WeekGoal,
 } from "./assignment";
 export {
+  GRADE_PARTS,
+  gradeOf,
+  gradeRuleSchema,
+  USUAL_RULE,
+  type Grade,
+  type GradePart,
+  type GradeRule,
+} from "./grade";
+export {
   asGiven,
   GROUP_KINDS,
   groupItemSchema,

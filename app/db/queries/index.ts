@@ -12,6 +12,7 @@ export {
   tempoTallies,
 } from "./advice";
 export { barMarksOf, markBars } from "./bar-marks";
+export { gradeRuleOf, handedInOfAll, itemsOfAll, practiceOfAll, setGradeRule } from "./report";
 export {
   dropGroup,
   dropGroupItem,

@@ -14,6 +14,7 @@ import {
 import { mustDoSchema, sessionEventSchema, sessionPlanSchema, shapeSchema } from "~/core/session";
 import {
   assignmentSchema,
+  gradeRuleSchema,
   groupItemSchema,
   itemSchema,
   memoryPlanSchema,
@@ -54,7 +55,11 @@ const eventRow = v.pipe(
 /** What a room is made of, each table behind those that it refers to. */
 export const ROOM_TABLES = {
   /** Whether anybody may come in on one press is not carried, nor by which counting it was counted. */
-  studio: { row: rows(), of: own("studio"), leaves: ["demo", "counted_by"] },
+  studio: {
+    row: rows({ grading: v.nullish(gradeRuleSchema) }),
+    of: own("studio"),
+    leaves: ["demo", "counted_by"],
+  },
   person: {
     row: rows({ times: storedTimesSchema, must_do: mustDoSchema }),
     of: own("person"),

@@ -64,7 +64,11 @@ export function Board({ studioId, group, from, lines, items, pieces }: BoardProp
           <Button component={Link} to={`${here}/members`} variant="text">
             {groupWords.members}
           </Button>
-          <Button component={Link} to={`${here}/report`} variant="outlined">
+          <Button
+            component={Link}
+            to={`/studio/${studioId}/report?group=${group.id}`}
+            variant="outlined"
+          >
             {said.report}
           </Button>
           <Button component={Link} to={`${here}/rehearsal`} variant="outlined">
@@ -92,7 +96,7 @@ export function Board({ studioId, group, from, lines, items, pieces }: BoardProp
             <div key={column[0]!.id}>
               <div className={styles.head} aria-hidden>
                 <span className={styles.who}>{said.who}</span>
-                <span className={styles.days} style={{ minWidth: lines[0]!.days.length * 9 }}>
+                <span className={styles.headDays} style={{ width: lines[0]!.days.length * 9 - 3 }}>
                   {said.days}
                 </span>
                 <span className={styles.total}>{said.minutes}</span>

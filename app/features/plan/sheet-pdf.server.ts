@@ -1,5 +1,5 @@
-import { createRequire } from "node:module";
 import PDFDocument from "pdfkit";
+import { write, written, type Doc } from "~/components/pdf-text.server";
 import { addDays } from "~/core/units";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
@@ -20,32 +20,6 @@ const STAIRS = { width: 96, height: 20 };
 const SMALL = 11;
 const TEXT = 12.5;
 const { sheet: said, week: weekWords } = planWords;
-
-const resolve = createRequire(import.meta.url).resolve;
-const face = (subset: "latin" | "latin-ext", weight: 400 | 700) =>
-  resolve(
-    `@fontsource/atkinson-hyperlegible-next/files/atkinson-hyperlegible-next-${subset}-${weight}-normal.woff`,
-  );
-
-type Doc = InstanceType<typeof PDFDocument>;
-interface TextOptions {
-  readonly width: number;
-  readonly bold?: boolean;
-  readonly size?: number;
-}
-
-/** Beyond Latin-1 the letters come from the font's second file. */
-const EXTENDED = /[\u0100-\u02ff\u1e00-\u1eff]+/;
-
-/** Text in runs, each in the file that has its letters; the fonts are embedded. */
-function write(doc: Doc, text: string, { width, bold = false, size = TEXT }: TextOptions): void {
-  const runs = text.split(/([\u0100-\u02ff\u1e00-\u1eff]+)/).filter((run) => run !== "");
-  runs.forEach((run, i) => {
-    const family = EXTENDED.test(run) ? "extended" : "latin";
-    doc.font(`${family}-${bold ? "bold" : "plain"}`).fontSize(size);
-    doc.text(run, { width, continued: i < runs.length - 1 });
-  });
-}
 
 function facts(item: SheetItem): string {
   const goal =
@@ -136,17 +110,7 @@ export function sheetPdf(
     lang: "en",
     info: { Title: said.title, Author: sheet.room },
   });
-  for (const weight of [400, 700] as const) {
-    const name = weight === 700 ? "bold" : "plain";
-    doc.registerFont(`latin-${name}`, face("latin", weight));
-    doc.registerFont(`extended-${name}`, face("latin-ext", weight));
-  }
-  const chunks: Buffer[] = [];
-  const whole = new Promise<Buffer>((done, failed) => {
-    doc.on("data", (chunk: Buffer) => chunks.push(chunk));
-    doc.on("end", () => done(Buffer.concat(chunks)));
-    doc.on("error", failed);
-  });
+  const whole = written(doc);
   const width = doc.page.width - 2 * MARGIN;
   const { person, week } = sheet;
   write(doc, sheet.room, { width, size: SMALL });

@@ -1,0 +1,131 @@
+import * as v from "valibot";
+import { gradeRuleSchema, type GradeRule } from "~/core/week";
+import type { Day } from "~/core/units";
+import type { Queries } from "~/db/client";
+import { idRow } from "./rows";
+
+const practiceRow = v.object({
+  person_id: idRow,
+  minutes: v.number(),
+  by_hand: v.number(),
+  days: v.number(),
+  sessions: v.number(),
+});
+
+interface Period {
+  readonly of: readonly string[];
+  readonly from: Day;
+  /** Included. */
+  readonly to: Day;
+}
+
+/** What some students practised between two days, at the stand and by hand. */
+export const practiceOfAll = (db: Queries, studioId: string, { of, from, to }: Period) =>
+  db.many(
+    practiceRow,
+    `with practised as (
+       select person_id, day, session_id, active_seconds / 60 as minutes, 0 as by_hand
+       from session_block
+       where studio_id = $1 and person_id = any($2::uuid[]) and day between $3 and $4
+         and active_seconds > 0
+       union all
+       select person_id, day, session_id, (task ->> 'seconds')::numeric / 60, 0
+       from session_outcome cross join lateral jsonb_array_elements(tasks) task
+       where studio_id = $1 and person_id = any($2::uuid[]) and day between $3 and $4
+         and tasks <> '[]'
+       union all
+       select person_id, day, null, minutes, minutes from practice_by_hand
+       where studio_id = $1 and person_id = any($2::uuid[]) and day between $3 and $4
+     )
+     select person_id, sum(minutes)::double precision as minutes,
+       sum(by_hand)::integer as by_hand, count(distinct day)::integer as days,
+       count(distinct session_id)::integer as sessions
+     from practised group by person_id`,
+    [studioId, of, from, to],
+  );
+
+const itemsRow = v.object({ person_id: idRow, asked: v.number(), done: v.number() });
+
+/**
+ * Items of weeks that ended or are on between two days: how many, and how many of them were
+ * finished, or practised on as many days as they were asked for.
+ */
+export const itemsOfAll = (db: Queries, studioId: string, { of, from, to }: Period) =>
+  db.many(
+    itemsRow,
+    `with asked as (
+       select person_id, from_day, until_day, item ->> 'id' as id,
+         (item ->> 'passageId')::uuid as passage_id,
+         item ->> 'decision' = 'finished' as finished,
+         case item -> 'often' ->> 'kind'
+           when 'times' then (item -> 'often' ->> 'times')::integer
+           when 'daily' then until_day - from_day
+           else (until_day - from_day + 1) / 2 end as times
+       from assignment cross join lateral jsonb_array_elements(text -> 'items') item
+       where studio_id = $1 and person_id = any($2::uuid[]) and set_at is not null
+         and from_day <= $4 and until_day > $3
+     ), played as (
+       select distinct person_id, passage_id, day from session_block
+       where studio_id = $1 and person_id = any($2::uuid[]) and active_seconds > 0
+         and day between $3::date - 31 and $4
+     ), counted as (
+       select asked.person_id, asked.id, asked.from_day, finished, times,
+         count(played.day) as days
+       from asked left join played on played.person_id = asked.person_id
+         and played.passage_id = asked.passage_id
+         and played.day >= asked.from_day and played.day < asked.until_day
+       group by asked.person_id, asked.id, asked.from_day, finished, times
+     )
+     select person_id, count(*)::integer as asked,
+       (count(*) filter (where finished or days >= times))::integer as done
+     from counted group by person_id`,
+    [studioId, of, from, to],
+  );
+
+const takesRow = v.object({
+  person_id: idRow,
+  asked: v.number(),
+  handed_in: v.number(),
+  late: v.number(),
+  ratings: v.array(v.string()),
+});
+
+/** Takes that were due between two days, those that were handed in, and how they were rated. */
+export const handedInOfAll = (
+  db: Queries,
+  studioId: string,
+  { of, from, to, timeZone }: Period & { readonly timeZone: string },
+) =>
+  db.many(
+    takesRow,
+    `with asked as (
+       select distinct on (person_id, item ->> 'id') person_id, (item ->> 'id')::uuid as item_id,
+         coalesce((item ->> 'due')::date, until_day) as due
+       from assignment cross join lateral jsonb_array_elements(text -> 'items') item
+       where studio_id = $1 and person_id = any($2::uuid[]) and set_at is not null
+         and item ->> 'bring' = 'recording'
+       order by person_id, item ->> 'id', from_day
+     )
+     select asked.person_id, count(*)::integer as asked,
+       count(hand_in.id)::integer as handed_in,
+       (count(*) filter (
+         where (hand_in.at at time zone $5)::date > hand_in.due))::integer as late,
+       coalesce(jsonb_agg(rating order by hand_in.at) filter (where rating <> ''), '[]') as ratings
+     from asked left join hand_in on hand_in.person_id = asked.person_id
+       and hand_in.item_id = asked.item_id
+     where asked.due between $3 and $4 or (hand_in.at at time zone $5)::date between $3 and $4
+     group by asked.person_id`,
+    [studioId, of, from, to, timeZone],
+  );
+
+const ruleRow = v.object({ grading: v.nullable(gradeRuleSchema) });
+
+/** The rule by which practice is graded, where the teacher has set one. */
+export const gradeRuleOf = async (db: Queries, studioId: string) =>
+  (await db.one(ruleRow, "select grading from studio where id = $1", [studioId])).grading;
+
+export const setGradeRule = (db: Queries, studioId: string, rule: GradeRule) =>
+  db.execute("update studio set grading = $2::jsonb where id = $1", [
+    studioId,
+    JSON.stringify(rule),
+  ]);

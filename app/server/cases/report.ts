@@ -1,0 +1,128 @@
+import * as v from "valibot";
+import { gradeOf, gradeRuleSchema, USUAL_RULE, type Grade, type GradeRule } from "~/core/week";
+import { err, ok, type Result } from "~/core/result";
+import { addDays, daysBetween, type Day } from "~/core/units";
+import {
+  gradeRuleOf,
+  groupsOf,
+  handedInOfAll,
+  itemsOfAll,
+  practiceOfAll,
+  setGradeRule,
+  studentsOf,
+  studioById,
+} from "~/db/queries";
+import { data } from "react-router";
+import type { ReportQuery } from "~/forms/report";
+import { byPerson } from "../plan/week-plan";
+import { todayIn, type Services } from "../services";
+
+const USUAL_DAYS = 28;
+const LONGEST_DAYS = 3660;
+
+export interface ReportLine {
+  readonly id: string;
+  readonly name: string;
+  readonly instrument: string;
+  readonly days: number;
+  readonly minutes: number;
+  /** Of these minutes, those that were written down by hand. */
+  readonly byHand: number;
+  readonly sessions: number;
+  /** Days with practice ÷ days of the period. */
+  readonly regularity: number;
+  readonly items: { readonly asked: number; readonly done: number };
+  readonly takes: { readonly asked: number; readonly handedIn: number; readonly late: number };
+  readonly ratings: readonly string[];
+  readonly grade: Grade | undefined;
+}
+
+/** The days of a report: as they are asked for, or four weeks up to today. */
+function periodOf({ from, to }: ReportQuery, today: Day): { from: Day; to: Day } {
+  const until = to || today;
+  const since = from || addDays(until, 1 - USUAL_DAYS);
+  if (since > until) throw data({ sentence: "It ends before it begins." }, { status: 400 });
+  if (daysBetween(since, until) > LONGEST_DAYS) {
+    throw data({ sentence: "At most ten years at once." }, { status: 400 });
+  }
+  return { from: since, to: until };
+}
+
+/** Practice of a person, a group or everyone between two days, graded by the teacher's rule. */
+export async function reportPage(services: Services, studioId: string, query: ReportQuery) {
+  const { db } = services;
+  const [studio, students, groups, kept] = await Promise.all([
+    studioById(db, studioId),
+    studentsOf(db, studioId),
+    groupsOf(db, studioId),
+    gradeRuleOf(db, studioId),
+  ]);
+  const today = todayIn(services, studio);
+  const { from, to } = periodOf(query, today);
+  const group = groups.find(({ id }) => id === query.group);
+  const named = students.find(({ id }) => id === query.person);
+  const whole = query.group === "" && query.person === "";
+  const chosen = students.filter(
+    ({ id }) => whole || id === named?.id || group?.members.includes(id),
+  );
+  const of = chosen.map(({ id }) => id);
+  const rule = kept ?? USUAL_RULE;
+  const [practice, items, takes] = await Promise.all([
+    practiceOfAll(db, studioId, { of, from, to }),
+    itemsOfAll(db, studioId, { of, from, to }),
+    handedInOfAll(db, studioId, { of, from, to, timeZone: studio.time_zone }),
+  ]);
+  const [practiceFor, itemsFor, takesFor] = [byPerson(practice), byPerson(items), byPerson(takes)];
+  const length = daysBetween(from, to) + 1;
+  return {
+    room: studio.name,
+    query: { group: query.group, person: query.person, from, to },
+    who: group?.name ?? named?.name,
+    groups: groups.map(({ id, name }) => ({ id, name })),
+    students: students.map(({ id, name }) => ({ id, name })),
+    rule,
+    weeks: length / 7,
+    lines: chosen.map(({ id, name, instrument }): ReportLine => {
+      const [did] = practiceFor(id);
+      const [asked] = itemsFor(id);
+      const [handed] = takesFor(id);
+      const minutes = Math.round(did?.minutes ?? 0);
+      const days = did?.days ?? 0;
+      const done = { asked: asked?.asked ?? 0, done: asked?.done ?? 0 };
+      const came = { asked: handed?.asked ?? 0, handedIn: handed?.handed_in ?? 0 };
+      return {
+        ...{ id, name, instrument, days, minutes, byHand: did?.by_hand ?? 0 },
+        sessions: did?.sessions ?? 0,
+        regularity: days / length,
+        items: done,
+        takes: { ...came, late: handed?.late ?? 0 },
+        ratings: handed?.ratings ?? [],
+        grade: gradeOf(rule, { weeks: length / 7, minutes, days, items: done, takes: came }),
+      };
+    }),
+  };
+}
+
+/** Keeps the rule by which practice is graded. */
+export async function keepRule(
+  { db }: Services,
+  studioId: string,
+  form: FormData,
+): Promise<Result<GradeRule, string>> {
+  const number = (name: string) => Number(form.get(name));
+  const weights = { minutes: "weight-minutes", days: "weight-days", items: "weight-items" };
+  const read = v.safeParse(gradeRuleSchema, {
+    minutes: number("minutes"),
+    days: number("days"),
+    weights: {
+      minutes: number(weights.minutes),
+      days: number(weights.days),
+      items: number(weights.items),
+      takes: number("weight-takes"),
+    },
+    cap: number("cap"),
+  });
+  if (!read.success) return err("This rule can't be kept: a number lies outside its slider.");
+  await setGradeRule(db, studioId, read.output);
+  return ok(read.output);
+}

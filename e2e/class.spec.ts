@@ -1,0 +1,144 @@
+import { expect, test as base } from "@playwright/test";
+import { demoClock } from "./support/fast-clock";
+import { listen } from "./support/fixtures";
+import { ready } from "./support/ready";
+import { FidusServer, throwAwayDirectory } from "./support/server";
+import { comesIn } from "./support/views";
+
+const test = base.extend<object, { demo: FidusServer }>({
+  demo: [
+    // Playwright reads the names of the first argument.
+    // eslint-disable-next-line no-empty-pattern
+    async ({}, provide) => {
+      const { directory, remove } = await throwAwayDirectory();
+      const server = await FidusServer.start({
+        dataDir: directory,
+        demo: true,
+        clock: demoClock(),
+      });
+      await provide(server);
+      await server.stop();
+      await remove();
+    },
+    { scope: "worker", timeout: 90_000 },
+  ],
+});
+test.describe.configure({ mode: "serial" });
+
+test("the band's takes are heard one after the other, pinned, one sent back; the player hears it", async ({
+  page,
+  demo,
+}) => {
+  const complaints = listen(page);
+  await comesIn(page, demo.address, "Odile Marrack");
+  await page.getByRole("link", { name: "5 takes to hear" }).click();
+  await ready(page);
+  await expect(page.getByText("5 takes wait, the oldest first.")).toBeVisible();
+  await page.getByRole("link", { name: "Hear the first" }).click();
+  await ready(page);
+  await expect(page.getByText("Recorded on Tuesday.")).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Play from bar/ }).first()).toBeVisible();
+  await page.getByLabel("Bar", { exact: true }).selectOption("15");
+  await page.getByLabel("Comment").fill("Hold the last note <b>its full</b> length.");
+  await page.getByRole("button", { name: "Pin it" }).click();
+  await expect(page.getByText("Hold the last note <b>its full</b> length.")).toBeVisible();
+  await page.getByLabel(/^Rating/).fill("nearly");
+  await page.getByRole("button", { name: "Heard; on to the next" }).click();
+  await expect(page.getByText("Bar 12 still runs away.")).toBeVisible();
+  await ready(page);
+  for (const answer of ["Again, please", ...Array<string>(3).fill("Heard; on to the next")]) {
+    const here = page.url();
+    await page.getByRole("button", { name: answer }).click();
+    await expect(page).not.toHaveURL(here);
+    await ready(page);
+  }
+  await expect(page.getByText(/^Nothing waits\./)).toBeVisible();
+
+  await page.goto(demo.address);
+  await page.getByRole("link", { name: "The Ropewalk Band" }).click();
+  const row = (name: string) => page.getByRole("listitem").filter({ hasText: name }).first();
+  await expect(row("Caleb Rusk")).toContainText("again");
+  await expect(row("Edwin Sallow")).toContainText("nearly");
+
+  await page.context().clearCookies();
+  await page.goto(`${demo.address}/sign-in`);
+  await page.getByText("Players of The Ropewalk Band").click();
+  await page.getByRole("button", { name: "Caleb Rusk" }).click();
+  await page.waitForURL(/\/today$/);
+  await expect(page.getByText("again, please.")).toBeVisible();
+  expect(complaints).toEqual([]);
+});
+
+test("three bars are read off before rehearsal; a year goes out as CSV and PDF", async ({
+  page,
+  demo,
+}) => {
+  const complaints = listen(page);
+  await comesIn(page, demo.address, "Odile Marrack");
+  await page.getByRole("link", { name: "The Ropewalk Band" }).click();
+  await page.getByRole("link", { name: "Before rehearsal" }).click();
+  await ready(page);
+  const runs = page.locator("ol").first().getByRole("listitem");
+  await expect(runs).toHaveCount(3);
+  await expect(runs).toContainText(["Bar 10", "Bar 12", "Bar 15"]);
+  await expect(runs.first()).toContainText(/fails for \d of 9/);
+  await expect(runs.first()).toContainText(/nine in ten hold together to \d+/);
+  await expect(page.getByText("In bar 12, do we tongue both")).toBeVisible();
+
+  await page.getByRole("link", { name: "← The Ropewalk Band" }).click();
+  await page.getByRole("link", { name: "Report" }).click();
+  await ready(page);
+  await page.getByRole("button", { name: "a year" }).click();
+  await expect(page).toHaveURL(/from=2025-05-05/);
+  await expect(page.getByRole("gridcell", { name: "Agnes Tolliver" })).toBeVisible();
+  await page.getByRole("columnheader", { name: "Minutes" }).click();
+  const sum = page.getByRole("listitem").filter({ hasText: "Edwin Sallow" });
+  const before = await sum.innerText();
+  const minutes = page.getByRole("slider", { name: /minutes a week are all/ });
+  await minutes.focus();
+  for (let press = 0; press < 5; press++) await minutes.press("ArrowLeft");
+  await expect(page.getByText("50 minutes a week are all that is asked")).toBeVisible();
+  expect(await sum.innerText()).not.toBe(before);
+  await page.getByRole("button", { name: "Keep this rule" }).click();
+  await expect(page.getByText("Kept.")).toBeVisible();
+  const file = async (kind: string) => {
+    const href = await page.getByRole("link", { name: `As ${kind}` }).getAttribute("href");
+    return page.request.get(`${demo.address}${href}`);
+  };
+  const csv = await (await file("CSV")).text();
+  expect(csv.split("\r\n").filter((line) => line !== "")).toHaveLength(13);
+  expect(csv).toContain("Agnes Tolliver,flute,5,");
+  const pdf = await (await file("PDF")).body();
+  expect(pdf.subarray(0, 5).toString()).toBe("%PDF-");
+  expect(complaints).toEqual([]);
+});
+
+test("something is set for the band: each has it in their week, one is left out and told why", async ({
+  page,
+  demo,
+}) => {
+  const complaints = listen(page);
+  await comesIn(page, demo.address, "Odile Marrack");
+  await page.getByRole("link", { name: "The Ropewalk Band" }).click();
+  await page.getByRole("link", { name: "Set something" }).click();
+  await ready(page);
+  await page.getByRole("combobox", { name: "Piece" }).press("Enter");
+  await page.getByRole("option", { name: "Low Tide Procession" }).press("Enter");
+  await page.getByLabel("From bar").fill("17");
+  await expect(page.getByLabel("What")).toHaveValue("Low Tide Procession, bars 17–24");
+  await page.getByLabel("To bar").fill("40");
+  await page.getByLabel("Myrtle Oake").uncheck();
+  await page.getByRole("button", { name: "Set it for 12" }).click();
+  await expect(page.getByText("The piece has 24 bars.")).toBeVisible();
+  await page.getByLabel("To bar").fill("24");
+  await page.getByLabel("What").fill("The way home");
+  await page.getByRole("button", { name: "Set it for 12" }).click();
+  await page.waitForURL(/\/groups\/[0-9a-f-]+$/);
+  const set = page.getByRole("listitem").filter({ hasText: "The way home" });
+  await expect(set).toContainText("10 of 12 have it");
+  await expect(set).toContainText("Myrtle Oake: left out by you");
+  await expect(set).toContainText("Rufus Dray: stopped for pain");
+  await page.getByRole("link", { name: "Gideon Marsh" }).click();
+  await expect(page.getByText("The way home").first()).toBeVisible();
+  expect(complaints).toEqual([]);
+});
