@@ -7,13 +7,8 @@ import { GROUP_KINDS, type GroupKind } from "~/core/week";
 import { groupFormSchema } from "~/forms/group";
 import { groupWords as said } from "~/words/groups";
 import styles from "./group.module.css";
+import type { Student } from "./group-shapes";
 import { Members } from "./members";
-
-export interface Student {
-  readonly id: string;
-  readonly name: string;
-  readonly instrument: string;
-}
 
 interface GroupFormProps {
   readonly group: {

@@ -1,6 +1,12 @@
 import type { BeatUnit, Day } from "~/core/units";
 import type { GroupItem } from "~/core/week";
 
+export interface Student {
+  readonly id: string;
+  readonly name: string;
+  readonly instrument: string;
+}
+
 export interface GroupPiece {
   readonly id: string;
   readonly title: string;

@@ -3,7 +3,8 @@ import type { Refused } from "~/components/field";
 import { Empty, Page, Section } from "~/components/page";
 import type { GroupKind } from "~/core/week";
 import { groupWords as said } from "~/words/groups";
-import { GroupForm, type Student } from "./group-form";
+import { GroupForm } from "./group-form";
+import type { Student } from "./group-shapes";
 import styles from "./group.module.css";
 
 interface GroupsPageProps {

@@ -12,9 +12,8 @@ import { groupItemFormSchema } from "~/forms/group";
 import { words } from "~/words";
 import { groupWords } from "~/words/groups";
 import { planWords } from "~/words/plan";
-import type { Student } from "./group-form";
 import styles from "./group.module.css";
-import type { GroupPiece, ItemTold } from "./group-shapes";
+import type { GroupPiece, ItemTold, Student } from "./group-shapes";
 import { Members } from "./members";
 
 const { item: said } = groupWords;

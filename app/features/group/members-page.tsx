@@ -4,7 +4,8 @@ import { Page } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import type { GroupKind } from "~/core/week";
 import { groupWords as said } from "~/words/groups";
-import { GroupForm, type Student } from "./group-form";
+import { GroupForm } from "./group-form";
+import type { Student } from "./group-shapes";
 import styles from "./group.module.css";
 
 interface MembersPageProps {

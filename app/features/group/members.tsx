@@ -1,6 +1,6 @@
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
-import type { Student } from "./group-form";
+import type { Student } from "./group-shapes";
 import styles from "./group.module.css";
 
 interface MembersProps {

@@ -65,6 +65,7 @@ export function Rehearsal(props: RehearsalProps) {
                 </Link>
               ))}
           </nav>
+          <BarChart bars={bars} runs={runs} />
           <div className={styles.columns}>
             <Section title={said.toRehearse}>
               {runs.length === 0 && <p>{said.fine}</p>}
@@ -79,7 +80,6 @@ export function Rehearsal(props: RehearsalProps) {
             </Section>
             <Questions questions={props.questions} />
           </div>
-          <BarChart bars={bars} runs={runs} />
           <p className={styles.soft}>{said.how}</p>
         </>
       )}
@@ -124,7 +124,7 @@ function Questions({ questions }: Pick<RehearsalProps, "questions">) {
   );
 }
 
-const TALL = 120;
+const TALL = 84;
 const NAMED_EVERY = 4;
 
 /** The piece as a row of bars, each as high as the share for whom it fails. */
@@ -133,27 +133,29 @@ function BarChart({ bars, runs }: Pick<RehearsalProps, "bars" | "runs">) {
   return (
     <figure className={styles.chart}>
       <figcaption>{said.chart}</figcaption>
-      <ol className={styles.bars}>
-        {bars.map(({ bar, told, failing, together }) => {
-          const share = told === 0 ? 0 : failing / told;
-          const tempo = together ? String(Math.round(together.value)) : "";
-          const sentence = told === 0 ? said.untold(bar) : said.bar(bar, failing, told, tempo);
-          const look = told === 0 ? styles.untold : inRun(bar) ? styles.rehearse : styles.some;
-          return (
-            <li key={bar} title={sentence}>
-              <span className={styles.count}>{failing > 0 && failing}</span>
-              <span
-                className={look}
-                style={{ height: told === 0 ? 6 : Math.max(2, TALL * share) }}
-              />
-              <span className={styles.number}>
-                {bar === 1 || bar % NAMED_EVERY === 0 ? bar : ""}
-              </span>
-              <span className="sr-only">{sentence}</span>
-            </li>
-          );
-        })}
-      </ol>
+      <div className={styles.scroll} role="group" aria-label={said.chart} tabIndex={0}>
+        <ol className={styles.bars}>
+          {bars.map(({ bar, told, failing, together }) => {
+            const share = told === 0 ? 0 : failing / told;
+            const tempo = together ? String(Math.round(together.value)) : "";
+            const sentence = told === 0 ? said.untold(bar) : said.bar(bar, failing, told, tempo);
+            const look = told === 0 ? styles.untold : inRun(bar) ? styles.rehearse : styles.some;
+            return (
+              <li key={bar} title={sentence}>
+                <span className={styles.count}>{failing > 0 && failing}</span>
+                <span
+                  className={look}
+                  style={{ height: told === 0 ? 6 : Math.max(2, TALL * share) }}
+                />
+                <span className={styles.number}>
+                  {bar === 1 || bar % NAMED_EVERY === 0 ? bar : ""}
+                </span>
+                <span className="sr-only">{sentence}</span>
+              </li>
+            );
+          })}
+        </ol>
+      </div>
     </figure>
   );
 }

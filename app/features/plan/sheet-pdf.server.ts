@@ -18,7 +18,6 @@ const DAY_WIDTH = 38;
 const BOX = 16;
 const STAIRS = { width: 96, height: 20 };
 const SMALL = 11;
-const TEXT = 12.5;
 const { sheet: said, week: weekWords } = planWords;
 
 function facts(item: SheetItem): string {
