@@ -35,6 +35,10 @@ export default [
   route("studio/:studioId/sessions/:sessionId/events", "routes/session-events.ts"),
   route("studio/:studioId/sessions/:sessionId/takes/:takeId", "routes/session-take.ts"),
   route("studio/:studioId/recordings/:takeId/sound", "routes/take-sound.ts"),
+  route(
+    "studio/:studioId/students/:personId/demonstrations/:demonstrationId/sound",
+    "routes/demonstration-sound.ts",
+  ),
   layout("routes/desk.tsx", [
     ...prefix("studio/:studioId", [
       index("routes/week.tsx"),
@@ -60,6 +64,7 @@ export default [
       route("students/:personId/pieces/:pieceId", "routes/piece.tsx"),
       route("students/:personId/pieces/:pieceId/edit", "routes/piece-edit.tsx"),
       route("students/:personId/pieces/:pieceId/by-heart", "routes/by-heart.tsx"),
+      route("students/:personId/pieces/:pieceId/demonstrations", "routes/demonstrations.tsx"),
       route("passages/:passageId", "routes/progress.tsx"),
       route("passages/:passageId/ladder", "routes/ladder.tsx"),
       route("passages/:passageId/track", "routes/track.tsx"),

@@ -17,6 +17,7 @@ import { keepTake, takeMore } from "~/server/cases/takes";
 import { chooseTimes } from "~/server/cases/times";
 import type { Services } from "~/server/services";
 import { createHash } from "node:crypto";
+import { demonstrate } from "./class-demonstration";
 import { CLASS, type ClassPlayer } from "./class-players";
 import { soundOfTake } from "./class-sound";
 import { ladderOf } from "./ladders";
@@ -86,6 +87,7 @@ export async function seedClass(services: Services, studioId: string, tune: Sent
     insist(await chooseTimes(past, studioId, id, formOf({ times }), true));
   }
   const pieceId = await layPiece(past, studioId, seats[0]!.id, tune);
+  await demonstrate(past, { studioId, pieceId });
   const groupId = past.newId();
   const group = formOf(
     { name: CLASS.name, kind: "ensemble" },

@@ -35,7 +35,7 @@ const MOST_FILE_BYTES = 44_500_000;
 /** The file of a whole room; it is laid on the disk, not into memory. */
 const MOST_ROOM_BYTES = 2_000_000_000;
 const TAKES_A_ROOM = /\/room\.zip$/;
-const TAKES_A_FILE = /\/pieces\/(new|[0-9a-f-]{36})(\.data)?$/;
+const TAKES_A_FILE = /\/pieces\/(new|[0-9a-f-]{36}(\/demonstrations)?)(\.data)?$/;
 
 const mostBytes = (path: string): number => {
   if (TAKES_A_ROOM.test(path)) return MOST_ROOM_BYTES;

@@ -1,5 +1,15 @@
-/** Recording at the stand, and what is said of a take. */
+/** Recording at the stand and playing along with the teacher: what is said of a take, and there. */
 export const takes = {
+  along: {
+    turn: "The teacher's playing along",
+    phase: {
+      off: "",
+      loading: "Fetching it …",
+      on: "plays along",
+      "too-far": "plays along from half to 120 percent of its own tempo",
+      broken: "The demonstration can't be played here.",
+    },
+  },
   take: {
     record: "Record the next play",
     stop: "Don't record",

@@ -3,3 +3,5 @@ export { spreadAgainst } from "./spread";
 export { findMark, takeMark } from "./mark";
 export { roundTripOf, type Heard } from "./round-trip";
 export { barsInTake, takeSchema, type Take, type TakeBar } from "./take";
+export { barLines, evenPlaces, placesSchema, type BarPlace } from "./bar-lines";
+export { alongPoints, canSoundAlong, type AlongPoint } from "./along";

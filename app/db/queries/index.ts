@@ -12,6 +12,15 @@ export {
   tempoTallies,
 } from "./advice";
 export { barMarksOf, markBars } from "./bar-marks";
+export {
+  deleteDemonstration,
+  demonstrationBytes,
+  demonstrationById,
+  demonstrationsOf,
+  insertDemonstration,
+  placeBars,
+  type Demonstration,
+} from "./demonstrations";
 export { gradeRuleOf, handedInOfAll, itemsOfAll, practiceOfAll, setGradeRule } from "./report";
 export {
   dropGroup,

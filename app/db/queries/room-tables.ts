@@ -132,6 +132,7 @@ export const LEFT_OUT = {
   outlook: "Reckoned anew each day.",
   hand_in: "What was handed in goes with its take.",
   hand_in_comment: "What was said of a take goes with it.",
+  demonstration: "Its sound lies beside the database of this machine.",
   take: "Kept for so many days only, and its sound lies beside the database of this machine.",
   migration: "How the tables came about is this database's own.",
 } as const;

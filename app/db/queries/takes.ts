@@ -155,19 +155,25 @@ export const deleteTakesOf = (db: Queries, studioId: string, personId: string) =
 
 /** Whether any take of any room has this content. */
 export const hashInUse = async (db: Queries, hash: string): Promise<boolean> =>
-  (await db.maybeOne(v.object({ id: idRow }), "select id from take where hash = $1 limit 1", [
-    hash,
-  ])) !== undefined;
+  (await db.maybeOne(
+    v.object({ id: idRow }),
+    `select id from take where hash = $1 union all
+     select id from demonstration where hash = $1 limit 1`,
+    [hash],
+  )) !== undefined;
 
 /** Takes whose days are over, in every room. */
 export const deleteTakesBefore = (db: Queries, day: Day) =>
   db.execute("delete from take where kept_until < $1", [day]);
 
-/** Which contents any take of any room still is. */
+/** Which contents any take or demonstration of any room still is. */
 export const takeHashes = async (db: Queries): Promise<string[]> =>
-  (await db.many(v.object({ hash: v.string() }), "select distinct hash from take")).map(
-    ({ hash }) => hash,
-  );
+  (
+    await db.many(
+      v.object({ hash: v.string() }),
+      "select hash from take union select hash from demonstration",
+    )
+  ).map(({ hash }) => hash);
 
 /** How many days the studio keeps a take. */
 export const takesDays = async (db: Queries, studioId: string): Promise<number> =>

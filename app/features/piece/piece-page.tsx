@@ -11,6 +11,7 @@ import type { PassageNotes } from "~/core/score";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { heartWords } from "~/words/by-heart";
+import { demonstrationWords } from "~/words/demonstrations";
 import { notationWords } from "~/words/notation";
 import { CutForm } from "./cut-form";
 import { MusicSection } from "./music-section";
@@ -52,6 +53,9 @@ export function PiecePage(props: PiecePageProps) {
         <>
           <Button component={Link} to={`${here}/by-heart`} variant="outlined">
             {heartWords.open}
+          </Button>
+          <Button component={Link} to={`${here}/demonstrations`} variant="outlined">
+            {demonstrationWords.open}
           </Button>
           {teaches && (
             <Button component={Link} to={`${here}/edit`} variant="outlined">

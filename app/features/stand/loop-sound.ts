@@ -26,6 +26,8 @@ export class LoopSound {
   private sound: Sound | undefined;
   /** Whether nothing is to sound but the count-in. */
   quiet: () => boolean = () => false;
+  /** What else sounds with the click is silenced with it. */
+  onSilence: () => void = () => undefined;
   heard: Loop | undefined;
   next: Loop | undefined;
   /** The loop heard last; one that is withdrawn changes nothing for the ear. */
@@ -89,6 +91,7 @@ export class LoopSound {
     if (!line || start + line.start >= ends) return;
     this.heard = { ...this.heard, ends: start + line.start };
     this.sound.engine.cut(scheduled, this.heard.ends);
+    this.onSilence();
   }
 
   /** Forgets the loop that was to follow. */
@@ -100,10 +103,12 @@ export class LoopSound {
   /** Silence at once; what was heard is still known. */
   hush(): void {
     this.sound?.engine.stop();
+    this.onSilence();
   }
 
   stop(): void {
     this.sound?.engine.stop();
+    this.onSilence();
     this.heard = undefined;
     this.next = undefined;
   }

@@ -1,4 +1,5 @@
 import { tempoAt } from "~/core/ladder";
+import type { AlongSources } from "./along-sources";
 import type { Block, SessionEvent, SessionPlan } from "~/core/session";
 
 /** Before a loop that begins out of nothing. */
@@ -19,4 +20,7 @@ export interface RunnerOptions {
   readonly stored: readonly SessionEvent[];
   readonly url: string;
   readonly volume: number;
+  /** Demonstrations to play along with, and where their sound is. */
+  readonly along: AlongSources;
+  readonly alongAddress: (id: string) => string;
 }

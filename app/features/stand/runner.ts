@@ -229,6 +229,7 @@ export class StandRunner extends StandLoop {
 
   setVolume(volume: number): void {
     this.sound.setVolume(volume);
+    this.along.setVolume(volume);
   }
 
   /** Whether what is played now is played without the notes. */
@@ -249,6 +250,7 @@ export class StandRunner extends StandLoop {
   dispose(): void {
     this.silence();
     this.ledger.dispose();
+    this.along.dispose();
     void this.takes.dispose().finally(() => this.sound.close());
   }
 }

@@ -13,6 +13,7 @@ import { Ledger } from "./ledger";
 import { Marks } from "./marks";
 import { followsInTime, isInTime, noVerdictOf, waitsInTime } from "./in-time";
 import { LoopSound, type Loop } from "./loop-sound";
+import { PlayAlong } from "./play-along";
 import { playedOf } from "./played";
 import type { TakeChoice } from "./take-choice";
 import { Takes } from "./takes";
@@ -36,6 +37,7 @@ export class StandLoop {
   protected readonly sound = new LoopSound();
   protected readonly taps = new TappedAlong();
   readonly takes: Takes;
+  readonly along: PlayAlong;
   /** What was pressed and is not counted yet. */
   readonly marks = new Marks();
   /** The notes are hidden, and nobody has looked since the last play. */
@@ -48,6 +50,8 @@ export class StandLoop {
     this.ledger = new Ledger({ ...options, onChange: () => this.changed() });
     this.takes = new Takes((takeId) => options.url.replace(/events$/, `takes/${takeId}`));
     this.sound.quiet = () => this.takes.quiet;
+    this.along = new PlayAlong(options.along, options.alongAddress, options.volume);
+    this.sound.onSilence = () => this.along.stop();
     this.view = this.currentView();
   }
 
@@ -123,6 +127,13 @@ export class StandLoop {
     await this.takes.arm(this.sound.opened!, choice);
   };
 
+  /** Turns the teacher's playing on or off; from a press, since it may open the sound. */
+  playAlong = async (on: boolean): Promise<void> => {
+    await this.openSound();
+    const { passageId } = currentBlock(this.state).plan;
+    await this.along.turn(on, this.sound.opened!, this.sound.heard, passageId);
+  };
+
   pause(): void {
     this.silence();
     this.go(this.state.pending ? "asking" : "stopped");
@@ -154,6 +165,7 @@ export class StandLoop {
     this.sound.begin(loop);
     this.taps.clear();
     this.takes.begin(loop);
+    this.along.begin(loop, currentBlock(this.state).plan.passageId);
     this.transport = loop.scheduled.map.bars[0]!.part === "play" ? "play" : "count-in";
     if (isInTime(this.state)) this.follow();
     this.changed();

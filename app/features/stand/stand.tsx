@@ -10,6 +10,7 @@ import {
   type SessionPlan,
 } from "~/core/session";
 import { words } from "~/words/stand-words";
+import { AlongLight } from "./along-light";
 import { BetweenSheet } from "./between-sheet";
 import { BottomFields } from "./bottom-fields";
 import { EndedNote } from "./ended-note";
@@ -17,6 +18,7 @@ import { HelpSheet } from "./help-sheet";
 import { keepForOffline } from "./keep-for-offline";
 import { notesToKeep } from "./notes-to-keep";
 import type { StandMusic } from "./music";
+import type { AlongSources } from "./along-sources";
 import { NoteSheet } from "./note-sheet";
 import { OpeningSheet } from "./opening-sheet";
 import { StandFigure } from "./stand-figure";
@@ -41,6 +43,8 @@ export interface StandProps {
   readonly plan: SessionPlan;
   readonly stored: readonly SessionEvent[];
   readonly music: StandMusic;
+  /** What can be played along with. */
+  readonly along: AlongSources;
   /** A room to try things out: a stand-in for the microphone is offered. */
   readonly trial: boolean;
 }
@@ -73,12 +77,16 @@ function OpenStand({
   plan,
   stored,
   music,
+  along,
   trial,
   held,
 }: StandProps & { held: boolean }) {
   const { volume, setVolume } = useVolume();
   const url = `/studio/${studioId}/sessions/${sessionId}/events`;
-  const { runner, view } = useStandRunner({ sessionId, plan, stored, url, volume });
+  const { runner, view } = useStandRunner({
+    ...{ sessionId, plan, stored, url, volume, along },
+    alongAddress: (id) => `/studio/${studioId}/students/${personId}/demonstrations/${id}/sound`,
+  });
   const [sheet, setSheet] = useState<Laid | undefined>(
     plan.opening && stored.length === 0 ? "opening" : undefined,
   );
@@ -183,7 +191,16 @@ function OpenStand({
         home={`/studio/${studioId}/students/${personId}/today`}
         onHelp={() => setSheet("help")}
         onward={<NextPart view={view} runner={runner} usable={usable} />}
-        take={!task && <TakeLight runner={runner} usable={usable} onRecord={openTake} />}
+        take={
+          !task && (
+            <>
+              {plays && along[currentBlock(state).plan.passageId] && (
+                <AlongLight runner={runner} usable={usable} />
+              )}
+              <TakeLight runner={runner} usable={usable} onRecord={openTake} />
+            </>
+          )
+        }
         volume={volume}
         onVolume={(next) => {
           setVolume(next);

@@ -11,6 +11,7 @@ import {
 } from "~/db/queries";
 import type { EngravingAsked } from "../score/engraving";
 import type { Services } from "../services";
+import { alongWith } from "./demonstrations";
 import { pageAddress } from "./paper";
 import { engraved } from "./scores";
 
@@ -46,6 +47,7 @@ export async function standPage({ db }: Services, studioId: string, sessionId: s
     personId,
     plan,
     stored,
+    along: await alongWith(db, studioId, plan),
     trial: studio.demo,
     music: Object.fromEntries([...onPaper, ...engraved]),
   };

@@ -24,7 +24,7 @@ import {
   type TakeRow,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
-import { soundKind } from "../takes/sound-kind";
+import { RECORDED_KINDS, soundKind } from "../takes/sound-kind";
 
 /** What the sound of one student may take up together. */
 export const MOST_TAKE_BYTES = 500_000_000;
@@ -107,7 +107,8 @@ export async function keepTake(
   if (!session.plan.blocks.some(({ passageId }) => passageId === take.passage)) {
     return refuse(422, "This passage is not of this session.");
   }
-  if (!soundKind(await takes.head(takeId, 16).catch(() => new Uint8Array()))) {
+  const kind = soundKind(await takes.head(takeId, 16).catch(() => new Uint8Array()));
+  if (!kind || !RECORDED_KINDS.includes(kind)) {
     await takes.dropComing(takeId);
     return refuse(422, "That is no sound that Fidus knows.");
   }

@@ -1,0 +1,1 @@
+export { stretched, type StretchPoint } from "./stretch";

@@ -1,0 +1,39 @@
+import IconButton from "@mui/material/IconButton";
+import { AudioLines } from "lucide-react";
+import { useSyncExternalStore } from "react";
+import { words } from "~/words/stand-words";
+import type { AlongPhase } from "./play-along";
+import type { StandRunner } from "./runner";
+import styles from "./along-light.module.css";
+
+const said = words.along;
+const nothing = () => () => undefined;
+const off = (): AlongPhase => "off";
+
+interface AlongLightProps {
+  readonly runner: StandRunner | undefined;
+  readonly usable: boolean;
+}
+
+/** The teacher's playing, turned on and off; only where there is some. */
+export function AlongLight({ runner, usable }: AlongLightProps) {
+  const along = runner?.along;
+  const phase = useSyncExternalStore(along?.subscribe ?? nothing, along?.snapshot ?? off, off);
+  const on = phase !== "off";
+  return (
+    <div className={styles.along} data-along={phase}>
+      <p role="status" className={styles.told}>
+        {said.phase[phase]}
+      </p>
+      <IconButton
+        disabled={!usable}
+        onClick={() => void runner?.playAlong(!on)}
+        aria-label={said.turn}
+        aria-pressed={on}
+        title={said.turn}
+      >
+        <AudioLines size={22} />
+      </IconButton>
+    </div>
+  );
+}
