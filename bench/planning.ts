@@ -4,9 +4,10 @@ import path from "node:path";
 import { mkdtemp, rm } from "node:fs/promises";
 import { fitSession, USUAL_SHAPE, type Candidate } from "~/core/session";
 import { layOutWeek, newItem, type LayoutItem, type Often } from "~/core/week";
+import { firstLevel } from "~/core/record";
 import { addDays, dayOf } from "~/core/units";
 import { openDatabase, type Database } from "~/db/client";
-import { refreshStatistics, setTimes } from "~/db/queries";
+import { passagesOfPerson, refreshStatistics, setTimes } from "~/db/queries";
 import { addPiece, readPieceForm } from "~/server/cases/add-piece";
 import { addStudent, openRoom } from "~/server/cases/open-room";
 import { cutPassage } from "~/server/cases/passages";
@@ -19,6 +20,7 @@ import { workHere } from "~/server/score/work";
 import type { Services } from "~/server/services";
 import { pieceForm } from "../demo/seed";
 import { median, ms, type Figure } from "./core";
+import { groupFigures } from "./group";
 
 const MONDAY = "2026-05-04";
 const STUDENTS = 60;
@@ -82,10 +84,11 @@ async function playAYear(db: Database, studioId: string, personId: string, passa
   );
   await db.execute(
     `insert into passage_day (studio_id, passage_id, day, reached_tempo, comfortable,
-       comfortable_low, comfortable_high, ceiling, ceiling_low, ceiling_high)
-     select distinct on (ago) $1::uuid, $2::uuid, current_date - ago, 78, 70, 66, 74, 84, 80, 90
+       comfortable_low, comfortable_high, ceiling, ceiling_low, ceiling_high, level)
+     select distinct on (ago) $1::uuid, $2::uuid, current_date - ago, 78, 70, 66, 74, 84, 80, 90,
+       $4::jsonb
      from jsonb_to_recordset($3::jsonb) as made (id uuid, ago integer)`,
-    [studioId, passageId, rows],
+    [studioId, passageId, rows, JSON.stringify(firstLevel(96))],
   );
   await writePlays(db, studioId, passageId, rows);
 }
@@ -169,7 +172,8 @@ async function fullRoom(services: Services & { db: Database }) {
     await playAYear(services.db, studioId, personId, passageId);
   }
   await refreshStatistics(services.db);
-  return { studioId, studentId };
+  const [passage] = await passagesOfPerson(services.db, studioId, studentId);
+  return { studioId, studentId, pieceId: passage!.pieceId };
 }
 
 const timed = async (times: number, work: () => Promise<unknown>): Promise<number> => {
@@ -226,7 +230,7 @@ export async function planningFigures(): Promise<Figure[]> {
     scores: workHere(),
     takes: takesAside(),
   };
-  const { studioId, studentId } = await fullRoom(services);
+  const { studioId, studentId, pieceId } = await fullRoom(services);
   const board = await timed(15, () => weekOf(services, studioId));
   figures.push({
     what: `week board, ${STUDENTS} students, ${STUDENTS * SESSIONS_A_YEAR} sessions in a year`,
@@ -234,6 +238,7 @@ export async function planningFigures(): Promise<Figure[]> {
   });
   const today = await timed(15, () => todayPage(services, studioId, studentId));
   figures.push({ what: "today of one of them", value: ms(today) });
+  figures.push(...(await groupFigures(services, { studioId, pieceId, timed })));
   figures.push(...(await roomOut(services, studioId)));
   await db.close();
   await rm(directory, { recursive: true, force: true });

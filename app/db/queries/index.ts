@@ -120,6 +120,7 @@ export {
   logEntry,
   logOf,
   painSince,
+  whoSaidPain,
   passageDays,
   recordByKey,
   lastDaysOfEach,

@@ -314,6 +314,15 @@ export const lastDaysOfEach = (db: Queries, studioId: string, since: Day, most: 
     [studioId, since, most],
   );
 
+/** Who said since a day that something hurt, whatever came after. */
+export const whoSaidPain = (db: Queries, studioId: string, since: Day) =>
+  db.many(
+    v.object({ person_id: idRow }),
+    `select distinct person_id from session_outcome
+     where studio_id = $1 and day >= $2 and (ended = 'pain' or feeling = 'painful')`,
+    [studioId, since],
+  );
+
 /** Sessions since a day that ended for pain. */
 export const painSince = (db: Queries, studioId: string, since: Day) =>
   db.many(

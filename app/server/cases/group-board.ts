@@ -14,7 +14,7 @@ import { openItems, weekOn } from "../plan/week-on";
 import { byPersonOf, minutesOfDays, minutesOfItem, whatHappened } from "../plan/week-plan";
 import { todayIn, type Services } from "../services";
 import { groupItemsOf } from "./groups";
-import { hurtSince, PAIN_DAYS } from "../plan/pain";
+import { whoIsHurt } from "../plan/who-is-hurt";
 
 /** A board shows so many days at least, and at most. */
 const DAYS = { least: 7, most: 14 } as const;
@@ -112,8 +112,11 @@ export async function groupBoard(services: Services, studioId: string, groupId: 
   );
   const from = firstDay(items, today, studio.time_zone);
   const given = landed.flatMap(({ item }) => (item ? [item.id] : []));
-  const [happened, handed, weeks, pieces, kept] = await Promise.all([
-    whatHappened(db, studioId, null, addDays(today, -PAIN_DAYS), today),
+  const setOn = items.map(({ set_at }) => dayOf(set_at.getTime(), studio.time_zone));
+  const since = [from, ...setOn].toSorted()[0]!;
+  const [happened, hurt, handed, weeks, pieces, kept] = await Promise.all([
+    whatHappened(db, studioId, null, since, today),
+    whoIsHurt(db, studioId, today),
     handInsForItems(db, studioId, given),
     weeksOfAll(db, studioId),
     piecesForGroup(db, studioId, groupId),
@@ -136,7 +139,7 @@ export async function groupBoard(services: Services, studioId: string, groupId: 
     return {
       ...{ id: member.id, name: member.name, instrument: member.instrument, days },
       minutes: Math.round(days.reduce((sum, { minutes }) => sum + minutes, 0)),
-      hurt: hurtSince(practised) !== undefined,
+      hurt: hurt.has(member.id),
       tooMuch: overfull(week && weekOn([week], today), member.times),
       items: items.map((row) => {
         const theirs = landedFor.get(`${row.id} ${member.id}`);

@@ -22,8 +22,7 @@ import {
 import { groupFormSchema, groupItemFormSchema } from "~/forms/group";
 import type { FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
-import { hurtSince, PAIN_DAYS } from "../plan/pain";
-import { byPersonOf, whatHappened } from "../plan/week-plan";
+import { whoIsHurt } from "../plan/who-is-hurt";
 import { todayIn, type Services } from "../services";
 import { bring, takeOut } from "./group-landing";
 
@@ -99,7 +98,7 @@ async function bringToNewMembers(
   for (const item of items) {
     const has = new Set((await landedOf(tx, studioId, [item.id])).map((each) => each.person_id));
     for (const id of members.filter((each) => !has.has(each))) {
-      await bring({ giving, item, kept }, { id, hurt: hurt(id), leftOut: false }, undefined);
+      await bring({ giving, item, kept }, { id, hurt: hurt.has(id), leftOut: false }, undefined);
     }
   }
 }
@@ -107,13 +106,6 @@ async function bringToNewMembers(
 /** A group goes; what it was set stays in its members' weeks. */
 export const deleteGroup = ({ db }: Services, studioId: string, groupId: string) =>
   dropGroup(db, studioId, groupId);
-
-/** Of whom something hurts, by the record: nothing is set for them to play. */
-async function whoIsHurt(db: Queries, studioId: string, today: Day) {
-  const happened = await whatHappened(db, studioId, null, addDays(today, -PAIN_DAYS), today);
-  const of = byPersonOf(happened);
-  return (personId: string) => hurtSince(of(personId)) !== undefined;
-}
 
 type ReadItem = v.InferOutput<typeof groupItemFormSchema>;
 
@@ -166,7 +158,7 @@ export async function setGroupItem(
     const hurt = await whoIsHurt(tx, studioId, today);
     const chosen = new Set(with_.output);
     for (const personId of members) {
-      const member = { id: personId, hurt: hurt(personId), leftOut: !chosen.has(personId) };
+      const member = { id: personId, hurt: hurt.has(personId), leftOut: !chosen.has(personId) };
       await bring(landing, member, before.get(personId));
     }
   });
