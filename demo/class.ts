@@ -142,7 +142,9 @@ async function setItems(past: Services, set: Set, seats: readonly Seat[]) {
   const nothing = { pieceId: "", fromBar: "", toBar: "", target: "", keptLadderId: "" };
   const more = { id: past.newId(), minutes: 3, bring: "nothing", ...nothing };
   const chosen = seats.filter(({ player }) => !player.excused).map(({ id }) => id);
-  insist(await setGroupItem(past, studioId, groupId, formOf({ ...clap, ...more }, chosen)));
+  // A minute later, so that the two have an order.
+  const later = { ...past, now: () => past.now() + 60_000 };
+  insist(await setGroupItem(later, studioId, groupId, formOf({ ...clap, ...more }, chosen)));
 }
 
 /** Somebody stopped for pain the day before the piece was set: it does not come to them. */
@@ -179,7 +181,8 @@ interface Evening {
 
 async function practise(past: Services, studioId: string, evening: Evening) {
   const { seat, groupId, daysAgo, random } = evening;
-  const [bars] = await groupItems(past.db, studioId, groupId, "2000-01-01");
+  const items = await groupItems(past.db, studioId, groupId, "2000-01-01");
+  const bars = items.find(({ asked }) => asked.music !== null);
   const landed = (await landedOf(past.db, studioId, [bars!.id])).find(
     ({ person_id }) => person_id === seat.id,
   );

@@ -78,7 +78,7 @@ test("three bars are read off before rehearsal; a year goes out as CSV and PDF",
   await page.getByRole("link", { name: "The Ropewalk Band" }).click();
   await page.getByRole("link", { name: "Before rehearsal" }).click();
   await ready(page);
-  const runs = page.locator("ol").first().getByRole("listitem");
+  const runs = page.locator("section", { hasText: "To rehearse" }).locator("ol > li");
   await expect(runs).toHaveCount(3);
   await expect(runs).toContainText(["Bar 10", "Bar 12", "Bar 15"]);
   await expect(runs.first()).toContainText(/fails for \d of 9/);
@@ -141,4 +141,44 @@ test("something is set for the band: each has it in their week, one is left out 
   await page.getByRole("link", { name: "Gideon Marsh" }).click();
   await expect(page.getByText("The way home").first()).toBeVisible();
   expect(complaints).toEqual([]);
+});
+
+test("a parent hears a take by leave only, and changes nothing", async ({ page, demo }) => {
+  await comesIn(page, demo.address, "Odile Marrack");
+  await page.getByRole("link", { name: "The Ropewalk Band" }).click();
+  await page.getByRole("link", { name: "Agnes Tolliver" }).click();
+  await page.waitForURL(/\/students\/[0-9a-f-]+$/);
+  const home = page.url();
+  await page.goto(`${home}/access`);
+  await page.getByLabel("Parent's name").fill("Mercy Tolliver");
+  await page.getByRole("button", { name: "Add, with a link" }).click();
+  await expect(page.getByText("Mercy Tolliver").first()).toBeVisible();
+  await page.goto(demo.address);
+  await page.getByRole("link", { name: "The Ropewalk Band" }).click();
+  await page.getByRole("link", { name: "secure" }).click();
+  await page.waitForURL(/\/recordings\//);
+  await ready(page);
+  const take = page.url();
+  const asParent = async () => {
+    await page.context().clearCookies();
+    await page.goto(`${demo.address}/sign-in`);
+    await page.getByRole("button", { name: "Mercy Tolliver" }).click();
+    await page.waitForURL(/\/studio\//);
+    return page.goto(take);
+  };
+  expect((await asParent())!.status()).toBe(403);
+  expect((await page.request.get(`${take}/sound`)).status()).toBe(403);
+
+  await comesIn(page, demo.address, "Odile Marrack");
+  await page.goto(take);
+  await ready(page);
+  await page.getByRole("button", { name: "Let parents listen too" }).click();
+  await expect(page.getByText(/and the parents can hear it/)).toBeVisible();
+  expect((await asParent())!.status()).toBe(200);
+  expect((await page.request.get(`${take}/sound`)).status()).toBe(200);
+  await expect(page.getByRole("button", { name: /^Play from bar/ }).first()).toBeVisible();
+  await expect(page.getByRole("button", { name: "Let parents listen too" })).toHaveCount(0);
+  await expect(page.getByText("Delete …")).toHaveCount(0);
+  const refused = await page.request.post(take, { form: { what: "one" } });
+  expect(refused.status()).toBe(403);
 });

@@ -15,7 +15,7 @@ function rangeOf(header: string | null) {
 
 /** The sound of a take, in part where a part is asked for, so that one can move about in it. */
 export const loader = (asked: Route.LoaderArgs) =>
-  forTake(asked, "hear", async ({ services, studioId, takeId }) => {
+  forTake(asked, "listen", async ({ services, studioId, takeId }) => {
     const range = rangeOf(asked.request.headers.get("range"));
     const sound = await takeSound(services, studioId, takeId, range);
     if (!sound) throw notFound("The sound of this take is missing.");

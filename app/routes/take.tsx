@@ -4,7 +4,7 @@ import { TakePage } from "~/features/take/take-page";
 import { forTake } from "~/server/access/guard";
 import { refused } from "~/server/boundary";
 import { answerTo, commentOn, handIn, handInsOf } from "~/server/cases/hand-ins";
-import { dropTake, dropTakesOf, sayHeard, takePage } from "~/server/cases/takes";
+import { dropTake, dropTakesOf, letParents, sayHeard, takePage } from "~/server/cases/takes";
 import { words } from "~/words";
 import { listenWords } from "~/words/listen";
 import type { Route } from "./+types/take";
@@ -14,10 +14,17 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 ];
 
 export const loader = (asked: Route.LoaderArgs) =>
-  forTake(asked, "hear", async ({ services, studioId, takeId, who }) => {
+  forTake(asked, "listen", async ({ services, studioId, takeId, who }) => {
     const page = await takePage(services, studioId, takeId, who.personId);
     const teaches = who.role === "teacher";
-    return { studioId, teaches, ...page, ...(await handInsOf(services, studioId, takeId)) };
+    const looksOnly = who.role === "parent";
+    return {
+      studioId,
+      teaches,
+      looksOnly,
+      ...page,
+      ...(await handInsOf(services, studioId, takeId)),
+    };
   });
 
 /** A refusal is told on the page; anything else shows itself there. */
@@ -34,6 +41,10 @@ export const action = (asked: Route.ActionArgs) =>
     if (what === "heard") {
       const said = await sayHeard(services, studioId, { takeId, listener: who.personId }, form);
       return told(said);
+    }
+    if (what === "leave") {
+      await letParents(services, studioId, personId, form);
+      return undefined;
     }
     if (what === "hand-in") return told(await handIn(services, studioId, takeId, form));
     if (what === "comment" || what === "answer") {

@@ -27,6 +27,13 @@ export const listenWords = {
   used: (name: string, used: number, most: number) =>
     `The takes of ${name} take up ${megabytes(used)} of ${megabytes(most)}.`,
   privacy: "Only the student and the teacher can hear it.",
+  privacyWithParents: "The student, the teacher and the parents can hear it.",
+  parentsMay: "Let parents listen too",
+  parentsMayNot: "Don't let parents listen any more",
+  leaving: (count: number) =>
+    count === 1
+      ? "One of your takes is deleted tomorrow night at the latest. What is handed in stays longer."
+      : `${count} of your takes are deleted tomorrow night at the latest. What is handed in stays longer.`,
   hearTitle: "What did you hear?",
   hearLead:
     "Touch each bar in which you heard a flaw; none, if it was clean. Then you see what was said at the stand.",

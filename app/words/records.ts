@@ -17,6 +17,12 @@ export const recordsWords = {
       "One zip with every piece as MusicXML and JSON, the files as they came, and for each student log, sessions, plays and progress as tables. From the same file an empty room of Fidus is filled again, with the same pages and numbers.",
     outNot: "Passwords, links, codes and calendar addresses are not in it: they are made anew.",
     outDo: "Take the room along",
+    takes: "Takes",
+    takesDays: "Days that a take is kept",
+    takesKeep: "Keep it so",
+    takesKept: "Kept.",
+    takesLead:
+      "What was handed in is kept until the school year ends, in July. Before takes are deleted, their players are told a day ahead; fewer days never delete one today.",
     in: "Bring a room in",
     inLead: "A room that was taken along is read into this one: all of it, or nothing.",
     inNot:

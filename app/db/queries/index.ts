@@ -263,7 +263,11 @@ export {
   takeHashes,
   takesDays,
   takesOf,
+  takesLeaving,
   takeThere,
+  letParentsHear,
+  parentsHear,
+  setTakesDays,
   type TakeRow,
 } from "./takes";
 export {

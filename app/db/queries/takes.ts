@@ -184,3 +184,57 @@ export const takesDays = async (db: Queries, studioId: string): Promise<number> 
       [studioId],
     )
   ).takes_days;
+
+/** How many days takes are kept from now on; what was handed in stays as long as it would have. */
+export async function setTakesDays(
+  db: Queries,
+  studioId: string,
+  days: number,
+  today: Day,
+): Promise<void> {
+  await db.execute("update studio set takes_days = $2 where id = $1", [studioId, days]);
+  // Nothing goes before the day after tomorrow: whoever has it is told a day ahead.
+  await db.execute(
+    `update take set kept_until = greatest(recorded_at::date + $2::integer, $3::date + 1)
+     where studio_id = $1
+       and not exists (select from hand_in where hand_in.take_id = take.id)`,
+    [studioId, days, today],
+  );
+}
+
+/** How many takes of a student go on a day or before. */
+export const takesLeaving = async (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  day: Day,
+): Promise<number> =>
+  (
+    await db.one(
+      v.object({ count: v.number() }),
+      `select count(*)::integer as count from take
+       where studio_id = $1 and person_id = $2 and kept_until < $3`,
+      [studioId, personId, day],
+    )
+  ).count;
+
+/** Whether parents may hear the takes of a student. */
+export const parentsHear = async (
+  db: Queries,
+  studioId: string,
+  personId: string,
+): Promise<boolean> =>
+  (
+    await db.one(
+      v.object({ parents_hear: v.boolean() }),
+      "select parents_hear from person where studio_id = $1 and id = $2",
+      [studioId, personId],
+    )
+  ).parents_hear;
+
+export const letParentsHear = (db: Queries, studioId: string, personId: string, may: boolean) =>
+  db.execute("update person set parents_hear = $3 where studio_id = $1 and id = $2", [
+    studioId,
+    personId,
+    may,
+  ]);

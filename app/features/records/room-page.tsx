@@ -1,6 +1,8 @@
 import Button from "@mui/material/Button";
-import { Link } from "react-router";
+import { Form, Link } from "react-router";
+import { Field, type Refused } from "~/components/field";
 import { Page, Section } from "~/components/page";
+import { SubmitButton } from "~/components/submit-button";
 import { recordsWords } from "~/words/records";
 import { BringIn } from "./bring-in";
 import styles from "./records.module.css";
@@ -8,12 +10,16 @@ import styles from "./records.module.css";
 interface RoomPageProps {
   readonly studioId: string;
   readonly empty: boolean;
+  /** How many days takes are kept. */
+  readonly takesDays: number;
+  readonly refused: Refused | undefined;
+  readonly kept: boolean;
 }
 
 const { room } = recordsWords;
 
 /** What goes out of a room, and comes in. */
-export function RoomPage({ studioId, empty }: RoomPageProps) {
+export function RoomPage({ studioId, empty, takesDays, refused, kept }: RoomPageProps) {
   const home = `/studio/${studioId}`;
   return (
     <Page title={room.title} lead={room.lead}>
@@ -29,6 +35,20 @@ export function RoomPage({ studioId, empty }: RoomPageProps) {
         <Button component={Link} to={`${home}/table`} variant="outlined">
           {room.tableDo}
         </Button>
+      </Section>
+      <Section title={room.takes}>
+        <Form method="post" className={styles.takes} noValidate>
+          <Field
+            name="days"
+            type="number"
+            label={room.takesDays}
+            defaultValue={String(takesDays)}
+            refused={refused}
+          />
+          <SubmitButton variant="outlined">{room.takesKeep}</SubmitButton>
+          {kept && <span role="status">{room.takesKept}</span>}
+        </Form>
+        <p className={styles.soft}>{room.takesLead}</p>
       </Section>
       <Section title={room.in}>
         <BringIn home={home} empty={empty} />

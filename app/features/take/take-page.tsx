@@ -34,6 +34,10 @@ export interface TakePageProps {
   readonly others: readonly TakeOfList[];
   readonly used: number;
   readonly teaches: boolean;
+  /** A parent who may listen, and changes nothing. */
+  readonly looksOnly: boolean;
+  /** Parents may listen. */
+  readonly parents: boolean;
   readonly asks: readonly AsksForTake[];
   readonly handedIn: readonly HandedIn[];
   readonly refusal: string | undefined;
@@ -77,16 +81,18 @@ export function TakePage(props: TakePageProps) {
           {said.placed[about.placedBy]} {about.gaps && said.gaps}
         </p>
       </Section>
-      <Section title={said.hearTitle}>
-        {heard ? (
-          <Heard flawed={heard.flawed} verdict={take.verdict} flawBar={take.flawBar} ear={ear} />
-        ) : (
-          <SayHeard bars={[...new Set(about.bars.map(({ bar }) => bar))]} />
-        )}
-      </Section>
+      {!props.looksOnly && (
+        <Section title={said.hearTitle}>
+          {heard ? (
+            <Heard flawed={heard.flawed} verdict={take.verdict} flawBar={take.flawBar} ear={ear} />
+          ) : (
+            <SayHeard bars={[...new Set(about.bars.map(({ bar }) => bar))]} />
+          )}
+        </Section>
+      )}
       <Section title={said.handIn.title}>
         <HandIn
-          asks={props.asks}
+          asks={props.looksOnly ? [] : props.asks}
           handedIn={props.handedIn}
           bars={[...new Set(about.bars.map(({ bar }) => bar))]}
           teaches={props.teaches}
@@ -100,22 +106,32 @@ export function TakePage(props: TakePageProps) {
       )}
       <footer className={styles.foot}>
         <p className={styles.soft}>
-          {said.privacy}{" "}
+          {props.parents ? said.privacyWithParents : said.privacy}{" "}
           {left <= 1 ? said.goesTomorrow : said.keptUntil(formats.longDay(take.keptUntil))}{" "}
           {said.used(person.name, used, most)}
         </p>
-        <details>
-          <summary>{said.removing}</summary>
-          <Form method="post" className={styles.remove}>
-            <p className={styles.soft}>{said.removed}</p>
-            <Button type="submit" name="what" value="one" color="error" variant="outlined">
-              {said.remove}
-            </Button>
-            <Button type="submit" name="what" value="all" color="error">
-              {said.removeAll(person.name)}
-            </Button>
-          </Form>
-        </details>
+        {!props.looksOnly && (
+          <>
+            <Form method="post">
+              <input type="hidden" name="may" value={props.parents ? "no" : "yes"} />
+              <Button type="submit" name="what" value="leave">
+                {props.parents ? said.parentsMayNot : said.parentsMay}
+              </Button>
+            </Form>
+            <details>
+              <summary>{said.removing}</summary>
+              <Form method="post" className={styles.remove}>
+                <p className={styles.soft}>{said.removed}</p>
+                <Button type="submit" name="what" value="one" color="error" variant="outlined">
+                  {said.remove}
+                </Button>
+                <Button type="submit" name="what" value="all" color="error">
+                  {said.removeAll(person.name)}
+                </Button>
+              </Form>
+            </details>
+          </>
+        )}
       </footer>
     </Page>
   );

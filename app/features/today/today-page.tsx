@@ -64,6 +64,7 @@ export function TodayPage(props: TodayPageProps) {
           ))}
         </div>
       )}
+      {props.takesLeaving > 0 && <p role="note">{listenWords.leaving(props.takesLeaving)}</p>}
       {props.takesAnswered.map(({ takeId, title, answer }) => (
         <p key={takeId} className={styles.heart}>
           <Link to={`/studio/${studioId}/recordings/${takeId}`}>

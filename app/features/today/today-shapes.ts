@@ -43,6 +43,7 @@ export interface TodayPageProps {
   readonly advice: readonly AdviceShown[];
   readonly forToday: readonly ForToday[];
   /** What was said lately of takes that were handed in. */
+  readonly takesLeaving: number;
   readonly takesAnswered: readonly {
     readonly takeId: string;
     readonly title: string;

@@ -1,5 +1,5 @@
 import { data, redirect, type RouterContextProvider } from "react-router";
-import { personOfPassage, personOfSession, personOfTake } from "~/db/queries";
+import { parentsHear, personOfPassage, personOfSession, personOfTake } from "~/db/queries";
 import { answering, idsOf, notFound } from "../boundary";
 import { servicesOf } from "../context";
 import type { Services } from "../services";
@@ -114,17 +114,25 @@ export const forPassage = <T>(
     return work({ ...given, passageId, personId: person_id });
   });
 
-/** Whoever has a right over the student whose take it is. */
+/**
+ * Whoever has a right over the student whose take it is. To listen is less than to hear: parents
+ * may, where the student or the teacher lets them.
+ */
 export const forTake = <T>(
   asked: Asked,
-  right: Right,
+  right: Right | "listen",
   work: Work<Admitted & { readonly takeId: string; readonly personId: string }, T>,
 ): Promise<T> =>
   answering(async () => {
     const given = await admitted(asked);
     const { takeId } = idsOf(asked.params, "takeId");
-    const { person_id } = await personOfTake(given.services.db, given.studioId, takeId);
-    insist(given.who, right, given.studioId, person_id);
+    const { services, studioId, who } = given;
+    const { person_id } = await personOfTake(services.db, studioId, takeId);
+    const isLet =
+      right === "listen" &&
+      may(who, "see", studioId, person_id) &&
+      (await parentsHear(services.db, studioId, person_id));
+    if (!isLet) insist(who, right === "listen" ? "hear" : right, studioId, person_id);
     return work({ ...given, takeId, personId: person_id });
   });
 

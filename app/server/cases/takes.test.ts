@@ -6,9 +6,11 @@ import { EventWriter, furnishedRoom, NOON } from "../test/room";
 import { appendEvents } from "./append-events";
 import { progressPage } from "./passage-pages";
 import { deleteForGood } from "./student-gone";
+import { todayPage } from "./today";
 import {
   dropTake,
   keepTake,
+  keepTakesFor,
   sayHeard,
   sweepTakes,
   takeCome,
@@ -190,6 +192,28 @@ describe("a take that is kept", () => {
     expect((await sent()).ok).toBe(true);
     await deleteForGood(room.services, of.studioId, room.personId, "Tomasz");
     expect(await room.services.takes.read(hashOf(webm))).toBeUndefined();
+  });
+
+  test("a room keeps takes as long as it says; fewer days delete none today, and it is told ahead", async () => {
+    await sent();
+    const { services, studioId, personId } = room;
+    const days = (count: string) => {
+      const form = new FormData();
+      form.set("days", count);
+      return keepTakesFor(services, studioId, form);
+    };
+    expect(await days("0")).toMatchObject({ error: { errors: { days: "At least a day." } } });
+    expect((await todayPage(services, studioId, personId)).takesLeaving).toBe(0);
+    room.clock.now += 40 * 86_400_000;
+    expect(await days("30")).toEqual({ ok: true, value: undefined });
+    const page = await takePage(services, studioId, of.takeId, personId);
+    expect(page.take.keptUntil).toBe(addDays(page.today, 1));
+    expect((await todayPage(services, studioId, personId)).takesLeaving).toBe(1);
+    await sweepTakes(services);
+    expect(await takesListed(services, studioId, {})).toHaveLength(1);
+    room.clock.now += 2 * 86_400_000;
+    await sweepTakes(services);
+    expect(await takesListed(services, studioId, {})).toEqual([]);
   });
 
   test("a check finds what is missing and what belongs to nobody", async () => {

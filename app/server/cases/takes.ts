@@ -10,6 +10,9 @@ import {
   hashInUse,
   heardIn,
   insertTake,
+  letParentsHear,
+  parentsHear,
+  setTakesDays,
   passageById,
   putHeard,
   sessionById,
@@ -23,6 +26,7 @@ import {
   takeThere,
   type TakeRow,
 } from "~/db/queries";
+import type { FormRefused } from "~/forms/typed";
 import { todayIn, type Services } from "../services";
 import { RECORDED_KINDS, soundKind } from "../takes/sound-kind";
 
@@ -195,7 +199,7 @@ export async function takePage(
 ) {
   const { db } = services;
   const take = await takeById(db, studioId, takeId);
-  const [studio, person, passage, others, used, heard, ear] = await Promise.all([
+  const [studio, person, passage, others, used, heard, ear, parents] = await Promise.all([
     studioById(db, studioId),
     studentById(db, studioId, take.person_id),
     passageById(db, studioId, take.passage_id),
@@ -203,10 +207,12 @@ export async function takePage(
     takeBytesOf(db, studioId, take.person_id),
     heardIn(db, studioId, takeId, listener),
     earOf(db, studioId, listener),
+    parentsHear(db, studioId, take.person_id),
   ]);
   return {
     heard,
     ear,
+    parents,
     today: todayIn(services, studio),
     take: {
       ...takeLine(take),
@@ -248,6 +254,40 @@ export async function forgetSounds(
   hashes: readonly string[],
 ): Promise<void> {
   for (const hash of hashes) if (!(await hashInUse(db, hash))) await takes.forget(hash);
+}
+
+/** Lets parents hear the takes of a student, or takes that back. */
+export const letParents = (
+  { db }: Services,
+  studioId: string,
+  personId: string,
+  form: FormData,
+): Promise<number> => letParentsHear(db, studioId, personId, form.get("may") === "yes");
+
+const daysSchema = v.pipe(
+  v.number("A number of days."),
+  v.integer("Whole days."),
+  v.minValue(1, "At least a day."),
+  v.maxValue(3650, "At most ten years."),
+);
+
+/** How many days takes are kept in a room. */
+export const takesDaysOf = ({ db }: Services, studioId: string) => takesDays(db, studioId);
+
+/** Sets how many days takes are kept in a room. */
+export async function keepTakesFor(
+  services: Services,
+  studioId: string,
+  form: FormData,
+): Promise<Result<undefined, FormRefused>> {
+  const typed = String(form.get("days") ?? "");
+  const read = v.safeParse(daysSchema, typed.trim() === "" ? NaN : Number(typed));
+  if (!read.success) {
+    return err({ errors: { days: read.issues[0].message }, values: { days: typed } });
+  }
+  const today = todayIn(services, await studioById(services.db, studioId));
+  await services.db.transaction((tx) => setTakesDays(tx, studioId, read.output, today));
+  return ok(undefined);
 }
 
 /** Deletes a take at once; tells whose passage it was of. */

@@ -11,6 +11,7 @@ import {
   stagesOf,
   studentById,
   studioById,
+  takesLeaving,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
 import { askedToday } from "../plan/asked-today";
@@ -142,6 +143,8 @@ export async function todayPage(services: Services, studioId: string, personId: 
       title: each.title,
       answer: each.answer ?? "heard",
     })),
+    /** Takes that are deleted by the end of tomorrow. */
+    takesLeaving: await takesLeaving(db, studioId, personId, addDays(today, 2)),
     /** What stands by heart and is to be tested. */
     heartDue: await heartDue(services, studioId, personId, today),
     withoutLadder: passages.length - ready.length,
