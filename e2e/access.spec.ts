@@ -49,7 +49,9 @@ const enters = async (request: APIRequestContext, link: string, origin: string) 
 const PATHS = [...readFileSync("app/routes.ts", "utf8").matchAll(/route\(\s*"([^"]+)"/g)]
   .map(([, path]) => path!)
   .map((path) =>
-    /^(students|passages|sessions|library)/.test(path) ? `studio/:studioId/${path}` : path,
+    /^(students|passages|sessions|library|room|table|report|recordings|listening|groups)/.test(path)
+      ? `studio/:studioId/${path}`
+      : path,
   )
   .filter((path) => path.startsWith("studio/"));
 

@@ -42,8 +42,13 @@ test("the band's takes are heard one after the other, pinned, one sent back; the
   await page.getByLabel("Comment").fill("Hold the last note <b>its full</b> length.");
   await page.getByRole("button", { name: "Pin it" }).click();
   await expect(page.getByText("Hold the last note <b>its full</b> length.")).toBeVisible();
+  // The comment has moved what lies below it: nothing is pressed before that rests.
+  await page.waitForLoadState("networkidle");
+  await ready(page);
   await page.getByLabel(/^Rating/).fill("nearly");
+  const first = page.url();
   await page.getByRole("button", { name: "Heard; on to the next" }).click();
+  await expect(page).not.toHaveURL(first);
   await expect(page.getByText("Bar 12 still runs away.")).toBeVisible();
   await ready(page);
   for (const answer of ["Again, please", ...Array<string>(3).fill("Heard; on to the next")]) {

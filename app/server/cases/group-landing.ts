@@ -1,6 +1,14 @@
-import { initialNumbers, LADDER_DEFAULTS, ladderSchema, type Ladder } from "~/core/ladder";
+import {
+  checkedStaircase,
+  initialNumbers,
+  LADDER_DEFAULTS,
+  ladderSchema,
+  spanOf,
+  type Ladder,
+} from "~/core/ladder";
+import { barsOf, type MetreRegion } from "~/core/score";
 import { asGiven, itemOfGroup, MOST_ITEMS, type AssignmentItem } from "~/core/week";
-import type { Day } from "~/core/units";
+import { TEMPO_LIMITS, type Day } from "~/core/units";
 import {
   assignmentsOf,
   insertLadder,
@@ -46,11 +54,23 @@ function ladderOf({ music, minutes }: GroupItemRow["asked"], kept: Kept): Ladder
   return v.parse(ladderSchema, {
     ...base,
     target,
-    start: Math.round(target * FIRST_SHARE),
+    start: Math.max(TEMPO_LIMITS.lowest, Math.round(target * FIRST_SHARE)),
     startRule: { kind: "comfortable" },
     minutes,
     part: null,
   });
+}
+
+/** Why the way up can't be climbed in these bars; undefined where it can. */
+export function ladderRefused(
+  asked: GroupItemRow["asked"],
+  kept: Kept,
+  metres: readonly MetreRegion[],
+): string | undefined {
+  const ladder = ladderOf(asked, kept);
+  const { start } = spanOf(ladder, ladder.phases[0]!);
+  const drawn = checkedStaircase(ladder, { start, bars: barsOf(metres, asked.music!) });
+  return drawn.ok ? undefined : `This way up doesn't fit here: ${drawn.error.sentence}`;
 }
 
 /** What is played of the item, as it is given to a member. */

@@ -1,11 +1,13 @@
 import { randomUUID } from "node:crypto";
 import { beforeEach, expect, test } from "@jest/globals";
-import { assignmentsOf, laddersOf, passagesOfPerson, writeWeek } from "~/db/queries";
+import { assignmentsOf, keptLadders, laddersOf, passagesOfPerson, writeWeek } from "~/db/queries";
+import { bpm } from "~/core/units";
 import { newItem } from "~/core/week";
-import { EventWriter, furnishedRoom } from "../test/room";
+import { EventWriter, furnishedRoom, ladder } from "../test/room";
 import { groupBoard } from "./group-board";
 import { groupPage, setGroupItem, takeBackItem, writeGroup } from "./groups";
 import { setWeek } from "./lesson";
+import { keepInLibrary } from "./library";
 import { addMany } from "./many-students";
 import { appendEvents } from "./append-events";
 import { ask } from "./questions";
@@ -142,6 +144,22 @@ test.each([
   const done = await set(change);
   expect(done).toMatchObject({ ok: false, error: { errors } });
   expect(await itemsOf(ada)).toEqual([]);
+});
+
+test("a way up that can't be climbed is refused at its field; the slowest target begins at the slowest tempo", async () => {
+  const { services, studioId } = room;
+  const [phase] = ladder().phases;
+  const high = { ...ladder(), phases: [{ ...phase!, start: bpm(100), target: null }] };
+  await keepInLibrary(services, studioId, { name: "High up", ladder: high });
+  const [kept] = await keptLadders(services.db, studioId);
+  const refused = await set({ keptLadderId: kept!.id, target: "60" });
+  expect(refused).toMatchObject({
+    ok: false,
+    error: { errors: { keptLadderId: expect.stringContaining("This way up doesn't fit here") } },
+  });
+  expect(await set({ target: "12" })).toMatchObject({ ok: true });
+  const [passage] = await passagesOfPerson(services.db, studioId, ada);
+  expect(passage!.ladder).toMatchObject({ target: 12 });
 });
 
 test("a student of another room can't be taken in, nor a name be had twice", async () => {

@@ -24,7 +24,7 @@ import type { FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
 import { whoIsHurt } from "../plan/who-is-hurt";
 import { todayIn, type Services } from "../services";
-import { bring, takeOut } from "./group-landing";
+import { bring, ladderRefused, takeOut } from "./group-landing";
 
 const MOST_MEMBERS = 200;
 const LONGEST_DAYS = 60;
@@ -120,9 +120,10 @@ async function impossible(
   if (ahead <= 0) return { until: "That day is over. Choose one ahead." };
   if (ahead > LONGEST_DAYS) return { until: `At most ${LONGEST_DAYS} days ahead.` };
   if (!asked.music) return undefined;
-  const { bars } = await pieceById(db, studioId, asked.music.pieceId);
+  const { bars, metres } = await pieceById(db, studioId, asked.music.pieceId);
   if (asked.music.toBar > bars) return { toBar: `The piece has ${bars} bars.` };
-  return undefined;
+  const refused = ladderRefused(asked, await keptLadders(db, studioId), metres);
+  return refused ? { keptLadderId: refused } : undefined;
 }
 
 /**

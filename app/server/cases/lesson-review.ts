@@ -121,6 +121,8 @@ const nextItem = (
   keptLadderId: null,
   // Another week, another key: by the calendar, whether there was a lesson in each or not.
   keys: turned(item.keys, week.from_day, next),
+  // What was due on a day is due at the next lesson, unless another day is said.
+  due: null,
   origin: "carried",
   decision: "open",
 });
