@@ -27,7 +27,7 @@ export const reportWords = {
     itemsAsked: "Items asked",
     items: "Items done",
     takesAsked: "Takes asked",
-    takes: "Takes handed in",
+    takes: "Takes brought",
     late: "Late",
     ratings: "Ratings",
     grade: "By the rule",

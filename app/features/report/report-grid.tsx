@@ -24,7 +24,7 @@ const number = (
 const COLUMNS: GridColDef<ReportLine>[] = [
   { field: "name", headerName: columns.name, flex: 1, minWidth: 150 },
   { field: "instrument", headerName: columns.instrument, width: 120 },
-  number("days", columns.days, ({ days }) => days),
+  { ...number("days", columns.days, ({ days }) => days), width: 80 },
   number("minutes", columns.minutes, ({ minutes }) => minutes),
   number("byHand", columns.byHand, ({ byHand }) => byHand),
   number("sessions", columns.sessions, ({ sessions }) => sessions),
@@ -40,12 +40,15 @@ const COLUMNS: GridColDef<ReportLine>[] = [
     ({ items }) => items.done,
     ({ items }) => said.of(items.done, items.asked),
   ),
-  number(
-    "takes",
-    columns.takes,
-    ({ takes }) => takes.handedIn,
-    ({ takes }) => said.of(takes.handedIn, takes.asked),
-  ),
+  {
+    ...number(
+      "takes",
+      columns.takes,
+      ({ takes }) => takes.handedIn,
+      ({ takes }) => said.of(takes.handedIn, takes.asked),
+    ),
+    width: 128,
+  },
   number("late", columns.late, ({ takes }) => takes.late),
   {
     field: "ratings",
