@@ -1,28 +1,9 @@
-import { expect, test as base } from "@playwright/test";
-import { demoClock } from "./support/fast-clock";
+import { expect } from "@playwright/test";
+import { test } from "./support/demo-room";
 import { listen } from "./support/fixtures";
 import { ready } from "./support/ready";
-import { FidusServer, throwAwayDirectory } from "./support/server";
 import { comesIn } from "./support/views";
 
-const test = base.extend<object, { demo: FidusServer }>({
-  demo: [
-    // Playwright reads the names of the first argument.
-    // eslint-disable-next-line no-empty-pattern
-    async ({}, provide) => {
-      const { directory, remove } = await throwAwayDirectory();
-      const server = await FidusServer.start({
-        dataDir: directory,
-        demo: true,
-        clock: demoClock(),
-      });
-      await provide(server);
-      await server.stop();
-      await remove();
-    },
-    { scope: "worker", timeout: 90_000 },
-  ],
-});
 test.describe.configure({ mode: "serial" });
 
 test("the band's takes are heard one after the other, pinned, one sent back; the player hears it", async ({

@@ -1,29 +1,10 @@
 import AxeBuilder from "@axe-core/playwright";
-import { expect, test as base, type Page } from "@playwright/test";
+import { expect, type Page } from "@playwright/test";
+import { test } from "./support/demo-room";
 import { listen } from "./support/fixtures";
-import { demoClock } from "./support/fast-clock";
 import { ready } from "./support/ready";
-import { FidusServer, throwAwayDirectory } from "./support/server";
 import { comesIn, views } from "./support/views";
 
-const test = base.extend<object, { demo: FidusServer }>({
-  demo: [
-    // Playwright reads the names of the first argument.
-    // eslint-disable-next-line no-empty-pattern
-    async ({}, provide) => {
-      const { directory, remove } = await throwAwayDirectory();
-      const server = await FidusServer.start({
-        dataDir: directory,
-        demo: true,
-        clock: demoClock(),
-      });
-      await provide(server);
-      await server.stop();
-      await remove();
-    },
-    { scope: "worker", timeout: 90_000 },
-  ],
-});
 test.describe.configure({ mode: "serial" });
 
 const sideways = (page: Page) =>

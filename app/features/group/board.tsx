@@ -3,8 +3,9 @@ import { Link } from "react-router";
 import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
 import type { Day } from "~/core/units";
+import type { GroupItemTold, MemberLine } from "~/core/week";
 import { groupWords } from "~/words/groups";
-import type { GroupPiece, ItemTold, MemberLineTold } from "./group-shapes";
+import type { GroupPiece } from "./group-shapes";
 import styles from "./group.module.css";
 import { ItemSet } from "./item-set";
 import { MemberRow } from "./member-row";
@@ -15,8 +16,8 @@ export interface BoardProps {
   readonly studioId: string;
   readonly group: { readonly id: string; readonly name: string };
   readonly from: Day;
-  readonly lines: readonly MemberLineTold[];
-  readonly items: readonly ItemTold[];
+  readonly lines: readonly MemberLine[];
+  readonly items: readonly GroupItemTold[];
   readonly pieces: readonly GroupPiece[];
 }
 
@@ -26,14 +27,14 @@ const MOST_ITEMS_TWICE = 2;
 const FEW = 8;
 
 /** The players in two columns, where that fits and is shorter. */
-function inColumns(lines: readonly MemberLineTold[], items: number) {
+function inColumns(lines: readonly MemberLine[], items: number) {
   if (lines.length <= FEW || items > MOST_ITEMS_TWICE) return [lines];
   const half = Math.ceil(lines.length / 2);
   return [lines.slice(0, half), lines.slice(half)];
 }
 
 /** Takes that were handed in, of those that are asked for. */
-function handedIn(lines: readonly MemberLineTold[], items: readonly ItemTold[]) {
+function handedIn(lines: readonly MemberLine[], items: readonly GroupItemTold[]) {
   const asked = items.filter((each) => each.asked.bring === "recording").map(({ id }) => id);
   const all = lines
     .flatMap((line) => line.items)

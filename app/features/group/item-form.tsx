@@ -10,10 +10,11 @@ import { addDays, type Day } from "~/core/units";
 import { BRINGS, ITEM_KINDS } from "~/core/week";
 import { groupItemFormSchema } from "~/forms/group";
 import { words } from "~/words";
+import type { GroupItemTold } from "~/core/week";
 import { groupWords } from "~/words/groups";
 import { planWords } from "~/words/plan";
 import styles from "./group.module.css";
-import type { GroupPiece, ItemTold, Student } from "./group-shapes";
+import type { GroupPiece, Student } from "./group-shapes";
 import { Members } from "./members";
 
 const { item: said } = groupWords;
@@ -24,7 +25,7 @@ const SHOWN_EMPTY = { select: { displayEmpty: true }, inputLabel: { shrink: true
 
 interface ItemFormProps {
   readonly id: string;
-  readonly item: ItemTold | undefined;
+  readonly item: GroupItemTold | undefined;
   readonly today: Day;
   readonly pieces: readonly GroupPiece[];
   readonly ladders: readonly { readonly id: string; readonly name: string }[];
@@ -34,7 +35,7 @@ interface ItemFormProps {
   readonly refused: Refused | undefined;
 }
 
-function valuesOf(item: ItemTold | undefined, id: string, today: Day): Typed {
+function valuesOf(item: GroupItemTold | undefined, id: string, today: Day): Typed {
   if (!item) {
     const empty = { title: "", focus: "", note: "", pieceId: "", fromBar: "", toBar: "" };
     const usual = { kind: "piece", times: "5", minutes: "10", bring: "nothing" };

@@ -3,9 +3,10 @@ import { Form, Link } from "react-router";
 import { useFormats } from "~/components/locale";
 import { SubmitButton } from "~/components/submit-button";
 import { words } from "~/words";
+import type { GroupItemTold, MemberLine } from "~/core/week";
 import { groupWords } from "~/words/groups";
 import { planWords } from "~/words/plan";
-import type { GroupPiece, ItemTold, MemberLineTold } from "./group-shapes";
+import type { GroupPiece } from "./group-shapes";
 import styles from "./group.module.css";
 
 const { item: said, board } = groupWords;
@@ -13,14 +14,14 @@ const { item: said, board } = groupWords;
 interface ItemSetProps {
   /** Its place on the board. */
   readonly number: number;
-  readonly item: ItemTold;
-  readonly lines: readonly MemberLineTold[];
+  readonly item: GroupItemTold;
+  readonly lines: readonly MemberLine[];
   readonly pieces: readonly GroupPiece[];
   readonly here: string;
 }
 
 /** Who has not got it, or not as it is now, and why; who gets more than fits. */
-function told(lines: readonly MemberLineTold[], itemId: string): { name: string; why: string }[] {
+function told(lines: readonly MemberLine[], itemId: string): { name: string; why: string }[] {
   return lines.flatMap(({ name, items, tooMuch }) => {
     const of = items.find((each) => each.itemId === itemId);
     if (of?.leftOut) return [{ name, why: said.leftOut[of.leftOut] }];

@@ -1,13 +1,13 @@
 import { Check, Circle, CircleSlash, Ear, Minus, RotateCcw, type LucideIcon } from "lucide-react";
 import { Link } from "react-router";
 import { useFormats } from "~/components/locale";
+import type { GroupItemTold, MemberItem, MemberLine } from "~/core/week";
 import { groupWords } from "~/words/groups";
-import type { ItemTold, MemberItemTold, MemberLineTold } from "./group-shapes";
 import styles from "./group.module.css";
 
 const { board: said } = groupWords;
 
-const SHAPES: Record<MemberItemTold["state"], LucideIcon> = {
+const SHAPES: Record<MemberItem["state"], LucideIcon> = {
   "left-out": CircleSlash,
   open: Circle,
   "not-practised": Circle,
@@ -19,8 +19,8 @@ const SHAPES: Record<MemberItemTold["state"], LucideIcon> = {
 };
 
 interface MemberRowProps {
-  readonly line: MemberLineTold;
-  readonly items: readonly ItemTold[];
+  readonly line: MemberLine;
+  readonly items: readonly GroupItemTold[];
   readonly studioId: string;
   /** Minutes of the longest day of the board; all players share this scale. */
   readonly most: number;
@@ -60,7 +60,7 @@ export function MemberRow({ line, items, studioId, most, roomy }: MemberRowProps
 
 const TALL = 22;
 
-function Days({ days, most }: { readonly days: MemberLineTold["days"]; readonly most: number }) {
+function Days({ days, most }: { readonly days: MemberLine["days"]; readonly most: number }) {
   const formats = useFormats();
   const told = days
     .filter(({ minutes }) => minutes > 0)
@@ -80,8 +80,8 @@ function Days({ days, most }: { readonly days: MemberLineTold["days"]; readonly 
 }
 
 interface StateProps {
-  readonly item: ItemTold;
-  readonly of: MemberItemTold | undefined;
+  readonly item: GroupItemTold;
+  readonly of: MemberItem | undefined;
   readonly studioId: string;
 }
 

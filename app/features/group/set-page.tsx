@@ -1,8 +1,9 @@
 import type { Refused } from "~/components/field";
 import { Page } from "~/components/page";
 import type { Day } from "~/core/units";
+import type { GroupItemTold, MemberLine } from "~/core/week";
 import { groupWords } from "~/words/groups";
-import type { GroupPiece, ItemTold, MemberLineTold } from "./group-shapes";
+import type { GroupPiece } from "./group-shapes";
 import { ItemForm } from "./item-form";
 
 const { item: said } = groupWords;
@@ -12,8 +13,8 @@ interface SetPageProps {
   readonly id: string;
   readonly group: { readonly id: string; readonly name: string };
   readonly today: Day;
-  readonly item: ItemTold | undefined;
-  readonly lines: readonly MemberLineTold[];
+  readonly item: GroupItemTold | undefined;
+  readonly lines: readonly MemberLine[];
   readonly pieces: readonly GroupPiece[];
   readonly ladders: readonly { readonly id: string; readonly name: string }[];
   readonly refused: Refused | undefined;
@@ -21,7 +22,7 @@ interface SetPageProps {
 
 /** Setting something for a group, or changing it. */
 export function SetPage({ studioId, group, item, lines, ...rest }: SetPageProps) {
-  const without = (line: MemberLineTold) =>
+  const without = (line: MemberLine) =>
     line.items.some(({ itemId, leftOut }) => itemId === item?.id && leftOut === "by-you");
   return (
     <Page

@@ -1,6 +1,6 @@
 import { DataGrid, type GridColDef } from "@mui/x-data-grid";
 import { reportWords as said } from "~/words/report";
-import type { ReportLine } from "./report-shapes";
+import type { ReportLine } from "~/core/week";
 
 const nonce = () =>
   document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? "";

@@ -1,7 +1,8 @@
 import PDFDocument from "pdfkit";
 import { write, written, type Doc } from "~/components/pdf-text.server";
 import { reportWords as said } from "~/words/report";
-import type { Report, ReportLine } from "./report-shapes";
+import type { ReportLine } from "~/core/week";
+import type { Report } from "./report-shapes";
 
 const MARGIN = 36;
 const SMALL = 10;

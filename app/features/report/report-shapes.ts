@@ -1,19 +1,4 @@
-import type { Grade, GradeRule } from "~/core/week";
-
-export interface ReportLine {
-  readonly id: string;
-  readonly name: string;
-  readonly instrument: string;
-  readonly days: number;
-  readonly minutes: number;
-  readonly byHand: number;
-  readonly sessions: number;
-  readonly regularity: number;
-  readonly items: { readonly asked: number; readonly done: number };
-  readonly takes: { readonly asked: number; readonly handedIn: number; readonly late: number };
-  readonly ratings: readonly string[];
-  readonly grade: Grade | undefined;
-}
+import type { GradeRule, ReportLine } from "~/core/week";
 
 export interface Report {
   readonly room: string;

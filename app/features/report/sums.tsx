@@ -1,5 +1,5 @@
 import { reportWords } from "~/words/report";
-import type { ReportLine } from "./report-shapes";
+import type { ReportLine } from "~/core/week";
 import styles from "./report.module.css";
 
 const { sums: said, rule } = reportWords;

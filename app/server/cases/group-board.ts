@@ -1,5 +1,12 @@
 import { addDays, dayOf, daysBetween, type Day } from "~/core/units";
-import { daysOf, minutesAsked, minutesInAWeek, type GroupItem } from "~/core/week";
+import {
+  daysOf,
+  minutesAsked,
+  minutesInAWeek,
+  type GroupItemTold,
+  type MemberItem,
+  type MemberLine,
+} from "~/core/week";
 import {
   groupById,
   handInsForItems,
@@ -22,32 +29,6 @@ const DAYS = { least: 7, most: 14 } as const;
 const SHOWN_AFTER = 7;
 
 type HandedIn = Awaited<ReturnType<typeof handInsForItems>>[number];
-
-/** Where a member stands with an item. */
-export interface MemberItem {
-  readonly itemId: string;
-  readonly state:
-    "left-out" | "open" | "missing" | "waiting" | "heard" | "again" | "practised" | "not-practised";
-  readonly leftOut: Landed["left_out"];
-  /** Theirs had been changed when the item was: they kept it. */
-  readonly keptTheirs: boolean;
-  readonly late: boolean;
-  readonly rating: string;
-  readonly takeId: string | null;
-  readonly minutes: number;
-}
-
-export interface MemberLine {
-  readonly id: string;
-  readonly name: string;
-  readonly instrument: string;
-  readonly days: readonly { readonly day: Day; readonly minutes: number }[];
-  readonly minutes: number;
-  readonly hurt: boolean;
-  /** What their week asks is more than the minutes that they have. */
-  readonly tooMuch: { readonly asked: number; readonly there: number } | undefined;
-  readonly items: readonly MemberItem[];
-}
 
 interface Standing {
   readonly row: GroupItemRow;
@@ -168,10 +149,4 @@ export async function groupBoard(services: Services, studioId: string, groupId: 
     })),
     ladders: kept.map(({ id, name }) => ({ id, name })),
   };
-}
-
-export interface GroupItemTold {
-  readonly id: string;
-  readonly asked: GroupItem;
-  readonly until: Day;
 }

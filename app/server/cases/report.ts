@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import { gradeOf, gradeRuleSchema, USUAL_RULE, type Grade, type GradeRule } from "~/core/week";
+import { gradeOf, gradeRuleSchema, USUAL_RULE, type GradeRule, type ReportLine } from "~/core/week";
 import { err, ok, type Result } from "~/core/result";
 import { addDays, daysBetween, type Day } from "~/core/units";
 import {
@@ -19,23 +19,6 @@ import { todayIn, type Services } from "../services";
 
 const USUAL_DAYS = 28;
 const LONGEST_DAYS = 3660;
-
-export interface ReportLine {
-  readonly id: string;
-  readonly name: string;
-  readonly instrument: string;
-  readonly days: number;
-  readonly minutes: number;
-  /** Of these minutes, those that were written down by hand. */
-  readonly byHand: number;
-  readonly sessions: number;
-  /** Days with practice ÷ days of the period. */
-  readonly regularity: number;
-  readonly items: { readonly asked: number; readonly done: number };
-  readonly takes: { readonly asked: number; readonly handedIn: number; readonly late: number };
-  readonly ratings: readonly string[];
-  readonly grade: Grade | undefined;
-}
 
 /** The days of a report: as they are asked for, or four weeks up to today. */
 function periodOf({ from, to }: ReportQuery, today: Day): { from: Day; to: Day } {

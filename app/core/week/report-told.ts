@@ -1,0 +1,19 @@
+import type { Grade } from "./grade";
+
+/** What somebody practised in a period, and what it comes to by the rule. */
+export interface ReportLine {
+  readonly id: string;
+  readonly name: string;
+  readonly instrument: string;
+  readonly days: number;
+  readonly minutes: number;
+  /** Of these minutes, those that were written down by hand. */
+  readonly byHand: number;
+  readonly sessions: number;
+  /** Days with practice ÷ days of the period. */
+  readonly regularity: number;
+  readonly items: { readonly asked: number; readonly done: number };
+  readonly takes: { readonly asked: number; readonly handedIn: number; readonly late: number };
+  readonly ratings: readonly string[];
+  readonly grade: Grade | undefined;
+}
