@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import { BRINGS, GROUP_KINDS, ITEM_KINDS } from "~/core/week";
+import { BRINGS, GROUP_KINDS, ITEM_KINDS, itemSchema } from "~/core/week";
 import { nameSchema, shortText } from "./names";
 import { typedForm } from "./typed";
 
@@ -44,17 +44,8 @@ export const groupItemFormSchema = typedForm(
         v.minValue(1, "At least once a week."),
         v.maxValue(7, "At most seven times a week."),
       ),
-      minutes: v.pipe(
-        v.number("Minutes are a number."),
-        v.integer("Whole minutes."),
-        v.minValue(1, "At least 1 minute."),
-        v.maxValue(120, "At most 120 minutes."),
-      ),
-      note: v.pipe(
-        v.optional(v.string(), ""),
-        v.trim(),
-        v.maxLength(500, "Keep it under 500 characters."),
-      ),
+      minutes: itemSchema.entries.minutes,
+      note: itemSchema.entries.note,
       bring: v.picklist(BRINGS, "Choose what is brought."),
       until: v.pipe(v.string(), v.isoDate("Choose a day.")),
       pieceId: optionalId,
