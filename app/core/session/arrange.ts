@@ -11,16 +11,41 @@ const blockOf = (
   minutes: number,
 ): FittedBlock => ({ id, kind, passageId, itemId, text, span, reason, minutes });
 
+interface Part {
+  readonly of: Given;
+  readonly minutes: number;
+}
+
 /** A block that nobody should play in one go, in parts that one can. */
-function inParts({ wish, minutes }: Given, most: number): FittedBlock[] {
-  const parts = Math.ceil(minutes / most);
-  if (parts <= 1) return [blockOf(wish, minutes)];
-  return Array.from({ length: parts }, (_, n) => {
-    const long = Math.floor(minutes / parts) + (n < minutes % parts ? 1 : 0);
-    const span = { minimum: Math.min(long, wish.span.minimum), ideal: long, maximum: long };
-    const id = n === 0 ? wish.id : `${wish.id}~${n + 1}`;
-    return { ...blockOf(wish, long), id, span };
-  });
+function inParts(of: Given, most: number): Part[] {
+  const parts = Math.max(1, Math.ceil(of.minutes / most));
+  return Array.from({ length: parts }, (_, n) => ({
+    of,
+    minutes: Math.floor(of.minutes / parts) + (n < of.minutes % parts ? 1 : 0),
+  }));
+}
+
+/** Parts of one block that no break comes between are one again. */
+function joined(parts: readonly Part[], stops: ReadonlySet<number>): Map<number, Part> {
+  const starts = new Map<number, Part>();
+  let start = 0;
+  for (const [index, part] of parts.entries()) {
+    const before = starts.get(start);
+    if (before?.of === part.of && !stops.has(index)) {
+      starts.set(start, { of: part.of, minutes: before.minutes + part.minutes });
+    } else {
+      starts.set((start = index), part);
+    }
+  }
+  return starts;
+}
+
+/** The whole of a block as it was wished; its `n`th part (from 0) is as long as it is. */
+function blockOfPart({ of: { wish, minutes: whole }, minutes }: Part, n: number): FittedBlock {
+  if (minutes === whole) return blockOf(wish, minutes);
+  const minimum = Math.min(minutes, wish.span.minimum);
+  const id = n === 0 ? wish.id : `${wish.id}~${n + 1}`;
+  return { ...blockOf(wish, minutes), id, span: { minimum, ideal: minutes, maximum: minutes } };
 }
 
 const breakAfter = (played: number, index: number): FittedBlock => ({
@@ -53,24 +78,30 @@ function stops(minutes: readonly number[], breaks: number): { at: number[]; long
 
 /**
  * Blocks in their order with so many breaks between them, none at the end; undefined when a stretch
- * would still be longer than `most` minutes.
+ * would still be longer than `most` minutes. A block longer than `longestBlock` comes in parts.
  */
 export function arranged(
   given: readonly Given[],
   breaks: number,
   most: number,
+  longestBlock: number = most,
 ): FittedBlock[] | undefined {
-  const blocks = given.toSorted(inOrder).flatMap((each) => inParts(each, most));
+  const parts = given.toSorted(inOrder).flatMap((each) => inParts(each, longestBlock));
   const { at, longest } = stops(
-    blocks.map(({ minutes }) => minutes),
-    Math.min(breaks, Math.max(0, blocks.length - 1)),
+    parts.map(({ minutes }) => minutes),
+    Math.min(breaks, Math.max(0, parts.length - 1)),
   );
   if (longest > most) return undefined;
   let since = 0;
-  return blocks.flatMap((block, index) => {
+  let before: Part | undefined;
+  let n = 0;
+  return [...joined(parts, new Set(at))].flatMap(([index, part]) => {
     const stop = at.indexOf(index);
     const played = since;
-    since = stop < 0 ? since + block.minutes : block.minutes;
+    since = stop < 0 ? since + part.minutes : part.minutes;
+    n = before?.of === part.of ? n + 1 : 0;
+    before = part;
+    const block = blockOfPart(part, n);
     return stop < 0 ? [block] : [breakAfter(played, stop + 1), block];
   });
 }

@@ -185,11 +185,16 @@ const mustStay = (wish: Wish): Wish => ({
   span: { ...wish.span, minimum: Math.min(LEAST_PLAYED, wish.span.minimum) },
 });
 
-/** As few breaks as leave no stretch too long; their minutes are kept back from the blocks. */
+/**
+ * As few breaks as leave no stretch too long; their minutes are kept back from the blocks. Rather
+ * than take a second break more than the minutes need, a long block is gone on with after one.
+ */
 function withBreaks(wishes: readonly Wish[], minutes: number, most: number) {
-  for (let breaks = breaksIn(minutes, most); ; breaks++) {
+  const least = breaksIn(minutes, most);
+  for (let breaks = least; ; breaks++) {
     const { given, dropped } = allotted(wishes, minutes - breaks * BREAK_MINUTES);
-    const blocks = arranged(given, breaks, most);
+    const whole = arranged(given, breaks, most);
+    const blocks = whole ?? (breaks > least ? arranged(given, breaks, most, most / 2) : undefined);
     if (blocks) return { blocks, dropped };
   }
 }
