@@ -16,6 +16,8 @@ export interface ClassPlayer {
     readonly rating?: string;
   };
   readonly asks?: string;
+  /** Records a flawed and two clean plays each day, and listens back to them with a sharper ear. */
+  readonly listensBack?: true;
   /** The teacher leaves them out of the clapping. */
   readonly excused?: true;
   /** Stopped for pain the day before the piece was set. */
@@ -57,6 +59,7 @@ export const CLASS: {
       days: [7, 6, 4, 3, 1],
       weakBars: [12],
       handsIn: { daysAgo: 1, line: "The long phrase in one breath at last.", rating: "secure" },
+      listensBack: true,
     },
     {
       name: "Caleb Rusk",

@@ -13,7 +13,7 @@ import { cutPassage, setLadder } from "~/server/cases/passages";
 import { passagePart, startSession } from "~/server/cases/start-session";
 import { layOutNotes } from "~/server/cases/scores";
 import type { SentFile } from "~/server/cases/sent-file";
-import { keepTake, takeMore } from "~/server/cases/takes";
+import { keepTake, sayHeard, takeMore } from "~/server/cases/takes";
 import { chooseTimes } from "~/server/cases/times";
 import type { Services } from "~/server/services";
 import { createHash } from "node:crypto";
@@ -201,10 +201,15 @@ async function practise(past: Services, studioId: string, evening: Evening) {
     random,
   });
   await appendEvents(past, studioId, started.sessionId, events);
-  const { handsIn } = seat.player;
+  const { weakBars, handsIn } = seat.player;
+  const recorded = { passageId, events, weakBars };
+  if (seat.player.listensBack) {
+    await listenBack(past, { studioId, sessionId: started.sessionId, listener: seat.id }, recorded);
+  }
   if (handsIn?.daysAgo !== daysAgo) return;
   const of = { studioId, sessionId: started.sessionId, takeId: past.newId() };
-  const takeId = await record(past, of, { passageId, events, weakBars: seat.player.weakBars });
+  const takeId = await record(past, of, recorded, (plays) => plays.at(-1));
+  if (!takeId) return;
   const { asks } = await handInsOf(past, studioId, takeId);
   const line = { id: past.newId(), item: asks[0]!.id, line: handsIn.line };
   insist(await handIn(past, studioId, takeId, formOf(line)));
@@ -220,13 +225,20 @@ interface Recorded {
   readonly weakBars: readonly number[];
 }
 
-/** A take of a session's latest play: plucked tones, a little late where a bar is weak. */
+type Played = Extract<SessionEvent, { kind: "played" }>;
+
+/**
+ * A take of one of a session's plays, if there is such a one: plucked tones, a little late where a
+ * bar is weak.
+ */
 async function record(
   past: Services,
   of: { readonly studioId: string; readonly sessionId: string; readonly takeId: string },
   { passageId, events, weakBars }: Recorded,
+  choose: (plays: readonly Played[]) => Played | undefined,
 ) {
-  const play = events.findLast((event) => event.kind === "played")!;
+  const play = choose(events.filter((event) => event.kind === "played"));
+  if (!play) return undefined;
   const { tempo, fromBar, toBar } = play.payload;
   const { sound, ...about } = await soundOfTake({ tempo, fromBar, toBar, weakBars });
   const hash = createHash("sha256").update(sound).digest("hex");
@@ -235,4 +247,30 @@ async function record(
   insist(await takeMore(past, of, 0, sound));
   insist(await keepTake(past, of, { take, bytes: sound.length, hash }));
   return of.takeId;
+}
+
+/** Takes of an evening's first and last clean and last flawed play; weak bars are heard in each. */
+async function listenBack(
+  past: Services,
+  of: { readonly studioId: string; readonly sessionId: string; readonly listener: string },
+  recorded: Recorded,
+) {
+  const { studioId, sessionId, listener } = of;
+  const judged = (verdict: "clean" | "flawed") => {
+    const those = recorded.events.flatMap((event) =>
+      event.kind === "judged" && event.payload.verdict === verdict ? [event.payload.play] : [],
+    );
+    return [those[0], those.at(-1)];
+  };
+  const chosen = new Set([...judged("clean"), judged("flawed")[1]]);
+  // From the session's id, so that nobody else's ids or chances move.
+  const random = seeded(Number.parseInt(sessionId.slice(0, 7), 16));
+  for (const id of chosen) {
+    const takeId = seededUuid(random);
+    const one = (plays: readonly Played[]) => plays.find((play) => play.id === id);
+    if (!(await record(past, { studioId, sessionId, takeId }, recorded, one))) continue;
+    const heard = new FormData();
+    for (const bar of recorded.weakBars) heard.append("flawed", String(bar));
+    insist(await sayHeard(past, studioId, { takeId, listener }, heard));
+  }
 }

@@ -1,28 +1,39 @@
 import { data, redirect } from "react-router";
+import * as v from "valibot";
 import { err, type Result } from "~/core/result";
 import { TakePage } from "~/features/take/take-page";
 import { forTake } from "~/server/access/guard";
 import { refused } from "~/server/boundary";
 import { answerTo, commentOn, handIn, handInsOf } from "~/server/cases/hand-ins";
 import { dropTake, dropTakesOf, letParents, sayHeard, takePage } from "~/server/cases/takes";
+import { readQuery } from "~/server/query";
 import { words } from "~/words";
 import { listenWords } from "~/words/listen";
 import type { Route } from "./+types/take";
+
+/** Another take to be heard beside it. */
+const besideSchema = v.object({
+  beside: v.optional(v.pipe(v.string(), v.uuid("There is no such take."))),
+});
 
 export const meta = ({ loaderData }: Route.MetaArgs) => [
   { title: words.title(listenWords.title, loaderData?.passage.title) },
 ];
 
 export const loader = (asked: Route.LoaderArgs) =>
-  forTake(asked, "listen", async ({ services, studioId, takeId, who }) => {
-    const page = await takePage(services, studioId, takeId, who.personId);
+  forTake(asked, "listen", async ({ services, studioId, takeId, personId, who }) => {
+    const { beside } = readQuery(asked.request, besideSchema);
+    const page = await takePage(services, studioId, takeId, { listener: who.personId, beside });
     const teaches = who.role === "teacher";
     const looksOnly = who.role === "parent";
+    const { pieceId, hasNotes } = page.passage;
+    const notes = `/studio/${studioId}/students/${personId}/pieces/${pieceId}/notation`;
     return {
       studioId,
       teaches,
       looksOnly,
       ...page,
+      passage: { ...page.passage, notes: hasNotes ? notes : undefined },
       ...(await handInsOf(services, studioId, takeId)),
     };
   });

@@ -11,6 +11,7 @@ type DayTold = (day: string) => string;
 export const ruleNames = {
   tension: "Tension was noted",
   "no-break": "No break for half an hour",
+  "own-ear": "Own ear too kind or too hard",
   "after-days-off": "Start lower after days off",
   "go-down": "Go down",
   "same-ceiling": "The same ceiling on four days",
@@ -48,6 +49,10 @@ export function adviceTold(advice: Advice, tempo: Tempo, day: DayTold): string {
       return `${tempo(advice.saw.reached)} is passed and ${tempo(advice.saw.next)} falls apart: ${advice.saw.clean} of ${advice.saw.plays} clean. Half of the step lies within reach.`;
     case "cut-around":
       return `${advice.saw.flaws} of ${advice.saw.all} flaws fell in ${barsTold(advice.saw)}. By ${advice.saw.fromBar === advice.saw.toBar ? "itself it is" : "themselves they are"} sooner safe than with everything around.`;
+    case "own-ear":
+      return advice.saw.ear === "kind"
+        ? `${advice.saw.times} of ${advice.saw.listened} takes that were listened to were clean at the stand, and a flaw was heard in them afterwards. While one plays, an ear is kind: ask for one clean play more, and listen back to a take a day.`
+        : `${advice.saw.times} of ${advice.saw.listened} takes that were listened to were flawed at the stand, and no flaw was heard in them afterwards. It goes better than it seems: one clean play less will do, and a take a day shows it.`;
     case "near-limit":
       return `${advice.saw.near} of ${count(advice.saw.plays, "play")} on the last day lay near the limit (it breaks around ${tempo(advice.saw.ceiling)}). Most of the time belongs well below: a few rungs above the comfortable tempo are enough.`;
     case "one-clean":
@@ -77,6 +82,7 @@ export const preparedFocus: Partial<Record<RuleName, string>> = {
   "same-ceiling": "another way than last week",
   "smaller-step": "in smaller steps",
   "cut-around": "the bars where it fails, by themselves",
+  "own-ear": "a take a day, listened back to",
   "near-limit": "most of it well below the limit",
   "one-clean": "three in a row before it goes up",
   "behind-date": "a little every day",

@@ -14,6 +14,12 @@ export const listenWords = {
   play: "Play",
   pause: "Pause",
   wave: "The take from beginning to end. Space plays and pauses, the arrows go a bar back or on.",
+  waves:
+    "The takes from beginning to end, one above the other. Space plays and pauses, the arrows go a bar back or on, Enter goes over to the other take.",
+  which: "You hear",
+  beside: "Put another take beside it:",
+  besideLine: (tempo: string, day: string) => `${tempo} bpm, ${day}`,
+  alone: "Hear this take alone",
   barsLabel: "Bars: play from one",
   fromBar: (bar: number) => `Play from bar ${bar}`,
   loop: "Loop",

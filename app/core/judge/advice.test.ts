@@ -62,6 +62,7 @@ const facts = (...passages: readonly Passage[]): AdviceFacts => ({
   today: TODAY,
   passages,
   lastSitting: undefined,
+  ear: { listened: 0, kind: 0, hard: 0 },
 });
 const given = (all: AdviceFacts, rule: RuleName) =>
   adviceFor(all, new Set(RULE_NAMES.filter((name) => name !== rule)));
@@ -77,6 +78,22 @@ describe("each rule speaks when it should, and of what it saw", () => {
     const away = { daysOff: 9, start: 84 };
     expect(says("after-days-off", away)?.saw).toMatchObject({ days: 9, start: 84, advised: 70 });
     expect(says("after-days-off", { ...away, start: 64 })).toBeUndefined();
+  });
+
+  test("own ear, too kind or too hard, for what was played last", () => {
+    const heard = (listened: number, kind: number, hard: number) => {
+      const all = facts(passage({ id: "b", daysOff: 3 }), passage());
+      return given({ ...all, ear: { listened, kind, hard } }, "own-ear");
+    };
+    expect(heard(12, 4, 1)).toMatchObject([
+      { passageId: "a", saw: { ear: "kind", times: 4 }, changes: [{ kind: "gate", plays: 4 }] },
+    ]);
+    expect(heard(12, 0, 3)).toMatchObject([
+      { passageId: "a", saw: { ear: "hard", times: 3 }, changes: [{ kind: "gate", plays: 2 }] },
+    ]);
+    expect(heard(9, 9, 0)).toEqual([]);
+    expect(heard(12, 2, 0)).toEqual([]);
+    expect(heard(12, 4, 3)).toEqual([]);
   });
 
   test("steps, larger and smaller", () => {

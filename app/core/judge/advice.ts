@@ -12,6 +12,7 @@ import { nearLimit } from "./rules/near-limit";
 import { noBreak } from "./rules/no-break";
 import { nothingMoved } from "./rules/nothing-moved";
 import { oneClean } from "./rules/one-clean";
+import { ownEar } from "./rules/own-ear";
 import { partStands } from "./rules/part-stands";
 import { sameCeiling } from "./rules/same-ceiling";
 import { smallerStep } from "./rules/smaller-step";
@@ -22,10 +23,14 @@ import { whatNext } from "./rules/what-next";
 
 type AnyRule = PassageRule<object> | StudentRule<object>;
 
-/** Every rule, the most useful first: what spares the body, then what spares lost days. */
+/**
+ * Every rule, the most useful first: what spares the body, then the verdicts that all else is
+ * reckoned from, then what spares lost days.
+ */
 export const RULES = {
   tension,
   "no-break": noBreak,
+  "own-ear": ownEar,
   "after-days-off": afterDaysOff,
   "go-down": goDown,
   "same-ceiling": sameCeiling,

@@ -49,12 +49,23 @@ export interface SittingFacts {
   readonly unbroken: number;
 }
 
+/** How a player's ear in listening back compares with the verdicts at the stand. */
+export interface Ear {
+  /** Takes listened to that had a verdict at the stand, of the latest. */
+  readonly listened: number;
+  /** Clean at the stand, a flaw heard in it afterwards. */
+  readonly kind: number;
+  /** Flawed at the stand, none heard in it. */
+  readonly hard: number;
+}
+
 /** Everything that is known of a student, as of today. */
 export interface StudentFacts {
   readonly today: Day;
   readonly passages: readonly PassageFacts[];
   /** The latest sitting, if there was one. */
   readonly lastSitting: SittingFacts | undefined;
+  readonly ear: Ear;
 }
 
 export const totals = (tempi: readonly Tally[]) => ({

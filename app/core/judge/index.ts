@@ -14,7 +14,7 @@ export {
   type Advice,
   type RuleName,
 } from "./advice";
-export { type StudentFacts as AdviceFacts } from "./facts";
+export { type Ear, type StudentFacts as AdviceFacts } from "./facts";
 export { changedLadder, ladderChangeSchema, type LadderChange } from "./ladder-change";
 export { type Place } from "./rule";
 export {

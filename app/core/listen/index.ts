@@ -5,3 +5,4 @@ export { roundTripOf, type Heard } from "./round-trip";
 export { barsInTake, takeSchema, type Take, type TakeBar } from "./take";
 export { barLines, evenPlaces, placesSchema, type BarPlace } from "./bar-lines";
 export { alongPoints, canSoundAlong, type AlongPoint } from "./along";
+export { areBeside, momentBeside, peaksBeside } from "./beside";

@@ -80,7 +80,10 @@ export function asAdvised(
     flaws: [],
     concert: undefined,
   };
-  const all = adviceFor({ today, passages: [facts], lastSitting: undefined }, new Set());
+  const all = adviceFor(
+    { today, passages: [facts], lastSitting: undefined, ear: { listened: 0, kind: 0, hard: 0 } },
+    new Set(),
+  );
   const [change] = shownAdvice(all, new Set())
     .flatMap(({ changes }) => changes)
     .filter((each) => !KEPT.includes(each.kind) && !isLayers(each));

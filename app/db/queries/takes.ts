@@ -119,16 +119,20 @@ export const putHeard = (
     [studioId, takeId, personId, JSON.stringify(flawed), verdict, at],
   );
 
-/** How a player's ear in listening back compares with their verdicts at the stand. */
+/** Ears get better: so many of the latest takes tell of one. */
+const EAR_TAKES = 40;
+
+/** How a player's ear in listening back compares with their verdicts at the stand, of late. */
 export const earOf = (db: Queries, studioId: string, personId: string) =>
   db.one(
     v.object({ listened: v.number(), kind: v.number(), hard: v.number() }),
     `select count(*)::integer as listened,
        count(*) filter (where stand_verdict = 'clean' and flawed <> '[]')::integer as kind,
        count(*) filter (where stand_verdict = 'flawed' and flawed = '[]')::integer as hard
-     from take_heard
-     where studio_id = $1 and person_id = $2 and stand_verdict is not null`,
-    [studioId, personId],
+     from (select stand_verdict, flawed from take_heard
+       where studio_id = $1 and person_id = $2 and stand_verdict is not null
+       order by at desc, take_id limit $3) as latest`,
+    [studioId, personId, EAR_TAKES],
   );
 
 /** Bytes that a student's takes take up. */

@@ -1,4 +1,5 @@
 import Button from "@mui/material/Button";
+import type { Ear } from "~/core/judge";
 import { lazy, Suspense } from "react";
 import { Link } from "react-router";
 import { useAlive } from "~/components/alive";
@@ -12,7 +13,7 @@ import type { PassageOutlook, Span } from "~/core/record";
 import type { BeatUnit, Day } from "~/core/units";
 import { PractiseNow } from "~/components/practise-now";
 import type { PassageDay, PassageLine } from "~/features/shapes";
-import { EarTold, type EarCounts } from "~/features/take/heard";
+import { EarTold } from "~/features/take/heard";
 import { TakeList } from "~/features/take/take-list";
 import type { TakeOfList } from "~/features/take/take-shapes";
 import { words } from "~/words";
@@ -31,7 +32,7 @@ export interface ProgressPageProps {
   readonly teaches: boolean;
   readonly looksOnly: boolean;
   readonly takes: readonly TakeOfList[];
-  readonly ear: EarCounts;
+  readonly ear: Ear;
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string };
   readonly piece: {

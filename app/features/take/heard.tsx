@@ -1,5 +1,6 @@
 import Button from "@mui/material/Button";
 import { Form } from "react-router";
+import type { Ear } from "~/core/judge";
 import { listenWords as said } from "~/words/listen";
 import styles from "./take.module.css";
 
@@ -27,14 +28,7 @@ interface HeardProps {
   readonly flawed: readonly number[];
   readonly verdict: "clean" | "flawed" | null;
   readonly flawBar: number | null;
-  readonly ear: EarCounts;
-}
-
-/** How often a player's ear and their verdicts at the stand agree. */
-export interface EarCounts {
-  readonly listened: number;
-  readonly kind: number;
-  readonly hard: number;
+  readonly ear: Ear;
 }
 
 /** What was heard beside what was said at the stand. */
@@ -49,7 +43,7 @@ export function Heard({ flawed, verdict, flawBar, ear }: HeardProps) {
   );
 }
 
-export function EarTold({ ear: { listened, kind, hard } }: { readonly ear: EarCounts }) {
+export function EarTold({ ear: { listened, kind, hard } }: { readonly ear: Ear }) {
   if (listened === 0) return null;
   return (
     <p className={styles.soft}>

@@ -1,31 +1,35 @@
 import Button from "@mui/material/Button";
 import { Pause, Play } from "lucide-react";
-import { useEffect, useRef, useState, useSyncExternalStore } from "react";
-import type { Take } from "~/core/listen";
+import { useEffect, useState, useSyncExternalStore, type ReactNode } from "react";
 import { listenWords as said } from "~/words/listen";
+import { FollowedNotes } from "./followed-notes";
+import { Loop, Speed } from "./listening-controls";
 import { TakePlayer, type PlayerView } from "./player";
-import { openTake, peaksOf } from "./take-sound";
+import { openTakes, type TakeToHear } from "./take-sound";
+import { Wave } from "./wave";
 import styles from "./take.module.css";
 
-const SPEEDS = [50, 60, 70, 80, 90, 100] as const;
-const RESTS: PlayerView = { playing: false, at: 0 };
+const RESTS: PlayerView = { playing: false, at: 0, hears: 0 };
 
 interface ListeningProps {
-  readonly url: string;
-  readonly about: Take;
+  /** Of the same bars; the first lends the others its own. They stay as they are for a page's life. */
+  readonly takes: readonly (TakeToHear & { readonly name: ReactNode })[];
+  /** Where the notes of the piece are had, if it has any. */
+  readonly notes: string | undefined;
 }
 
-/** Opens a take once and closes it with the page. */
-function useTake({ url, about }: ListeningProps) {
+/** Opens takes once and closes them with the page. */
+function useTakes(takes: readonly TakeToHear[]) {
+  const [asked] = useState(takes);
   const [player, setPlayer] = useState<TakePlayer | "broken" | undefined>(undefined);
   useEffect(() => {
     let over = false;
     let opened: TakePlayer | undefined;
-    openTake(url, about).then(
-      (sound) => {
-        if (over) return sound.release();
-        opened = new TakePlayer(sound);
-        setPlayer(opened);
+    openTakes(asked).then(
+      (voices) => {
+        opened = new TakePlayer(voices);
+        if (over) opened.dispose();
+        else setPlayer(opened);
       },
       () => setPlayer("broken"),
     );
@@ -34,24 +38,28 @@ function useTake({ url, about }: ListeningProps) {
       opened?.dispose();
       setPlayer(undefined);
     };
-  }, [url, about]);
+  }, [asked]);
   return player;
 }
 
-/** A take drawn over its bars, played from any of them, a stretch of them round and round. */
+/** Takes drawn over their bars, played from any of them, a stretch of them round and round. */
 export function Listening(props: ListeningProps) {
-  const player = useTake(props);
+  const player = useTakes(props.takes);
   if (player === "broken") return <p role="alert">{said.broken}</p>;
   if (!player) return <p role="status">{said.opening}</p>;
-  return <Opened player={player} about={props.about} />;
+  return <Opened player={player} {...props} />;
 }
 
-function Opened({ player, about }: { readonly player: TakePlayer; readonly about: Take }) {
-  const { playing, at } = useSyncExternalStore(player.subscribe, player.snapshot, () => RESTS);
-  const { from, until } = about;
+function Opened({ player, takes, notes }: ListeningProps & { readonly player: TakePlayer }) {
+  const { playing, at, hears } = useSyncExternalStore(
+    player.subscribe,
+    player.snapshot,
+    () => RESTS,
+  );
+  const { from, until, bars: told } = takes[0]!.about;
   const length = until - from;
   // The last bar of a play that was broken off is shorter.
-  const bars = about.bars.map((bar) => {
+  const bars = told.map((bar) => {
     const at = bar.at - from;
     return { ...bar, at, duration: Math.min(bar.duration, length - at) };
   });
@@ -63,18 +71,28 @@ function Opened({ player, about }: { readonly player: TakePlayer; readonly about
     player.loop(loops ? { from: first.at, to: last.at + last.duration } : undefined);
   });
   const playBar = (index: number) => player.playFrom(bars[index]!.at);
+  const several = takes.length > 1;
   const keys: Record<string, () => void> = {
     " ": player.toggle,
     ArrowLeft: () => playBar(Math.max(0, heard - 1)),
     ArrowRight: () => playBar(Math.min(bars.length - 1, heard + 1)),
+    ...(several && { Enter: () => player.hear((hears + 1) % takes.length) }),
   };
   return (
     <div className={styles.listening} data-heard={`${from} ${until}`}>
+      {notes && (
+        <FollowedNotes
+          address={notes}
+          from={Math.min(...bars.map(({ bar }) => bar))}
+          to={Math.max(...bars.map(({ bar }) => bar))}
+          here={bars[heard]?.bar}
+        />
+      )}
       <div
         className={styles.waveBox}
         tabIndex={0}
         role="group"
-        aria-label={said.wave}
+        aria-label={several ? said.waves : said.wave}
         onKeyDown={(event) => {
           const act = event.target === event.currentTarget ? keys[event.key] : undefined;
           if (!act) return;
@@ -82,7 +100,11 @@ function Opened({ player, about }: { readonly player: TakePlayer; readonly about
           act();
         }}
       >
-        <Wave player={player} peaks={about.peaks} />
+        {takes.map(({ url }, index) => (
+          <div key={url} data-quiet={index === hears ? undefined : ""} className={styles.voice}>
+            <Wave player={player} index={index} />
+          </div>
+        ))}
         {bars.map((bar, index) => (
           <span
             key={index}
@@ -109,6 +131,7 @@ function Opened({ player, about }: { readonly player: TakePlayer; readonly about
           </button>
         ))}
       </div>
+      {several && <Which takes={takes} hears={hears} onHear={(index) => player.hear(index)} />}
       <div className={styles.controls}>
         <Button
           variant="contained"
@@ -134,77 +157,28 @@ function Opened({ player, about }: { readonly player: TakePlayer; readonly about
   );
 }
 
-const nonceOfPage = (): string =>
-  document.querySelector<HTMLMetaElement>('meta[property="csp-nonce"]')?.nonce ?? "";
-
-function Wave({ player, peaks }: { readonly player: TakePlayer; readonly peaks: string }) {
-  const box = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    let over = false;
-    const drawn = player.draw(box.current!, peaksOf(peaks), nonceOfPage());
-    void drawn.then((wave) => over && wave.destroy());
-    return () => {
-      over = true;
-      void drawn.then((wave) => wave.destroy());
-    };
-  }, [player, peaks]);
-  return <div className={styles.wave} ref={box} aria-hidden />;
+interface WhichProps {
+  readonly takes: ListeningProps["takes"];
+  readonly hears: number;
+  readonly onHear: (index: number) => void;
 }
 
-function Speed({ player }: { readonly player: TakePlayer }) {
+/** Which of the takes is heard; the other goes on in the same beat. */
+function Which({ takes, hears, onHear }: WhichProps) {
   return (
-    <label className={styles.choice}>
-      {said.speed}
-      <select
-        defaultValue={100}
-        onChange={({ target }) => player.speed(Number(target.value) / 100)}
-      >
-        {SPEEDS.map((speed) => (
-          <option key={speed} value={speed}>
-            {said.percent(speed)}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-}
-
-interface LoopProps {
-  readonly bars: readonly number[];
-  readonly loops: boolean;
-  /** Places among the bars. */
-  readonly stretch: { readonly first: number; readonly last: number };
-  readonly onLoops: (loops: boolean) => void;
-  readonly onStretch: (stretch: LoopProps["stretch"]) => void;
-}
-
-function Loop({ bars, loops, stretch, onLoops, onStretch }: LoopProps) {
-  const place = (label: string, value: number, set: (at: number) => LoopProps["stretch"]) => (
-    <label className={styles.choice}>
-      {label}
-      <select value={value} onChange={({ target }) => onStretch(set(Number(target.value)))}>
-        {bars.map((bar, index) => (
-          <option key={index} value={index}>
-            {bar}
-          </option>
-        ))}
-      </select>
-    </label>
-  );
-  return (
-    <fieldset className={styles.loop}>
-      <label className={styles.choice}>
-        <input type="checkbox" checked={loops} onChange={({ target }) => onLoops(target.checked)} />
-        {said.loop}
-      </label>
-      {place(said.loopFrom, stretch.first, (at) => ({
-        first: at,
-        last: Math.max(at, stretch.last),
-      }))}
-      {place(said.loopTo, stretch.last, (at) => ({
-        first: Math.min(at, stretch.first),
-        last: at,
-      }))}
+    <fieldset className={styles.which}>
+      <legend>{said.which}</legend>
+      {takes.map(({ url, name }, index) => (
+        <label key={url} className={styles.choice}>
+          <input
+            type="radio"
+            name="hears"
+            checked={index === hears}
+            onChange={() => onHear(index)}
+          />
+          {name}
+        </label>
+      ))}
     </fieldset>
   );
 }

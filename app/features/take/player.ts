@@ -1,5 +1,5 @@
 import type WaveSurfer from "wavesurfer.js";
-import type { TakeSound } from "./take-sound";
+import type { TakeVoice } from "./take-sound";
 
 export interface Stretch {
   readonly from: number;
@@ -8,24 +8,34 @@ export interface Stretch {
 
 export interface PlayerView {
   readonly playing: boolean;
-  /** Seconds from the beginning of what is heard. */
+  /** Seconds from the beginning of what is heard, as the first take counts them. */
   readonly at: number;
+  /** Which of the takes is heard, from 0. */
+  readonly hears: number;
 }
 
-/** Plays a take: from anywhere, a stretch of it round and round, slower at the same pitch. */
+/**
+ * Plays a take: from anywhere, a stretch of it round and round, slower at the same pitch. Of several
+ * takes of the same bars one is heard, and another from the same beat on. All seconds are those of
+ * the first.
+ */
 export class TakePlayer {
-  private view: PlayerView = { playing: false, at: 0 };
+  private view: PlayerView = { playing: false, at: 0, hears: 0 };
   private readonly listeners = new Set<() => void>();
   private stretch: Stretch | undefined;
   private frame = 0;
-  readonly audio = new Audio();
+  private readonly sounding: readonly HTMLAudioElement[];
+  private hears = 0;
 
-  constructor(private readonly sound: TakeSound) {
-    this.audio.src = sound.plain;
-    this.audio.preservesPitch = true;
-    this.audio.onplay = () => this.follow();
-    this.audio.onpause = () => this.tell();
-    this.audio.onseeked = () => this.tell();
+  constructor(readonly voices: readonly TakeVoice[]) {
+    this.sounding = voices.map(({ sound }) => {
+      const audio = new Audio(sound.plain);
+      audio.preservesPitch = true;
+      audio.onplay = () => this.follow();
+      audio.onpause = () => this.tell();
+      audio.onseeked = () => this.tell();
+      return audio;
+    });
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -34,27 +44,51 @@ export class TakePlayer {
   };
   readonly snapshot = (): PlayerView => this.view;
 
+  get audio(): HTMLAudioElement {
+    return this.sounding[this.hears]!;
+  }
+  private get voice(): TakeVoice {
+    return this.voices[this.hears]!;
+  }
+  private get at(): number {
+    return this.voice.shared(this.audio.currentTime);
+  }
+  private goTo(seconds: number): void {
+    const { sound, own } = this.voice;
+    this.audio.currentTime = Math.min(Math.max(0, own(seconds)), sound.seconds);
+  }
+
   private tell(): void {
-    this.view = { playing: !this.audio.paused, at: this.audio.currentTime };
+    const at = Math.max(0, this.at);
+    this.view = { playing: !this.audio.paused, at, hears: this.hears };
     for (const listener of this.listeners) listener();
   }
 
   /** While it sounds: where it is, and back to the beginning of a stretch at its end. */
   private follow = (): void => {
     cancelAnimationFrame(this.frame);
-    const { stretch, audio } = this;
-    if (stretch && (audio.currentTime >= stretch.to || audio.currentTime < stretch.from - 0.05)) {
-      audio.currentTime = stretch.from;
-    }
+    const { stretch, at } = this;
+    if (stretch && (at >= stretch.to || at < stretch.from - 0.05)) this.goTo(stretch.from);
     this.tell();
-    if (!audio.paused) this.frame = requestAnimationFrame(this.follow);
+    if (!this.audio.paused) this.frame = requestAnimationFrame(this.follow);
   };
 
   toggle = (): void => void (this.audio.paused ? this.audio.play() : this.audio.pause());
 
   playFrom(seconds: number): void {
-    this.audio.currentTime = Math.min(Math.max(0, seconds), this.sound.seconds);
+    this.goTo(seconds);
     void this.audio.play();
+  }
+
+  /** Another of the takes goes on in the same beat. */
+  hear(index: number): void {
+    const { at, audio: before } = this;
+    const { paused } = before;
+    this.hears = index;
+    this.goTo(at);
+    if (!paused) void this.audio.play();
+    before.pause();
+    this.tell();
   }
 
   loop(stretch: Stretch | undefined): void {
@@ -63,26 +97,29 @@ export class TakePlayer {
 
   /** 0.5–1 of the speed at which it was played, at the same pitch. */
   speed(rate: number): void {
-    this.audio.playbackRate = rate;
+    for (const audio of this.sounding) audio.playbackRate = rate;
   }
 
   click(under: boolean): void {
-    const { currentTime, paused, playbackRate } = this.audio;
-    this.audio.src = under ? this.sound.clicked : this.sound.plain;
-    this.audio.currentTime = currentTime;
-    this.audio.playbackRate = playbackRate;
-    if (!paused) void this.audio.play();
+    this.sounding.forEach((audio, index) => {
+      const { currentTime, paused, playbackRate } = audio;
+      const { sound } = this.voices[index]!;
+      audio.src = under ? sound.clicked : sound.plain;
+      audio.currentTime = currentTime;
+      audio.playbackRate = playbackRate;
+      if (!paused) void audio.play();
+    });
   }
 
-  /** Draws the waveform into a box from the values that were kept; it follows what is heard. */
-  async draw(box: HTMLElement, peaks: readonly number[], nonce: string): Promise<WaveSurfer> {
+  /** Draws the waveform of a take into a box; it follows what is heard. */
+  async draw(box: HTMLElement, index: number, nonce: string): Promise<WaveSurfer> {
     const { default: Wave } = await import("wavesurfer.js");
     const style = getComputedStyle(box);
     const wave = Wave.create({
       container: box,
       height: box.clientHeight,
-      peaks: [[...peaks]],
-      duration: this.sound.seconds,
+      peaks: [[...this.voices[index]!.peaks]],
+      duration: this.voices[0]!.sound.seconds,
       waveColor: style.getPropertyValue("--ink-soft").trim() || "#555",
       progressColor: style.getPropertyValue("--verdigris").trim() || "#276b60",
       cursorColor: style.getPropertyValue("--madder").trim() || "#8c1c2c",
@@ -92,18 +129,18 @@ export class TakePlayer {
       hideScrollbar: true,
       cspNonce: nonce,
     });
-    wave.on("interaction", (seconds: number) => {
-      this.audio.currentTime = seconds;
-    });
+    wave.on("interaction", (seconds: number) => this.goTo(seconds));
     this.subscribe(() => wave.setTime(this.view.at));
     return wave;
   }
 
   dispose(): void {
     cancelAnimationFrame(this.frame);
-    this.audio.pause();
-    this.audio.removeAttribute("src");
+    for (const audio of this.sounding) {
+      audio.pause();
+      audio.removeAttribute("src");
+    }
     this.listeners.clear();
-    this.sound.release();
+    for (const { sound } of this.voices) sound.release();
   }
 }

@@ -1,20 +1,24 @@
 import Button from "@mui/material/Button";
-import { Form } from "react-router";
+import { Form, Link } from "react-router";
 import { TempoText } from "~/components/beat-unit";
 import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
 import { useAlive } from "~/components/alive";
+import type { Ear } from "~/core/judge";
 import type { Take } from "~/core/listen";
 import { daysBetween, type BeatUnit, type Day } from "~/core/units";
 import { words } from "~/words";
 import { listenWords as said } from "~/words/listen";
 import { HandIn } from "./hand-in";
 import type { AsksForTake, HandedIn } from "./hand-in-shapes";
-import { Heard, SayHeard, type EarCounts } from "./heard";
+import { Heard, SayHeard } from "./heard";
 import { Listening } from "./listening";
 import { TakeList } from "./take-list";
 import type { TakeOfList } from "./take-shapes";
 import styles from "./take.module.css";
+
+/** So many of the latest are offered to be put beside it. */
+const MOST_BESIDE = 4;
 
 export interface TakePageProps {
   readonly studioId: string;
@@ -29,9 +33,13 @@ export interface TakePageProps {
     readonly id: string;
     readonly title: string;
     readonly name: string;
+    /** Where the notes of its piece are had, if it has any. */
+    readonly notes: string | undefined;
     readonly beatUnit: BeatUnit;
   };
   readonly others: readonly TakeOfList[];
+  /** Another take of the same bars, to be heard against it. */
+  readonly beside: (TakeOfList & { readonly about: Take }) | undefined;
   readonly used: number;
   readonly teaches: boolean;
   /** A parent who may listen, and changes nothing. */
@@ -43,7 +51,7 @@ export interface TakePageProps {
   readonly refusal: string | undefined;
   /** The bars in which whoever is here heard a flaw, once they have said it. */
   readonly heard: { readonly flawed: readonly number[] } | undefined;
-  readonly ear: EarCounts;
+  readonly ear: Ear;
   readonly most: number;
 }
 
@@ -51,7 +59,6 @@ export interface TakePageProps {
 export function TakePage(props: TakePageProps) {
   const { studioId, today, take, person, passage, others, used, most, heard, ear } = props;
   const formats = useFormats();
-  const alive = useAlive();
   const { about } = take;
   const bars = words.bars(take.fromBar, take.toBar);
   const left = daysBetween(today, take.keptUntil);
@@ -72,11 +79,7 @@ export function TakePage(props: TakePageProps) {
       }}
     >
       <Section title={said.title}>
-        {alive ? (
-          <Listening url={`/studio/${studioId}/recordings/${take.id}/sound`} about={about} />
-        ) : (
-          <p className={styles.soft}>{said.opening}</p>
-        )}
+        <ToHear {...props} />
         <p className={styles.soft}>
           {said.placed[about.placedBy]} {about.gaps && said.gaps}
         </p>
@@ -134,5 +137,50 @@ export function TakePage(props: TakePageProps) {
         )}
       </footer>
     </Page>
+  );
+}
+
+/** The take, alone or with another of the same bars beside it. */
+function ToHear({ studioId, take, beside, others, passage }: TakePageProps) {
+  const formats = useFormats();
+  const alive = useAlive();
+  if (!alive) return <p className={styles.soft}>{said.opening}</p>;
+  const heard = beside ? [take, beside] : [take];
+  const named = ({ tempo, at }: TakeOfList) =>
+    said.besideLine(formats.tenth(tempo), formats.moment(at));
+  const here = `/studio/${studioId}/recordings/${take.id}`;
+  const sameBars = others.filter(
+    ({ fromBar, toBar }) => fromBar === take.fromBar && toBar === take.toBar,
+  );
+  return (
+    <>
+      <Listening
+        key={heard.map(({ id }) => id).join()}
+        takes={heard.map((each) => ({
+          url: `/studio/${studioId}/recordings/${each.id}/sound`,
+          about: each.about,
+          name: named(each),
+        }))}
+        notes={passage.notes}
+      />
+      {beside ? (
+        <p>
+          <Link to={here} preventScrollReset>
+            {said.alone}
+          </Link>
+        </p>
+      ) : (
+        sameBars.length > 0 && (
+          <p className={styles.beside}>
+            {said.beside}{" "}
+            {sameBars.slice(0, MOST_BESIDE).map((each) => (
+              <Link key={each.id} to={`${here}?beside=${each.id}`} preventScrollReset>
+                {named(each)}
+              </Link>
+            ))}
+          </p>
+        )
+      )}
+    </>
   );
 }

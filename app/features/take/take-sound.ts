@@ -1,12 +1,31 @@
 import { wavFile } from "~/audio/track";
-import type { Take } from "~/core/listen";
+import { momentBeside, peaksBeside, type Take } from "~/core/listen";
 
 const CLICK_SECONDS = 0.03;
 const ACCENT_HZ = 1760;
 const BEAT_HZ = 1175;
 const CLICK_LEVEL = 0.35;
 
+const PEAK_SECONDS = 0.02;
+
 type About = Pick<Take, "from" | "until" | "bars">;
+
+/** A take, where its sound is had and what is known of it. */
+export interface TakeToHear {
+  readonly url: string;
+  readonly about: Take;
+}
+
+/** A take that is ready to be heard beside others, over the bars of the first of them. */
+export interface TakeVoice {
+  readonly sound: TakeSound;
+  /** Seconds of its own sound for seconds of the first's. */
+  readonly own: (at: number) => number;
+  /** The other way about. */
+  readonly shared: (own: number) => number;
+  /** Its waveform over the bars of the first. */
+  readonly peaks: readonly number[];
+}
 
 /** A short ping on each beat, the first of a bar higher, where the player should have been. */
 function withClick(samples: Float32Array, rate: number, { from, bars }: About): Float32Array {
@@ -38,7 +57,7 @@ export interface TakeSound {
  * Fetches a take and cuts it to what is to be heard, as plain samples: what a browser's recorder
  * writes has no length and can't be moved about in exactly.
  */
-export async function openTake(url: string, about: About): Promise<TakeSound> {
+async function openTake(url: string, about: About): Promise<TakeSound> {
   const answer = await fetch(url);
   if (!answer.ok) throw new Error(`The server answered ${answer.status}.`);
   const rate = 44_100;
@@ -60,6 +79,29 @@ export async function openTake(url: string, about: About): Promise<TakeSound> {
   };
 }
 
+/** Opens takes of the same bars; the first lends the others its bars. */
+export async function openTakes(takes: readonly TakeToHear[]): Promise<TakeVoice[]> {
+  const opening = await Promise.allSettled(takes.map(({ url, about }) => openTake(url, about)));
+  const sounds = opening.flatMap((each) => (each.status === "fulfilled" ? [each.value] : []));
+  if (sounds.length < takes.length) {
+    for (const sound of sounds) sound.release();
+    throw new Error("A take did not open.");
+  }
+  const first = takes[0]!.about;
+  return sounds.map((sound, index) => {
+    const { about } = takes[index]!;
+    const there = momentBeside(first.bars, about.bars);
+    const back = momentBeside(about.bars, first.bars);
+    const own = (at: number) => there(at + first.from) - about.from;
+    return {
+      sound,
+      own,
+      shared: (at) => back(at + about.from) - first.from,
+      peaks: peaksBeside(peaksOf(about.peaks), PEAK_SECONDS, sounds[0]!.seconds, own),
+    };
+  });
+}
+
 /** The values of a waveform as they were kept, between 0 and 1. */
-export const peaksOf = (text: string): number[] =>
+const peaksOf = (text: string): number[] =>
   [...atob(text)].map((letter) => letter.charCodeAt(0) / 255);

@@ -69,7 +69,7 @@ test("a take is handed in, exchanged, heard bar by bar, sent back, and handed in
   expect(await waits()).toEqual([[second, false]]);
   expect((await handInsOf(services, studioId, first)).handedIn).toEqual([]);
   // What is handed in is kept until the school year ends.
-  const kept = await takePage(services, studioId, second, personId);
+  const kept = await takePage(services, studioId, second, { listener: personId });
   expect(kept.take.keptUntil >= "2026-07-31").toBe(true);
 
   const [one] = (await handInsOf(services, studioId, second)).handedIn;

@@ -146,7 +146,7 @@ describe("listening back", () => {
       for (const bar of bars) form.append("flawed", bar);
       return sayHeard(services, studioId, { takeId: of.takeId, listener: personId }, form);
     };
-    expect(await takePage(services, studioId, of.takeId, personId)).toMatchObject({
+    expect(await takePage(services, studioId, of.takeId, { listener: personId })).toMatchObject({
       take: { verdict: "clean" },
       heard: undefined,
       ear: { listened: 0 },
@@ -155,7 +155,7 @@ describe("listening back", () => {
     expect(await said("5")).toMatchObject({ ok: true });
     // Whoever has seen the verdict can't say that they heard otherwise.
     expect(await said()).toMatchObject({ ok: true });
-    expect(await takePage(services, studioId, of.takeId, personId)).toMatchObject({
+    expect(await takePage(services, studioId, of.takeId, { listener: personId })).toMatchObject({
       heard: { flawed: [5] },
       ear: { listened: 1, kind: 1, hard: 0 },
     });
@@ -173,7 +173,9 @@ describe("a take that is kept", () => {
     expect((await sent()).ok).toBe(true);
     await dropTake(room.services, of.studioId, first);
     expect(await heard()).toEqual(webm);
-    await expect(takePage(room.services, of.studioId, first, room.personId)).rejects.toMatchObject({
+    await expect(
+      takePage(room.services, of.studioId, first, { listener: room.personId }),
+    ).rejects.toMatchObject({
       kind: "not-found",
     });
     await dropTake(room.services, of.studioId, of.takeId);
@@ -206,7 +208,7 @@ describe("a take that is kept", () => {
     expect((await todayPage(services, studioId, personId)).takesLeaving).toBe(0);
     room.clock.now += 40 * 86_400_000;
     expect(await days("30")).toEqual({ ok: true, value: undefined });
-    const page = await takePage(services, studioId, of.takeId, personId);
+    const page = await takePage(services, studioId, of.takeId, { listener: personId });
     expect(page.take.keptUntil).toBe(addDays(page.today, 1));
     expect((await todayPage(services, studioId, personId)).takesLeaving).toBe(1);
     await sweepTakes(services);

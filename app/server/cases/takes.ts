@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import { takeSchema } from "~/core/listen";
+import { areBeside, takeSchema } from "~/core/listen";
 import { err, ok, type Result } from "~/core/result";
 import { addDays, dayOf } from "~/core/units";
 import {
@@ -28,6 +28,7 @@ import {
 } from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
 import { todayIn, type Services } from "../services";
+import { notationOf } from "./scores";
 import { RECORDED_KINDS, soundKind } from "../takes/sound-kind";
 
 /** What the sound of one student may take up together. */
@@ -155,15 +156,6 @@ export const takesListed = async (
   of: { readonly passageId?: string; readonly sessionId?: string },
 ): Promise<TakeLine[]> => (await takesOf(db, studioId, of, LISTED)).map(takeLine);
 
-/** How a player's own ear compares with the stand: takes that they listened to. */
-export interface Ear {
-  readonly listened: number;
-  /** Clean at the stand, a flaw heard in it afterwards. */
-  readonly kind: number;
-  /** Flawed at the stand, none heard in it. */
-  readonly hard: number;
-}
-
 const MOST_BARS = 500;
 
 /** The bars in which a flaw was heard, as the form sends them. */
@@ -190,12 +182,23 @@ export async function sayHeard(
   return ok(undefined);
 }
 
-/** A take to be listened to, by somebody: they see its verdict once they have said what they heard. */
+/** Another take of the same bars of a passage, to be heard beside one. */
+async function takeBeside(services: Services, studioId: string, take: TakeRow, id: string) {
+  const other = await takeById(services.db, studioId, id);
+  const isSame =
+    other.passage_id === take.passage_id && areBeside(take.about.bars, other.about.bars);
+  return isSame ? { ...takeLine(other), about: other.about } : undefined;
+}
+
+/**
+ * A take to be listened to, by somebody: they see its verdict once they have said what they heard.
+ * Another of the same bars may be heard beside it; one of other bars is left out.
+ */
 export async function takePage(
   services: Services,
   studioId: string,
   takeId: string,
-  listener: string,
+  { listener, beside }: { readonly listener: string; readonly beside?: string | undefined },
 ) {
   const { db } = services;
   const take = await takeById(db, studioId, takeId);
@@ -226,7 +229,11 @@ export async function takePage(
       title: passage.piece.title,
       name: passage.name,
       beatUnit: passage.beatUnit,
+      pieceId: passage.pieceId,
+      hasNotes: Boolean(await notationOf(services, studioId, person.id, passage.pieceId)),
     },
+    beside:
+      beside && beside !== takeId ? await takeBeside(services, studioId, take, beside) : undefined,
     others: others.filter(({ id }) => id !== takeId),
     used,
     most: MOST_TAKE_BYTES,

@@ -3,7 +3,7 @@ import type { AdviceFacts } from "~/core/judge";
 import { chanceIn, honestTarget } from "~/core/record";
 import { addDays, daysBetween, MINUTE_MS, stretchesOf, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { flawsOfPerson, lastSitting, reachedSince, tempoTallies, type Passage } from "~/db/queries";
+import { earOf, flawsOfPerson, lastSitting, reachedSince, tempoTallies, type Passage } from "~/db/queries";
 import { passageLine } from "../cases/passage-line";
 import { aheadOf, daysAhead, LEAST_PLAYS, type AheadInputs } from "./ahead";
 import { standingOf } from "./standing";
@@ -39,11 +39,12 @@ export async function adviceFacts(
 ): Promise<AdviceFacts> {
   const { today } = inputs;
   const since = addDays(today, -LOOK_BACK_DAYS);
-  const [tallies, reached, sitting, flaws] = await Promise.all([
+  const [tallies, reached, sitting, flaws, ear] = await Promise.all([
     tempoTallies(db, studioId, personId, since),
     reachedSince(db, studioId, personId, since),
     lastSitting(db, studioId, personId),
     flawsOfPerson(db, studioId, personId, addDays(today, -FLAW_DAYS)),
+    earOf(db, studioId, personId),
   ]);
   const daysOf = (id: string): PassageFacts["days"] =>
     reached
@@ -59,6 +60,7 @@ export async function adviceFacts(
       });
   return {
     today,
+    ear,
     lastSitting: sitting && { day: sitting.day, unbroken: longestMinutes(sitting.moments) },
     passages: passages.flatMap((passage): PassageFacts[] => {
       const { ladder } = passage;
