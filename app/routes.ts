@@ -36,6 +36,10 @@ export default [
   route("studio/:studioId/sessions/:sessionId/takes/:takeId", "routes/session-take.ts"),
   route("studio/:studioId/recordings/:takeId/sound", "routes/take-sound.ts"),
   route(
+    "studio/:studioId/recordings/:takeId/comments/:commentId/sound",
+    "routes/spoken-comment.ts",
+  ),
+  route(
     "studio/:studioId/students/:personId/demonstrations/:demonstrationId/sound",
     "routes/demonstration-sound.ts",
   ),

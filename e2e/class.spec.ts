@@ -26,7 +26,7 @@ test("the band's takes are heard one after the other, pinned, one sent back; the
   // The comment has moved what lies below it: nothing is pressed before that rests.
   await page.waitForLoadState("networkidle");
   await ready(page);
-  await page.getByLabel(/^Rating/).fill("nearly");
+  await page.getByLabel("Rating").selectOption("nearly");
   const first = page.url();
   await page.getByRole("button", { name: "Heard; on to the next" }).click();
   await expect(page).not.toHaveURL(first);

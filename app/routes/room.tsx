@@ -1,6 +1,7 @@
 import { RoomPage } from "~/features/records/room-page";
 import { forTeacher } from "~/server/access/guard";
 import { refused } from "~/server/boundary";
+import { rateBy, ratingScale } from "~/server/cases/rating-scale";
 import { isEmptyRoom } from "~/server/cases/rooms";
 import { keepTakesFor, takesDaysOf } from "~/server/cases/takes";
 import { words } from "~/words";
@@ -14,17 +15,21 @@ export const loader = (asked: Route.LoaderArgs) =>
     studioId,
     empty: await isEmptyRoom(services, studioId),
     takesDays: await takesDaysOf(services, studioId),
+    scale: await ratingScale(services, studioId),
   }));
 
-/** How many days takes are kept. */
+/** How many days takes are kept, or how what is handed in is rated. */
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
-    const done = await keepTakesFor(services, studioId, await asked.request.formData());
-    return done.ok ? { kept: true as const } : refused(done.error);
+    const form = await asked.request.formData();
+    const rates = form.get("what") === "ratings";
+    const done = await (rates ? rateBy : keepTakesFor)(services, studioId, form);
+    if (!done.ok) return refused(done.error);
+    return { kept: rates ? ("ratings" as const) : ("days" as const) };
   });
 
 export default function Room({ loaderData, actionData }: Route.ComponentProps) {
   const refusal = actionData && "errors" in actionData ? actionData : undefined;
-  const kept = actionData !== undefined && "kept" in actionData;
+  const kept = actionData && "kept" in actionData ? actionData.kept : undefined;
   return <RoomPage {...loaderData} refused={refusal} kept={kept} />;
 }

@@ -16,6 +16,8 @@ export const listenWords = {
   wave: "The take from beginning to end. Space plays and pauses, the arrows go a bar back or on.",
   waves:
     "The takes from beginning to end, one above the other. Space plays and pauses, the arrows go a bar back or on, Enter goes over to the other take.",
+  deskKeys:
+    "Keys: Space plays, the arrows go from bar to bar, C comments on the bar that is heard, H says “heard” and goes on, A asks for it again.",
   which: "You hear",
   beside: "Put another take beside it:",
   besideLine: (tempo: string, day: string) => `${tempo} bpm, ${day}`,
@@ -93,7 +95,16 @@ export const listenWords = {
     bar: "Bar",
     comment: "Comment",
     pin: "Pin it",
-    rating: "Rating, in your own scale (may stay empty)",
+    speak: "Say it instead",
+    spoken: "Stop, and pin it",
+    speaking: (seconds: number, most: number) => `${seconds} s of ${most}`,
+    refused: "The microphone was refused. It can be written all the same.",
+    hearSpoken: "Hear it said",
+    hush: "Stop it",
+    hearComment: (bar: number | null) =>
+      bar === null ? "What the teacher says of all of it" : `What the teacher says of bar ${bar}`,
+    rating: "Rating",
+    unrated: "none",
     heard: "Heard; on to the next",
     again: "Again, please",
     desk: "Takes to hear",

@@ -21,6 +21,17 @@ export const recordsWords = {
     takesDays: "Days that a take is kept",
     takesKeep: "Keep it so",
     takesKept: "Kept.",
+    ratings: {
+      title: "Ratings",
+      lead: "What is handed in is rated by",
+      kinds: { words: "words of your own", points: "points", none: "no rating" },
+      usual: ["secure", "nearly", "not yet"],
+      words: "Words, the best first",
+      wordsHelp: "Between commas: secure, nearly, not yet",
+      most: "Points at most",
+      keep: "Rate so",
+      kept: "Kept. What was rated before stays as it was said.",
+    },
     takesLead:
       "What was handed in is kept until the school year ends, in July. Before takes are deleted, their players are told a day ahead; fewer days never delete one today.",
     in: "Bring a room in",

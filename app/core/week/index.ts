@@ -91,3 +91,4 @@ export type { AskedItem, ReviewedItem, SheetItem, StudentWeek, WeekDay, WeekItem
 export type { GroupItemTold, MemberItem, MemberLine } from "./group-told";
 export type { ReportLine } from "./report-told";
 export { chanceByHeart } from "./heart-chance";
+export { ratingScaleSchema, ratingsOf, type RatingScale } from "./rating";

@@ -15,14 +15,17 @@ const handInRow = v.object({
   answer: v.nullable(v.picklist(["heard", "again"])),
   rating: v.string(),
   answered_at: v.nullable(v.date()),
-  comments: v.array(v.object({ id: idRow, bar: v.nullable(v.number()), text: v.string() })),
+  comments: v.array(
+    v.object({ id: idRow, bar: v.nullable(v.number()), text: v.string(), spoken: v.boolean() }),
+  ),
 });
 export type HandInRow = v.InferOutput<typeof handInRow>;
 
 const HAND_IN = `
   select hand_in.id, hand_in.person_id, item_id, title, take_id, line, due, hand_in.at, answer,
     rating, answered_at,
-    coalesce((select jsonb_agg(jsonb_build_object('id', id, 'bar', bar, 'text', text)
+    coalesce((select jsonb_agg(jsonb_build_object('id', id, 'bar', bar, 'text', text,
+          'spoken', hash is not null)
         order by bar nulls first, at)
       from hand_in_comment where hand_in_id = hand_in.id), '[]') as comments
   from hand_in`;
@@ -127,13 +130,59 @@ export const addComment = (
     readonly bar: number | null;
     readonly text: string;
     readonly at: Date;
+    readonly sound: KeptSound | undefined;
   },
 ) =>
   db.execute(
-    `insert into hand_in_comment (studio_id, id, hand_in_id, bar, text, at)
-     values ($1, $2, $3, $4, $5, $6) on conflict (id) do nothing`,
-    [studioId, it.id, handInId, it.bar, it.text, it.at],
+    `insert into hand_in_comment (studio_id, id, hand_in_id, bar, text, at, hash, media_type, bytes)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9) on conflict (id) do nothing`,
+    [
+      studioId,
+      it.id,
+      handInId,
+      it.bar,
+      it.text,
+      it.at,
+      it.sound?.hash ?? null,
+      it.sound?.mediaType ?? null,
+      it.sound?.bytes ?? null,
+    ],
   );
+
+/** A sound that lies beside the database. */
+export interface KeptSound {
+  readonly hash: string;
+  readonly mediaType: string;
+  readonly bytes: number;
+}
+
+/** The sound of a spoken comment on what was handed in with a take. */
+export const spokenComment = (db: Queries, studioId: string, takeId: string, id: string) =>
+  db.maybeOne(
+    v.object({ hash: v.string(), media_type: v.string() }),
+    `select hash, media_type from hand_in_comment
+     join hand_in on hand_in.id = hand_in_id
+     where hand_in_comment.studio_id = $1 and take_id = $2 and hand_in_comment.id = $3
+       and hash is not null`,
+    [studioId, takeId, id],
+  );
+
+/** Contents of what was said aloud of a student's takes, or of one. */
+export const spokenOf = async (
+  db: Queries,
+  studioId: string,
+  of: { readonly takeId?: string; readonly personId?: string },
+): Promise<string[]> =>
+  (
+    await db.many(
+      v.object({ hash: v.string() }),
+      `select hash from hand_in_comment
+       join hand_in on hand_in.id = hand_in_id
+       where hand_in_comment.studio_id = $1 and hash is not null
+         and ($2::uuid is null or take_id = $2) and ($3::uuid is null or person_id = $3)`,
+      [studioId, of.takeId ?? null, of.personId ?? null],
+    )
+  ).map(({ hash }) => hash);
 
 /** What is handed in is kept longer, until a day at least. */
 export const keepTakeUntil = (db: Queries, studioId: string, takeId: string, day: Day) =>

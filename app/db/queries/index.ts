@@ -141,7 +141,9 @@ export {
 export {
   allStudios,
   insertStudio,
+  ratingScaleOf,
   setCountedBy,
+  setRatingScale,
   setStudioConcert,
   studioById,
   studiosCountedBefore,
@@ -280,5 +282,8 @@ export {
   handInsOfTake,
   keepTakeUntil,
   putHandIn,
+  spokenComment,
+  spokenOf,
   waitingHandIns,
+  type KeptSound,
 } from "./hand-ins";

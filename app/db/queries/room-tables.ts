@@ -15,6 +15,7 @@ import { mustDoSchema, sessionEventSchema, sessionPlanSchema, shapeSchema } from
 import {
   assignmentSchema,
   gradeRuleSchema,
+  ratingScaleSchema,
   groupItemSchema,
   itemSchema,
   memoryPlanSchema,
@@ -56,7 +57,7 @@ const eventRow = v.pipe(
 export const ROOM_TABLES = {
   /** Whether anybody may come in on one press is not carried, nor by which counting it was counted. */
   studio: {
-    row: rows({ grading: v.nullish(gradeRuleSchema) }),
+    row: rows({ grading: v.nullish(gradeRuleSchema), rating_scale: v.optional(ratingScaleSchema) }),
     of: own("studio"),
     leaves: ["demo", "counted_by"],
   },

@@ -1,5 +1,6 @@
 import * as v from "valibot";
 import type { Day } from "~/core/units";
+import { ratingScaleSchema, type RatingScale } from "~/core/week";
 import type { Queries } from "~/db/client";
 import { idRow, studioRow, type Studio } from "./rows";
 
@@ -35,3 +36,19 @@ export const setCountedBy = (db: Queries, id: string, version: number) =>
 
 export const setStudioConcert = (db: Queries, id: string, name: string, day: Day) =>
   db.execute("update studio set concert_name = $2, concert_on = $3 where id = $1", [id, name, day]);
+
+/** How a room rates what is handed in. */
+export const ratingScaleOf = async (db: Queries, studioId: string): Promise<RatingScale> =>
+  (
+    await db.one(
+      v.object({ rating_scale: ratingScaleSchema }),
+      "select rating_scale from studio where id = $1",
+      [studioId],
+    )
+  ).rating_scale;
+
+export const setRatingScale = (db: Queries, studioId: string, scale: RatingScale) =>
+  db.execute("update studio set rating_scale = $2::jsonb where id = $1", [
+    studioId,
+    JSON.stringify(scale),
+  ]);

@@ -162,7 +162,8 @@ export const hashInUse = async (db: Queries, hash: string): Promise<boolean> =>
   (await db.maybeOne(
     v.object({ id: idRow }),
     `select id from take where hash = $1 union all
-     select id from demonstration where hash = $1 limit 1`,
+     select id from demonstration where hash = $1 union all
+     select id from hand_in_comment where hash = $1 limit 1`,
     [hash],
   )) !== undefined;
 
@@ -170,12 +171,13 @@ export const hashInUse = async (db: Queries, hash: string): Promise<boolean> =>
 export const deleteTakesBefore = (db: Queries, day: Day) =>
   db.execute("delete from take where kept_until < $1", [day]);
 
-/** Which contents any take or demonstration of any room still is. */
+/** Which contents any take, demonstration or spoken comment of any room still is. */
 export const takeHashes = async (db: Queries): Promise<string[]> =>
   (
     await db.many(
       v.object({ hash: v.string() }),
-      "select hash from take union select hash from demonstration",
+      `select hash from take union select hash from demonstration
+       union select hash from hand_in_comment where hash is not null`,
     )
   ).map(({ hash }) => hash);
 

@@ -3,8 +3,10 @@ import { Form, Link } from "react-router";
 import { Field, type Refused } from "~/components/field";
 import { Page, Section } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
+import type { RatingScale } from "~/core/week";
 import { recordsWords } from "~/words/records";
 import { BringIn } from "./bring-in";
+import { RatingScaleForm } from "./rating-scale";
 import styles from "./records.module.css";
 
 interface RoomPageProps {
@@ -13,13 +15,16 @@ interface RoomPageProps {
   /** How many days takes are kept. */
   readonly takesDays: number;
   readonly refused: Refused | undefined;
-  readonly kept: boolean;
+  /** What was kept just now. */
+  readonly kept: "days" | "ratings" | undefined;
+  readonly scale: RatingScale;
 }
 
 const { room } = recordsWords;
 
 /** What goes out of a room, and comes in. */
-export function RoomPage({ studioId, empty, takesDays, refused, kept }: RoomPageProps) {
+export function RoomPage(props: RoomPageProps) {
+  const { studioId, empty, takesDays, refused, kept, scale } = props;
   const home = `/studio/${studioId}`;
   return (
     <Page title={room.title} lead={room.lead}>
@@ -46,9 +51,12 @@ export function RoomPage({ studioId, empty, takesDays, refused, kept }: RoomPage
             refused={refused}
           />
           <SubmitButton variant="outlined">{room.takesKeep}</SubmitButton>
-          {kept && <span role="status">{room.takesKept}</span>}
+          {kept === "days" && <span role="status">{room.takesKept}</span>}
         </Form>
         <p className={styles.soft}>{room.takesLead}</p>
+      </Section>
+      <Section title={room.ratings.title}>
+        <RatingScaleForm scale={scale} refused={refused} kept={kept === "ratings"} />
       </Section>
       <Section title={room.in}>
         <BringIn home={home} empty={empty} />

@@ -24,5 +24,7 @@ export interface HandedIn {
     readonly id: string;
     readonly bar: number | null;
     readonly text: string;
+    /** It was said aloud as well, or only so. */
+    readonly spoken: boolean;
   }[];
 }

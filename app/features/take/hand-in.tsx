@@ -1,29 +1,38 @@
 import Button from "@mui/material/Button";
-import { useId, useState } from "react";
+import { useId } from "react";
 import { Form } from "react-router";
 import { useFormats } from "~/components/locale";
 import { words } from "~/words";
 import { listenWords } from "~/words/listen";
+import { Comment } from "./comment";
+import { ANSWER } from "./desk-ids";
 import type { AsksForTake, HandedIn } from "./hand-in-shapes";
+import { Line, useNewId } from "./line";
+import { Spoken } from "./spoken";
 import styles from "./take.module.css";
 
 const { handIn: said } = listenWords;
 
 interface HandInProps {
+  /** Where the take is had. */
+  readonly address: string;
   readonly asks: readonly AsksForTake[];
   readonly handedIn: readonly HandedIn[];
   readonly bars: readonly number[];
   readonly teaches: boolean;
+  /** What can be said on the teacher's scale, the best first. */
+  readonly ratings: readonly string[];
   readonly refusal: string | undefined;
 }
 
 /** Handing a take in, and what the teacher says of it. */
-export function HandIn({ asks, handedIn, bars, teaches, refusal }: HandInProps) {
+export function HandIn(props: HandInProps) {
+  const { asks, handedIn, teaches, refusal } = props;
   return (
     <>
       {refusal && <p role="alert">{refusal}</p>}
-      {handedIn.map((one) => (
-        <One key={one.id} one={one} bars={bars} teaches={teaches} />
+      {handedIn.map((one, index) => (
+        <One key={one.id} {...props} one={one} first={index === 0} />
       ))}
       {!teaches && asks.map((item) => <Ask key={item.id} item={item} />)}
       {handedIn.length === 0 && (teaches || asks.length === 0) && (
@@ -31,12 +40,6 @@ export function HandIn({ asks, handedIn, bars, teaches, refusal }: HandInProps) 
       )}
     </>
   );
-}
-
-/** Its id is made here, so that sent twice it is handed in once. */
-function useNewId(): string {
-  const [id] = useState(() => crypto.randomUUID());
-  return id;
 }
 
 function Ask({ item }: { readonly item: AsksForTake }) {
@@ -59,23 +62,13 @@ function Ask({ item }: { readonly item: AsksForTake }) {
   );
 }
 
-function Line(props: { name: string; label: string; most: number; required?: boolean }) {
-  const id = useId();
-  return (
-    <div className={styles.field}>
-      <label htmlFor={id}>{props.label}</label>
-      <input id={id} name={props.name} maxLength={props.most} required={props.required} />
-    </div>
-  );
-}
-
-interface OneProps {
+type OneProps = Pick<HandInProps, "address" | "bars" | "teaches" | "ratings"> & {
   readonly one: HandedIn;
-  readonly bars: readonly number[];
-  readonly teaches: boolean;
-}
+  /** The keys of the listening desk lead to its forms. */
+  readonly first: boolean;
+};
 
-function One({ one, bars, teaches }: OneProps) {
+function One({ one, first, address, bars, teaches, ratings }: OneProps) {
   const formats = useFormats();
   return (
     <div className={styles.handedIn}>
@@ -88,64 +81,71 @@ function One({ one, bars, teaches }: OneProps) {
       {one.line && <blockquote>{one.line}</blockquote>}
       {one.comments.length > 0 && (
         <ul className={styles.comments}>
-          {one.comments.map(({ id, bar, text }) => (
+          {one.comments.map(({ id, bar, text, spoken }) => (
             <li key={id}>
               <strong>{bar === null ? said.whole : words.capital(words.bars(bar, bar))}</strong>{" "}
               {text}
+              {spoken && (
+                <Spoken label={said.hearComment(bar)} url={`${address}/comments/${id}/sound`} />
+              )}
             </li>
           ))}
         </ul>
       )}
       {teaches && (
         <>
-          <Comment key={one.comments.length} handIn={one.id} bars={bars} />
-          <Answer handIn={one.id} rating={one.rating} />
+          <Comment key={one.comments.length} handIn={one.id} bars={bars} first={first} />
+          <Answer one={one} ratings={ratings} first={first} />
         </>
       )}
     </div>
   );
 }
 
-function Comment({ handIn, bars }: { readonly handIn: string; readonly bars: readonly number[] }) {
-  const id = useNewId();
-  const barId = useId();
-  return (
-    <Form method="post" className={styles.handIn}>
-      <input type="hidden" name="id" value={id} />
-      <input type="hidden" name="handIn" value={handIn} />
-      <div className={styles.field}>
-        <label htmlFor={barId}>{said.bar}</label>
-        <select id={barId} name="bar">
-          <option value="">{said.whole}</option>
-          {bars.map((bar) => (
-            <option key={bar} value={bar}>
-              {bar}
-            </option>
-          ))}
-        </select>
-      </div>
-      <Line name="text" label={said.comment} most={500} required />
-      <Button type="submit" name="what" value="comment" variant="outlined">
-        {said.pin}
-      </Button>
-    </Form>
-  );
+interface AnswerProps {
+  readonly one: HandedIn;
+  /** What can be said on the teacher's scale. */
+  readonly ratings: readonly string[];
+  readonly first: boolean;
 }
 
-function Answer({ handIn, rating }: { readonly handIn: string; readonly rating: string }) {
+function Answer({ one: { id: handIn, rating }, ratings, first }: AnswerProps) {
   const id = useId();
+  // What was said on an earlier scale stays to be chosen.
+  const all = rating === "" || ratings.includes(rating) ? ratings : [rating, ...ratings];
   return (
     <Form method="post" className={styles.handIn}>
       <input type="hidden" name="handIn" value={handIn} />
       <input type="hidden" name="what" value="answer" />
-      <div className={styles.field}>
-        <label htmlFor={id}>{said.rating}</label>
-        <input id={id} name="rating" maxLength={40} defaultValue={rating} />
-      </div>
-      <Button type="submit" name="answer" value="heard" variant="contained">
+      {all.length > 0 ? (
+        <div className={styles.field}>
+          <label htmlFor={id}>{said.rating}</label>
+          <select id={id} name="rating" defaultValue={rating}>
+            <option value="">{said.unrated}</option>
+            {all.map((each) => (
+              <option key={each}>{each}</option>
+            ))}
+          </select>
+        </div>
+      ) : (
+        <input type="hidden" name="rating" value="" />
+      )}
+      <Button
+        id={first ? ANSWER.heard : undefined}
+        type="submit"
+        name="answer"
+        value="heard"
+        variant="contained"
+      >
         {said.heard}
       </Button>
-      <Button type="submit" name="answer" value="again" variant="outlined">
+      <Button
+        id={first ? ANSWER.again : undefined}
+        type="submit"
+        name="answer"
+        value="again"
+        variant="outlined"
+      >
         {said.again}
       </Button>
     </Form>

@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { Pause, Play } from "lucide-react";
-import { useEffect, useState, useSyncExternalStore, type ReactNode } from "react";
+import { useEffect, useRef, useState, useSyncExternalStore, type ReactNode } from "react";
 import { listenWords as said } from "~/words/listen";
 import { FollowedNotes } from "./followed-notes";
 import { Loop, Speed } from "./listening-controls";
@@ -16,6 +16,14 @@ interface ListeningProps {
   readonly takes: readonly (TakeToHear & { readonly name: ReactNode })[];
   /** Where the notes of the piece are had, if it has any. */
   readonly notes: string | undefined;
+  /** For whoever goes through takes by the keys: more of them, told the bar that is heard. */
+  readonly desk?: DeskKeys | undefined;
+}
+
+export interface DeskKeys {
+  /** The waveform takes the keys when this changes. */
+  readonly on: string;
+  readonly keys: Readonly<Record<string, (bar: number | undefined) => void>>;
 }
 
 /** Opens takes once and closes them with the page. */
@@ -50,7 +58,7 @@ export function Listening(props: ListeningProps) {
   return <Opened player={player} {...props} />;
 }
 
-function Opened({ player, takes, notes }: ListeningProps & { readonly player: TakePlayer }) {
+function Opened({ player, takes, notes, desk }: ListeningProps & { readonly player: TakePlayer }) {
   const { playing, at, hears } = useSyncExternalStore(
     player.subscribe,
     player.snapshot,
@@ -72,6 +80,11 @@ function Opened({ player, takes, notes }: ListeningProps & { readonly player: Ta
   });
   const playBar = (index: number) => player.playFrom(bars[index]!.at);
   const several = takes.length > 1;
+  const box = useRef<HTMLDivElement>(null);
+  const on = desk?.on;
+  useEffect(() => {
+    if (on !== undefined) box.current?.focus({ preventScroll: true });
+  }, [on]);
   const keys: Record<string, () => void> = {
     " ": player.toggle,
     ArrowLeft: () => playBar(Math.max(0, heard - 1)),
@@ -89,12 +102,16 @@ function Opened({ player, takes, notes }: ListeningProps & { readonly player: Ta
         />
       )}
       <div
+        ref={box}
         className={styles.waveBox}
         tabIndex={0}
         role="group"
         aria-label={several ? said.waves : said.wave}
         onKeyDown={(event) => {
-          const act = event.target === event.currentTarget ? keys[event.key] : undefined;
+          if (event.target !== event.currentTarget) return;
+          const { ctrlKey, altKey, metaKey, key } = event;
+          const more = ctrlKey || altKey || metaKey ? undefined : desk?.keys[key.toLowerCase()];
+          const act = keys[key] ?? (more && (() => more(bars[heard]?.bar)));
           if (!act) return;
           event.preventDefault();
           act();
@@ -153,6 +170,7 @@ function Opened({ player, takes, notes }: ListeningProps & { readonly player: Ta
           {said.click}
         </label>
       </div>
+      {desk && <p className={styles.soft}>{said.deskKeys}</p>}
     </div>
   );
 }

@@ -9,10 +9,11 @@ import type { Take } from "~/core/listen";
 import { daysBetween, type BeatUnit, type Day } from "~/core/units";
 import { words } from "~/words";
 import { listenWords as said } from "~/words/listen";
+import { ANSWER, COMMENT_BAR, COMMENT_TEXT } from "./desk-ids";
 import { HandIn } from "./hand-in";
 import type { AsksForTake, HandedIn } from "./hand-in-shapes";
 import { Heard, SayHeard } from "./heard";
-import { Listening } from "./listening";
+import { Listening, type DeskKeys } from "./listening";
 import { TakeList } from "./take-list";
 import type { TakeOfList } from "./take-shapes";
 import styles from "./take.module.css";
@@ -48,6 +49,7 @@ export interface TakePageProps {
   readonly parents: boolean;
   readonly asks: readonly AsksForTake[];
   readonly handedIn: readonly HandedIn[];
+  readonly ratings: readonly string[];
   readonly refusal: string | undefined;
   /** The bars in which whoever is here heard a flaw, once they have said it. */
   readonly heard: { readonly flawed: readonly number[] } | undefined;
@@ -95,6 +97,8 @@ export function TakePage(props: TakePageProps) {
       )}
       <Section title={said.handIn.title}>
         <HandIn
+          address={`/studio/${studioId}/recordings/${take.id}`}
+          ratings={props.ratings}
           asks={props.looksOnly ? [] : props.asks}
           handedIn={props.handedIn}
           bars={[...new Set(about.bars.map(({ bar }) => bar))]}
@@ -141,7 +145,8 @@ export function TakePage(props: TakePageProps) {
 }
 
 /** The take, alone or with another of the same bars beside it. */
-function ToHear({ studioId, take, beside, others, passage }: TakePageProps) {
+function ToHear(props: TakePageProps) {
+  const { studioId, take, beside, others, passage } = props;
   const formats = useFormats();
   const alive = useAlive();
   if (!alive) return <p className={styles.soft}>{said.opening}</p>;
@@ -162,6 +167,7 @@ function ToHear({ studioId, take, beside, others, passage }: TakePageProps) {
           name: named(each),
         }))}
         notes={passage.notes}
+        desk={deskKeys(props)}
       />
       {beside ? (
         <p>
@@ -183,4 +189,23 @@ function ToHear({ studioId, take, beside, others, passage }: TakePageProps) {
       )}
     </>
   );
+}
+
+/** The keys by which a teacher goes through what was handed in, from take to take. */
+function deskKeys({ teaches, take, handedIn }: TakePageProps): DeskKeys | undefined {
+  const [first] = handedIn;
+  if (!teaches || !first) return undefined;
+  const at = (id: string) => document.getElementById(id);
+  return {
+    on: `${take.id} ${first.comments.length}`,
+    keys: {
+      c: (bar) => {
+        const choice = at(COMMENT_BAR);
+        if (choice instanceof HTMLSelectElement && bar !== undefined) choice.value = String(bar);
+        at(COMMENT_TEXT)?.focus();
+      },
+      h: () => at(ANSWER.heard)?.click(),
+      a: () => at(ANSWER.again)?.click(),
+    },
+  };
 }

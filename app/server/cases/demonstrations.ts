@@ -73,11 +73,9 @@ export async function addDemonstration(
   const same = (await demonstrationsOf(db, studioId, [pieceId])).find((each) => each.hash === hash);
   if (same) return ok(same.id);
   const id = newId();
-  if ((await takes.append(id, 0, bytes)) === "full") {
-    await takes.dropComing(id);
+  if ((await takes.keepWhole(id, bytes)) === "full") {
     return fileRefused("The disk of this Fidus is full.");
   }
-  await takes.keep(id, { bytes: bytes.length, hash });
   const name = titleOfFile(file!).slice(0, LONGEST_NAME);
   const row = { id, piece_id: pieceId, name, bytes: bytes.length, hash, media_type: kind };
   await insertDemonstration(db, studioId, row, new Date(now()));

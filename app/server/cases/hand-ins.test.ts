@@ -3,9 +3,18 @@ import { expect, test } from "@jest/globals";
 import { addDays } from "~/core/units";
 import { newItem, type AssignmentItem } from "~/core/week";
 import { furnishedRoom, NOON } from "../test/room";
-import { answersFor, answerTo, commentOn, handIn, handInsOf, waitingPage } from "./hand-ins";
+import {
+  answersFor,
+  answerTo,
+  commentOn,
+  handIn,
+  handInsOf,
+  spokenSound,
+  waitingPage,
+} from "./hand-ins";
 import { setWeek } from "./lesson";
-import { keepTake, takeMore, takePage } from "./takes";
+import { rateBy } from "./rating-scale";
+import { dropTake, keepTake, sweepTakes, takeMore, takePage } from "./takes";
 
 const DAY = "2026-05-04";
 const DAY_MS = 86_400_000;
@@ -103,4 +112,44 @@ test("where no take is asked for, none is taken", async () => {
   const take = await record();
   expect((await handInsOf(services, studioId, take)).asks).toEqual([]);
   expect(await give(take)).toMatchObject({ ok: false });
+}, 60_000);
+
+test("a comment is spoken, heard from its take only, and goes with it; ratings keep to the scale", async () => {
+  const { services, studioId, record, give } = await roomWithWeek({ bring: "recording" });
+  const [take, other] = [await record(), await record()];
+  expect((await give(take)).ok).toBe(true);
+  const [one] = (await handInsOf(services, studioId, take)).handedIn;
+  const say = (bytes: Uint8Array<ArrayBuffer>) => {
+    const id = randomUUID();
+    const sent = form({ id, handIn: one!.id, bar: "5", text: "" });
+    sent.set("file", new File([bytes], "said.webm"));
+    return commentOn(services, studioId, take, sent).then((done) => ({ id, ok: done.ok }));
+  };
+  const sound = new Uint8Array([0x1a, 0x45, 0xdf, 0xa3, 1, 2, 3]);
+  expect(await say(new Uint8Array([60, 98, 62]))).toMatchObject({ ok: false });
+  expect(await say(new Uint8Array(2_000_001).fill(1))).toMatchObject({ ok: false });
+  expect(await say(new Uint8Array())).toMatchObject({ ok: false });
+  const said = await say(sound);
+  expect(said.ok).toBe(true);
+  const [told] = (await handInsOf(services, studioId, take)).handedIn;
+  expect(told!.comments).toMatchObject([{ bar: 5, text: "", spoken: true }]);
+  const hears = (takeId: string) => spokenSound(services, studioId, takeId, said.id);
+  expect(await hears(take)).toMatchObject({ size: sound.length, mediaType: "audio/webm" });
+  expect(await hears(other)).toBeUndefined();
+
+  const rated = (rating: string) =>
+    answerTo(services, studioId, take, form({ handIn: one!.id, answer: "heard", rating }));
+  expect((await rated("nearly")).ok).toBe(true);
+  expect((await rated("7 of 10")).ok).toBe(false);
+  const scale = (fields: Record<string, string>) => rateBy(services, studioId, form(fields));
+  expect(await scale({ kind: "words", words: "good, good" })).toMatchObject({ ok: false });
+  expect(await scale({ kind: "points", most: "" })).toMatchObject({ ok: false });
+  expect(await scale({ kind: "points", most: "10" })).toMatchObject({ ok: true });
+  expect((await rated("7 of 10")).ok).toBe(true);
+
+  const hash = createHash("sha256").update(sound).digest("hex");
+  expect((await sweepTakes(services)).missing).not.toContain(hash);
+  await dropTake(services, studioId, take);
+  expect(await services.takes.read(hash)).toBeUndefined();
+  expect(await hears(take)).toBeUndefined();
 }, 60_000);

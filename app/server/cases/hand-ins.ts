@@ -1,6 +1,7 @@
 import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import { dayOf, type Day } from "~/core/units";
+import { ratingsOf } from "~/core/week";
 import {
   addComment,
   answeredSince,
@@ -11,14 +12,21 @@ import {
   handInsOfTake,
   keepTakeUntil,
   putHandIn,
+  ratingScaleOf,
+  spokenComment,
   studioById,
   takeById,
   waitingHandIns,
+  type KeptSound,
 } from "~/db/queries";
 import { openItems, weekOn } from "../plan/week-on";
 import { todayIn, type Services } from "../services";
+import { RECORDED_KINDS, soundKind } from "../takes/sound-kind";
+import { sentFiles } from "./sent-file";
 
 const WEEKS_READ = 3;
+/** Half a minute of speech, as browsers record it, and room to spare. */
+const MOST_SPOKEN_BYTES = 2_000_000;
 const ANSWERED_MS = 14 * 86_400_000;
 /** What was handed in is kept until the school year ends. */
 const schoolYearEnds = (today: Day): Day => {
@@ -39,7 +47,7 @@ const commentSchema = v.object({
     v.regex(/^\d{0,4}$/, "That is no bar."),
     v.transform((bar) => (bar === "" ? null : Number(bar))),
   ),
-  text: v.pipe(text(500), v.minLength(1, "Say what you heard.")),
+  text: v.optional(text(500), ""),
 });
 const answerSchema = v.object({
   handIn: id,
@@ -90,6 +98,7 @@ export async function handInsOf(services: Services, studioId: string, takeId: st
   const done = new Set(handedIn.map(({ item_id }) => item_id));
   const { time_zone } = await studioById(db, studioId);
   return {
+    ratings: ratingsOf(await ratingScaleOf(db, studioId)),
     asks: asked.filter((item) => !done.has(item.id)),
     handedIn: handedIn.map(lateIn(time_zone)),
   };
@@ -130,7 +139,25 @@ export async function handIn(
   return ok(undefined);
 }
 
-/** Pins a comment to a bar of what was handed in with a take. */
+/** A comment that was spoken, kept beside the database; undefined where none was. */
+async function spokenWith(
+  { takes, newId }: Services,
+  form: FormData,
+): Promise<Result<KeptSound | undefined, string>> {
+  if (!(form.get("file") instanceof File)) return ok(undefined);
+  const sent = await sentFiles(form, "file", MOST_SPOKEN_BYTES);
+  if (!sent.ok) return err(sent.error.errors.file!);
+  const { bytes } = sent.value[0]!;
+  const mediaType = soundKind(bytes.subarray(0, 16));
+  if (!mediaType || !RECORDED_KINDS.includes(mediaType)) {
+    return err("That is no sound that Fidus knows.");
+  }
+  const kept = await takes.keepWhole(newId(), bytes);
+  if (kept === "full") return err("The disk of this Fidus is full.");
+  return ok({ hash: kept.hash, mediaType, bytes: bytes.length });
+}
+
+/** Pins a comment, written or spoken, to a bar of what was handed in with a take. */
 export async function commentOn(
   services: Services,
   studioId: string,
@@ -142,8 +169,24 @@ export async function commentOn(
   const { handIn: handInId, ...comment } = read.output;
   const there = await handInById(services.db, studioId, handInId);
   if (there.take_id !== takeId) return err("That was handed in with another take.");
-  await addComment(services.db, studioId, handInId, { ...comment, at: new Date(services.now()) });
+  const spoken = await spokenWith(services, form);
+  if (!spoken.ok) return spoken;
+  if (comment.text === "" && !spoken.value) return err("Say what you heard.");
+  const at = new Date(services.now());
+  await addComment(services.db, studioId, handInId, { ...comment, at, sound: spoken.value });
   return ok(undefined);
+}
+
+/** The sound of a spoken comment; undefined where there is none. */
+export async function spokenSound(
+  { db, takes }: Services,
+  studioId: string,
+  takeId: string,
+  commentId: string,
+) {
+  const comment = await spokenComment(db, studioId, takeId, commentId);
+  const read = comment && (await takes.read(comment.hash));
+  return read && { ...read, mediaType: comment.media_type };
 }
 
 /** Says that it was heard, or asks for it again; tells the take that waits next, if any. */
@@ -158,6 +201,9 @@ export async function answerTo(
   const { handIn: handInId, ...answer } = read.output;
   const there = await handInById(services.db, studioId, handInId);
   if (there.take_id !== takeId) return err("That was handed in with another take.");
+  const scale = await ratingScaleOf(services.db, studioId);
+  const said = ["", there.rating, ...ratingsOf(scale)];
+  if (!said.includes(answer.rating)) return err("Your scale has no such rating.");
   await answerHandIn(services.db, studioId, handInId, { ...answer, at: new Date(services.now()) });
   const [next] = await waitingHandIns(services.db, studioId);
   return ok({ next: next?.take_id });

@@ -4,6 +4,7 @@ import {
   deleteStudent,
   deleteTakesOf,
   piecesOfPerson,
+  spokenOf,
   studentById,
 } from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
@@ -35,14 +36,12 @@ export async function deleteForGood(
   if (typed.trim() !== name || role !== "student") {
     return err({ errors: { name: "This is not the name." }, values: { name: typed } });
   }
-  const takes = await db.transaction(async (tx) => {
-    const gone = await deleteTakesOf(tx, studioId, personId);
+  const sounds = await db.transaction(async (tx) => {
+    const spoken = await spokenOf(tx, studioId, { personId });
+    const takes = await deleteTakesOf(tx, studioId, personId);
     await deleteStudent(tx, studioId, personId);
-    return gone;
+    return [...takes.map(({ hash }) => hash), ...spoken];
   });
-  await forgetSounds(
-    services,
-    takes.map(({ hash }) => hash),
-  );
+  await forgetSounds(services, sounds);
   return ok(undefined);
 }

@@ -16,6 +16,7 @@ import {
   passageById,
   putHeard,
   sessionById,
+  spokenOf,
   studentById,
   studioById,
   takeById,
@@ -300,15 +301,17 @@ export async function keepTakesFor(
 /** Deletes a take at once; tells whose passage it was of. */
 export async function dropTake(services: Services, studioId: string, takeId: string) {
   const { hash, passage_id: passageId } = await takeById(services.db, studioId, takeId);
+  const spoken = await spokenOf(services.db, studioId, { takeId });
   await deleteTake(services.db, studioId, takeId);
-  await forgetSounds(services, [hash]);
+  await forgetSounds(services, [hash, ...spoken]);
   return { passageId };
 }
 
 /** Deletes all takes of a student at once. */
 export async function dropTakesOf(services: Services, studioId: string, personId: string) {
+  const spoken = await spokenOf(services.db, studioId, { personId });
   const gone = await deleteTakesOf(services.db, studioId, personId);
-  await forgetSounds(services, [...new Set(gone.map(({ hash }) => hash))]);
+  await forgetSounds(services, [...new Set([...gone.map(({ hash }) => hash), ...spoken])]);
   return gone.length;
 }
 

@@ -3,7 +3,14 @@ import type { AdviceFacts } from "~/core/judge";
 import { chanceIn, honestTarget } from "~/core/record";
 import { addDays, daysBetween, MINUTE_MS, stretchesOf, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { earOf, flawsOfPerson, lastSitting, reachedSince, tempoTallies, type Passage } from "~/db/queries";
+import {
+  earOf,
+  flawsOfPerson,
+  lastSitting,
+  reachedSince,
+  tempoTallies,
+  type Passage,
+} from "~/db/queries";
 import { passageLine } from "../cases/passage-line";
 import { aheadOf, daysAhead, LEAST_PLAYS, type AheadInputs } from "./ahead";
 import { standingOf } from "./standing";

@@ -33,9 +33,7 @@ export const ownEar = ofPassage<Saw>((passage, { ear, passages }) => {
   const plays = inARow(passage);
   const found = (saw: Saw, next: number | undefined): Found<Saw> => ({
     saw,
-    ...(next === undefined
-      ? { places: ["today"] }
-      : { changes: [{ kind: "gate", plays: next }] }),
+    ...(next === undefined ? { places: ["today"] } : { changes: [{ kind: "gate", plays: next }] }),
   });
   if (isFar(kind, hard)) {
     const saw = { ear: "kind", times: kind, listened } as const;
