@@ -168,3 +168,42 @@ test("a parent hears a take by leave only, and changes nothing", async ({ page, 
   const refused = await page.request.post(take, { form: { what: "one" } });
   expect(refused.status()).toBe(403);
 });
+
+test("two takes are heard one above the other; an ear that is too kind is told so", async ({
+  page,
+  demo,
+}) => {
+  const complaints = listen(page);
+  await page.goto(`${demo.address}/sign-in`);
+  await page.getByText("Players of The Ropewalk Band").click();
+  await page.getByRole("button", { name: "Agnes Tolliver" }).click();
+  await page.waitForURL(/\/today$/);
+  await ready(page);
+  await expect(page.getByText(/^10 of 15 takes that were listened to/)).toBeVisible();
+  await page.getByRole("button", { name: "4 clean in a row" }).click();
+  await expect(page.getByText("For today, in", { exact: false })).toBeVisible();
+  await page.waitForLoadState("networkidle");
+
+  await page.getByRole("link", { name: "Your take of", exact: false }).click();
+  await page.waitForURL(/\/recordings\//);
+  await ready(page);
+  await page.getByText("Put another take beside it:").getByRole("link").first().click();
+  await page.waitForURL(/beside=/);
+  const waves = page.getByRole("group", { name: /one above the other/ });
+  await waves.focus();
+  const [first, second] = await page.getByRole("radio").all();
+  await expect(first!).toBeChecked();
+  await page.getByRole("button", { name: "Play from bar 11" }).click();
+  await expect(page.getByRole("button", { name: "Pause" })).toBeVisible();
+  await waves.focus();
+  await page.keyboard.press("Enter");
+  await expect(second!).toBeChecked();
+  // The other goes on where the first was, not from its beginning.
+  const heard = page.getByRole("button", { name: /^Play from bar/ });
+  await expect(heard.and(page.locator("[aria-current]"))).toHaveText(/^1[123]$/);
+  await page.keyboard.press("Space");
+  await expect(page.getByRole("button", { name: "Play", exact: true })).toBeVisible();
+  await page.getByRole("link", { name: "Hear this take alone" }).click();
+  await expect(page.getByRole("radio")).toHaveCount(0);
+  expect(complaints).toEqual([]);
+});
