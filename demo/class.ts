@@ -134,7 +134,15 @@ async function setItems(past: Services, set: Set, seats: readonly Seat[]) {
   const { fromBar, toBar, title, mark, focus } = CLASS.piece;
   const music = { pieceId, fromBar, toBar, target: mark, keptLadderId: "" };
   const base = { times: 5, note: "", until };
-  const bars = { ...base, ...music, kind: "piece", focus, minutes: MINUTES, bring: "recording" };
+  const bars = {
+    ...base,
+    ...music,
+    kind: "piece",
+    focus,
+    minutes: MINUTES,
+    bring: "recording",
+    recordRun: 3,
+  };
   const named = { id: past.newId(), title: `${title}, bars ${fromBar}–${toBar}` };
   const all = seats.map(({ id }) => id);
   insist(await setGroupItem(past, studioId, groupId, formOf({ ...bars, ...named }, all)));

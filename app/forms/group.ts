@@ -59,6 +59,7 @@ export const groupItemFormSchema = typedForm(
         ),
       ),
       keptLadderId: optionalId,
+      recordRun: optionalNumber(itemSchema.entries.recordRun.wrapped.wrapped),
     }),
     v.forward(
       v.partialCheck(

@@ -20,6 +20,7 @@ export const takes = {
       closing: "Keeping it …",
     },
     level: { soft: "too soft", fine: "fine", loud: "too loud" },
+    planned: (run: number) => `Run ${run} is recorded`,
     kept: (count: number) => (count === 1 ? "1 take kept" : `${count} takes kept`),
     waiting: (count: number) =>
       count === 1 ? "1 take waits to be sent" : `${count} takes wait to be sent`,
@@ -33,6 +34,7 @@ export const takes = {
     },
     sheet: {
       title: "Record the next play",
+      planned: (run: number) => `Run ${run} is to be recorded`,
       why: "The browser will ask for the microphone. It listens while a play that you asked for is recorded, and at no other time. You and your teacher can hear the take, nobody else.",
       hear: "I hear the click by",
       headphones: "headphones",
@@ -44,6 +46,7 @@ export const takes = {
       device: "this device's",
       simulated: "a stand-in that plays by itself, to try it out",
       begin: "Record it",
+      beginLater: "Record it when it comes",
     },
   },
 } as const;

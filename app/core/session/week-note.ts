@@ -10,5 +10,7 @@ export const weekNoteSchema = v.object({
   goalTempo: v.nullable(v.number()),
   /** The week's key, where keys go round. */
   key: v.nullable(v.string()),
+  /** The play that is recorded, from 1. */
+  recordRun: v.optional(v.nullable(v.number()), null),
 });
 export type WeekNote = v.InferOutput<typeof weekNoteSchema>;

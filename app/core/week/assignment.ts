@@ -87,6 +87,18 @@ export const itemSchema = v.object({
   ),
   note: text(500),
   bring: v.picklist(BRINGS),
+  /** The play of a day that is recorded at the stand, from 1; none without one. */
+  recordRun: v.optional(
+    v.nullable(
+      v.pipe(
+        v.number("A number: the third run is 3."),
+        v.integer("Whole runs."),
+        v.minValue(1, "The first run is 1."),
+        v.maxValue(50, "At most the 50th run."),
+      ),
+    ),
+    null,
+  ),
   /** A ladder of the library that the passage is given when the week is set. */
   keptLadderId: v.nullable(v.pipe(v.string(), v.uuid())),
   keys: rotationSchema,
@@ -112,6 +124,7 @@ export const newItem = (id: string, change: Partial<AssignmentItem>): Assignment
   goalTempo: null,
   note: "",
   bring: "nothing",
+  recordRun: null,
   keptLadderId: null,
   keys: [],
   due: null,

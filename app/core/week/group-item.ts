@@ -20,7 +20,16 @@ const musicSchema = v.object({
 
 /** What is asked of everyone in a group; each climbs from where they are comfortable. */
 export const groupItemSchema = v.object({
-  ...v.pick(itemSchema, ["kind", "title", "focus", "often", "minutes", "note", "bring"]).entries,
+  ...v.pick(itemSchema, [
+    "kind",
+    "title",
+    "focus",
+    "often",
+    "minutes",
+    "note",
+    "bring",
+    "recordRun",
+  ]).entries,
   music: v.nullable(musicSchema),
 });
 export type GroupItem = v.InferOutput<typeof groupItemSchema>;
@@ -49,6 +58,7 @@ const TOLD = [
   "minutes",
   "note",
   "bring",
+  "recordRun",
   "goalTempo",
   "passageId",
 ] as const satisfies readonly (keyof AssignmentItem)[];

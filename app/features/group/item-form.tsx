@@ -39,7 +39,15 @@ function valuesOf(item: GroupItemTold | undefined, id: string, today: Day): Type
   if (!item) {
     const empty = { title: "", focus: "", note: "", pieceId: "", fromBar: "", toBar: "" };
     const usual = { kind: "piece", times: "5", minutes: "10", bring: "nothing" };
-    return { id, ...empty, ...usual, target: "", keptLadderId: "", until: addDays(today, 7) };
+    return {
+      id,
+      ...empty,
+      ...usual,
+      target: "",
+      keptLadderId: "",
+      recordRun: "",
+      until: addDays(today, 7),
+    };
   }
   const { asked, until } = item;
   const { kind, title, focus, note, bring, minutes, often, music } = asked;
@@ -52,6 +60,7 @@ function valuesOf(item: GroupItemTold | undefined, id: string, today: Day): Type
     toBar: music ? String(music.toBar) : "",
     target: music ? String(music.target) : "",
     keptLadderId: music?.keptLadderId ?? "",
+    recordRun: String(asked.recordRun ?? ""),
   };
 }
 
@@ -120,6 +129,12 @@ function Fields({ today, pieces, ladders }: ItemFormProps) {
               </MenuItem>
             ))}
           </FormField>
+          <FormField
+            size="small"
+            name="recordRun"
+            type="number"
+            label={planWords.lesson.recordRun}
+          />
         </>
       )}
       <FormField size="small" name="title" label={fields.name} className={styles.half!} />

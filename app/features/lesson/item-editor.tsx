@@ -45,12 +45,17 @@ interface ItemEditorProps {
 export function ItemEditor(props: ItemEditorProps) {
   const { control, index, item, hasLadder, lowered, onChange, onRemove } = props;
   const rare =
-    item.focuses.length > 0 || item.note !== "" || item.keys.length > 0 || item.bring !== "nothing";
+    item.focuses.length > 0 ||
+    item.note !== "" ||
+    item.keys.length > 0 ||
+    item.bring !== "nothing" ||
+    item.recordRun !== null;
   const [open, setOpen] = useState(props.unfolded || rare);
   const { errors } = useFormState({ control });
   const refused = errors.text?.items?.[index];
   // What is refused is never out of sight.
-  const unfolded = open || !hasLadder || refused?.note !== undefined || refused?.keys !== undefined;
+  const isRefused = refused?.note ?? refused?.keys ?? refused?.recordRun;
+  const unfolded = open || !hasLadder || isRefused !== undefined;
   const name = `text.items.${index}` as const;
   return (
     <li className={styles.item}>
@@ -115,6 +120,17 @@ function RareFields({ control, index, item, ladders, hasLadder, onChange }: Item
           </MenuItem>
         ))}
       </FormField>
+      {item.passageId !== null && (
+        <FormNumber
+          control={control}
+          name={`${name}.recordRun`}
+          label={lesson.recordRun}
+          helper={lesson.recordRunHelp}
+          empty={null}
+          min={1}
+          max={50}
+        />
+      )}
       {item.passageId !== null && (
         <TextField
           select

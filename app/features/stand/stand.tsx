@@ -1,5 +1,5 @@
 import Button from "@mui/material/Button";
-import { useEffect, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import {
   clickNow,
@@ -24,13 +24,15 @@ import { OpeningSheet } from "./opening-sheet";
 import { StandFigure } from "./stand-figure";
 import { StandTop } from "./stand-top";
 import { TakeLight } from "./take-light";
-import { lastTakeChoice, TakeSheet } from "./take-sheet";
+import { lastTakeChoice } from "./take-choice-kept";
+import { TakeSheet } from "./take-sheet";
 import { TapSheet } from "./tap-sheet";
 import { NextPart, TaskView } from "./task-view";
 import { Tools } from "./tools";
 import { useByHeart } from "./use-by-heart";
 import { useAwake, useOnlyWindow, usePosition, useStandRunner } from "./use-stand";
 import { useKeptChoice } from "./use-kept-choice";
+import { plannedTake, usePlannedTake, type PlannedTake } from "./use-planned-take";
 import { useStandKeys } from "./use-stand-keys";
 import { useVolume } from "./use-volume";
 import { questionOf } from "./view";
@@ -138,9 +140,17 @@ function OpenStand({
     const before = running ? lastTakeChoice(trial) : undefined;
     if (before) return void runner?.record(before);
     runner?.pause();
+    setPlanned(undefined);
     setSheet("take");
   };
   const usable = held && view.ready && !ended;
+  const [planned, setPlanned] = useState<PlannedTake | undefined>(undefined);
+  const askForPlanned = useCallback(() => {
+    setPlanned(plannedTake(view));
+    setSheet("take");
+  }, [view]);
+  const free = usable && sheet === undefined && !asksForTempo;
+  usePlannedTake({ view, runner, free, trial, ask: askForPlanned });
   const [notesShown, setNotesShown] = useKeptChoice("fidus-notes", true);
   const byHeart = useByHeart(state.plays.length);
   const hasNotes = plays && music[currentBlock(state).plan.passageId] !== undefined;
@@ -197,7 +207,12 @@ function OpenStand({
               {plays && along[currentBlock(state).plan.passageId] && (
                 <AlongLight runner={runner} usable={usable} />
               )}
-              <TakeLight runner={runner} usable={usable} onRecord={openTake} />
+              <TakeLight
+                runner={runner}
+                usable={usable}
+                planned={plannedTake(view)?.run}
+                onRecord={openTake}
+              />
             </>
           )
         }
@@ -249,10 +264,12 @@ function OpenStand({
       <TakeSheet
         open={sheet === "take"}
         trial={trial}
+        planned={planned}
         onClose={() => setSheet(undefined)}
         onRecord={(choice) => {
           setSheet(undefined);
-          void runner?.record(choice);
+          // What the plan records is recorded when its turn comes.
+          if (!planned || planned.before === 0) void runner?.record(choice);
         }}
       />
       <HelpSheet

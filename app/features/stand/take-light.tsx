@@ -21,11 +21,13 @@ const nothing = () => () => undefined;
 interface TakeLightProps {
   readonly runner: StandRunner | undefined;
   readonly usable: boolean;
+  /** The run that the plan records. */
+  readonly planned: number | undefined;
   readonly onRecord: () => void;
 }
 
 /** Whether something is recorded, how loud it comes, and the press that asks for it. */
-export function TakeLight({ runner, usable, onRecord }: TakeLightProps) {
+export function TakeLight({ runner, usable, planned, onRecord }: TakeLightProps) {
   const takes = runner?.takes;
   const view = useSyncExternalStore(
     takes?.subscribe ?? nothing,
@@ -37,7 +39,7 @@ export function TakeLight({ runner, usable, onRecord }: TakeLightProps) {
   return (
     <div className={styles.take} data-phase={phase}>
       <p role="status" className={styles.told}>
-        {phase === "off" ? restTold(view) : said.phase[phase]}
+        {phase === "off" ? restTold(view, planned) : said.phase[phase]}
         {going && `, ${wordFor(level)}`}
       </p>
       {going && (
@@ -65,10 +67,14 @@ export function TakeLight({ runner, usable, onRecord }: TakeLightProps) {
 }
 
 /** What is to be said when nothing is recorded. */
-function restTold({ missing, refusal, lost, waiting, kept }: TakesView): string {
+function restTold(
+  { missing, refusal, lost, waiting, kept }: TakesView,
+  planned: number | undefined,
+): string {
   if (missing) return said.missing[missing];
   if (refusal) return refusal;
   if (lost) return said.lost;
   if (waiting > 0) return said.waiting(waiting);
+  if (planned !== undefined) return said.planned(planned);
   return kept > 0 ? said.kept(kept) : "";
 }

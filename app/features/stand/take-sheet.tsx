@@ -3,17 +3,17 @@ import { useState } from "react";
 import { words } from "~/words/stand-words";
 import { Sheet } from "./sheet";
 import type { TakeChoice } from "./take-choice";
+import { chosenBefore, delaySeconds, keepTakeChoice, standInOffered } from "./take-choice-kept";
+import type { PlannedTake } from "./use-planned-take";
 import styles from "./sheets.module.css";
 
 const { sheet: said } = words.take;
-const KEY = "fidus-take";
-/** As late as a usual device is. */
-const SIMULATED_SECONDS = 0.12;
-
 interface TakeSheetProps {
   readonly open: boolean;
   /** A stand-in for the microphone is offered. */
   readonly trial: boolean;
+  /** The run that the plan records, where that is why it is asked, and how many come before it. */
+  readonly planned: PlannedTake | undefined;
   readonly onClose: () => void;
   readonly onRecord: (choice: TakeChoice) => void;
 }
@@ -23,31 +23,18 @@ export function TakeSheet({ open, ...props }: TakeSheetProps) {
   return open ? <TakeForm {...props} /> : null;
 }
 
-const keptChoice = (name: string) => localStorage.getItem(`${KEY}-${name}`);
-/** How late the stand-in is, where somebody has set it on this device. */
-const delaySet = () => keptChoice("delay");
-const delaySeconds = () => Number(delaySet() ?? SIMULATED_SECONDS);
-
-/** What was chosen before on this device; undefined before the first time. */
-export function lastTakeChoice(trial: boolean): TakeChoice | undefined {
-  const hears = keptChoice("headphones");
-  if (hears === null) return undefined;
-  const offered = trial || delaySet() !== null;
-  const simulated = offered && keptChoice("microphone") !== "device" ? delaySeconds() : undefined;
-  return { headphones: hears === "yes", onlyCountIn: keptChoice("count-in") === "yes", simulated };
-}
-
-function TakeForm({ trial, onClose, onRecord }: Omit<TakeSheetProps, "open">) {
-  const offered = trial || delaySet() !== null;
-  const [headphones, setHeadphones] = useState(() => keptChoice("headphones") === "yes");
-  const [onlyCountIn, setOnlyCountIn] = useState(() => keptChoice("count-in") === "yes");
-  const [simulated, setSimulated] = useState(offered && keptChoice("microphone") !== "device");
+function TakeForm({ trial, planned, onClose, onRecord }: Omit<TakeSheetProps, "open">) {
+  const isLater = planned !== undefined && planned.before > 0;
+  const offered = standInOffered(trial);
+  const before = useState(chosenBefore)[0];
+  const [headphones, setHeadphones] = useState(before.headphones);
+  const [onlyCountIn, setOnlyCountIn] = useState(before.onlyCountIn);
+  const [simulated, setSimulated] = useState(offered && !before.device);
   const record = () => {
-    localStorage.setItem(`${KEY}-headphones`, headphones ? "yes" : "no");
-    localStorage.setItem(`${KEY}-count-in`, onlyCountIn ? "yes" : "no");
-    localStorage.setItem(`${KEY}-microphone`, simulated ? "simulated" : "device");
     const delay = simulated ? delaySeconds() : undefined;
-    onRecord({ headphones, onlyCountIn, simulated: delay });
+    const choice = { headphones, onlyCountIn, simulated: delay };
+    keepTakeChoice(choice);
+    onRecord(choice);
   };
   const by = (label: string, its: boolean, first: boolean) => (
     <label>
@@ -64,7 +51,7 @@ function TakeForm({ trial, onClose, onRecord }: Omit<TakeSheetProps, "open">) {
   return (
     <Sheet
       open
-      title={said.title}
+      title={planned ? said.planned(planned.run) : said.title}
       onClose={onClose}
       actions={
         <>
@@ -72,7 +59,7 @@ function TakeForm({ trial, onClose, onRecord }: Omit<TakeSheetProps, "open">) {
             {words.cancel}
           </Button>
           <Button type="submit" form="take" variant="contained">
-            {said.begin}
+            {isLater ? said.beginLater : said.begin}
           </Button>
         </>
       }

@@ -15,6 +15,7 @@ export function SaidOfIt(props: { said: Partial<WeekNote> | undefined; focus?: s
       words.capital(said.focuses.map((each) => words.focuses[each as Focus]).join(", ")),
     listenFor && today.listenFor(listenFor),
     said?.key && planWords.week.key(said.key),
+    said?.recordRun && today.recordRun(said.recordRun),
     said?.note,
   ].filter((line): line is string => Boolean(line));
   if (lines.length === 0) return null;

@@ -42,6 +42,7 @@ export const noteOf = (item: AssignmentItem, week: RunningWeek, today: Day): Wee
   // By heart is something to play.
   focuses: [...new Set([...item.focuses, ...(item.kind === "memory" ? ["memory"] : [])])],
   goalTempo: item.goalTempo,
+  recordRun: item.recordRun,
   key: keyFor(item, week.since, today) ?? null,
 });
 

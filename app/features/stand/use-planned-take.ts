@@ -1,0 +1,58 @@
+import { useEffect, useRef } from "react";
+import { partNow, taskNow } from "~/core/session";
+import { isInTime } from "./in-time";
+import type { StandRunner } from "./runner";
+import { lastTakeChoice } from "./take-choice-kept";
+import type { StandView } from "./view";
+
+/** The play that the plan records, from 1, and how many lie before it still. */
+export interface PlannedTake {
+  readonly run: number;
+  readonly before: number;
+}
+
+/** The play of what is practised now that is to be recorded, if one still is. */
+export function plannedTake({ state, transport }: StandView): PlannedTake | undefined {
+  if (state.ended || taskNow(state) || state.endingWell !== undefined) return undefined;
+  const run = partNow(state).said?.recordRun;
+  if (!run) return undefined;
+  const own = state.plays.filter((play) => play.blockIndex === state.blockIndex);
+  // Going on in time, what follows is sent ahead while one plays: it must be known before.
+  const begun = own.length + (transport === "play" && isInTime(state) ? 1 : 0);
+  return begun < run ? { run, before: run - 1 - begun } : undefined;
+}
+
+interface PlannedTakeProps {
+  readonly view: StandView;
+  readonly runner: StandRunner | undefined;
+  /** Nothing else lies over the stand, and it may be used. */
+  readonly free: boolean;
+  readonly trial: boolean;
+  /** Asks how the click is heard; the browser asks for the microphone. */
+  readonly ask: () => void;
+}
+
+/** Where the plan says that a run is recorded, it is, without a press. */
+export function usePlannedTake({ view, runner, free, trial, ask }: PlannedTakeProps): void {
+  const planned = plannedTake(view);
+  const { state, transport } = view;
+  const asked = useRef(new Set<string>());
+  const isDue = planned?.before === 0;
+  const key = planned && free ? `${state.blockIndex} ${isDue}` : undefined;
+  useEffect(() => {
+    if (key === undefined || !runner || asked.current.has(key)) return;
+    if (runner.takes.snapshot().phase !== "off") return;
+    const choice = lastTakeChoice(trial);
+    const stopped = transport === "stopped";
+    // The first time on a device it is asked before anything is played; so it is before run 1,
+    // since only a press may open the sound.
+    if (stopped && (isDue || !choice)) {
+      asked.current.add(key);
+      return ask();
+    }
+    const between = transport === "breather" || transport === "asking" || transport === "resting";
+    if (!isDue || !choice || !(between || isInTime(state))) return;
+    asked.current.add(key);
+    void runner.record(choice);
+  }, [key, runner, isDue, transport, state, trial, ask]);
+}
