@@ -1,1 +1,1 @@
-export { canRecord, peaksText, TakeRecorder, type Placed } from "./take-recorder";
+export { peaksText, TakeRecorder, type Placed } from "./take-recorder";

@@ -1,19 +1,16 @@
 import * as v from "valibot";
 import { findMark, roundTripOf, takeMark, type Heard } from "~/core/listen";
 import type { Microphone } from "~/audio/microphone";
+import {
+  compressedWriter,
+  plainWriter,
+  type MediaType,
+  type OnPiece,
+  type TakeWriter,
+} from "./take-writer";
 import takeWorklet from "../worklets/take-worklet.ts?worker&url";
 import type { ToTakeWorklet } from "../worklets/take-worklet";
 
-/** In this order: what the browser can write is taken. */
-const FORMATS = [
-  ["audio/webm;codecs=opus", "audio/webm"],
-  ["audio/ogg;codecs=opus", "audio/ogg"],
-  ["audio/mp4", "audio/mp4"],
-] as const;
-export type MediaType = (typeof FORMATS)[number][1];
-
-const BITS_A_SECOND = 96_000;
-const PIECE_MS = 500;
 /** Until the recorder takes what it is given. */
 const SETTLES_MS = 150;
 const MARK_AHEAD = 0.1;
@@ -25,6 +22,7 @@ const COMES_BACK = 0.5;
 const fromWorkletSchema = v.variant("kind", [
   v.object({ kind: v.picklist(["peak", "level"]), peak: v.number(), gap: v.boolean() }),
   v.object({ kind: v.literal("heard"), frame: v.number(), samples: v.instance(Float32Array) }),
+  v.object({ kind: v.literal("given"), samples: v.instance(Float32Array) }),
 ]);
 
 /** How a recording lies to the clock of the audio context. */
@@ -42,9 +40,7 @@ export interface Placed {
 }
 
 interface Going {
-  readonly recorder: MediaRecorder;
-  readonly mediaType: MediaType;
-  readonly pieces: Blob[];
+  readonly writer: TakeWriter;
   readonly mark: number;
   openedAt: number;
   clicks: readonly number[];
@@ -53,14 +49,10 @@ interface Going {
   gaps: boolean;
 }
 
-/** Whether this browser can record at all. */
-export const canRecord = (): boolean =>
-  typeof MediaRecorder !== "undefined" &&
-  FORMATS.some(([format]) => MediaRecorder.isTypeSupported(format));
-
 /** Records plays in the context in which the click sounds: where each bar lies is known unheard. */
 export class TakeRecorder {
   private going: Going | undefined;
+  private onGiven: ((samples: Float32Array) => void) | undefined;
 
   private constructor(
     private readonly context: AudioContext,
@@ -75,6 +67,7 @@ export class TakeRecorder {
         this.going?.heard.push(message);
         return;
       }
+      if (message.kind === "given") return this.onGiven?.(message.samples);
       onLevel(message.peak);
       if (message.kind === "peak" && this.going) {
         this.going.peaks.push(message.peak);
@@ -105,29 +98,29 @@ export class TakeRecorder {
     this.node.port.postMessage(message);
   }
 
+  /** What the node gives out is told to a listener, or to nobody any more. */
+  private listen = (on: ((samples: Float32Array) => void) | undefined): void => {
+    this.onGiven = on;
+    this.send({ kind: "give", on: on !== undefined });
+  };
+
   /** Begins a recording: silence, the mark, and silence until a play opens it. */
-  async arm(onPiece: (piece: Blob) => void): Promise<void> {
+  async arm(onPiece: OnPiece): Promise<void> {
     this.drop();
-    const [format, mediaType] = FORMATS.find(([each]) => MediaRecorder.isTypeSupported(each))!;
-    const options = { mimeType: format, audioBitsPerSecond: BITS_A_SECOND };
-    const recorder = new MediaRecorder(this.out.stream, options);
-    const pieces: Blob[] = [];
-    recorder.ondataavailable = ({ data }) => {
-      if (data.size === 0) return;
-      pieces.push(data);
-      onPiece(data);
-    };
-    recorder.start(PIECE_MS);
+    const writer =
+      compressedWriter(this.out.stream, onPiece) ??
+      plainWriter(this.context.sampleRate, this.listen, onPiece);
+    writer.start();
     await new Promise((resolve) => setTimeout(resolve, SETTLES_MS));
     const mark = this.context.currentTime + MARK_AHEAD;
     this.send({ kind: "mark", at: mark, mark: takeMark(this.context.sampleRate) });
     const fresh = { openedAt: 0, clicks: [], heard: [], peaks: [], gaps: false };
-    this.going = { recorder, mediaType, pieces, mark, ...fresh };
+    this.going = { writer, mark, ...fresh };
     await new Promise((resolve) => setTimeout(resolve, MARK_AHEAD * 1000 + SETTLES_MS));
   }
 
   get mediaType(): MediaType | undefined {
-    return this.going?.mediaType;
+    return this.going?.writer.mediaType;
   }
 
   /** A play begins, with its count-in, at a moment of the context; `clicks` of the count-in, in it. */
@@ -146,9 +139,7 @@ export class TakeRecorder {
     const ends = this.context.currentTime + RINGS_SECONDS;
     this.send({ kind: "shut", at: ends });
     await new Promise((resolve) => setTimeout(resolve, RINGS_SECONDS * 1000 + SETTLES_MS));
-    const stopped = new Promise((resolve) => (going.recorder.onstop = resolve));
-    going.recorder.stop();
-    await stopped;
+    await going.writer.stop();
     this.going = undefined;
     const markAt = await this.markIn(going);
     if (markAt === undefined) return undefined;
@@ -165,7 +156,7 @@ export class TakeRecorder {
   }
 
   /** The mark lies in the first seconds: a few pieces are enough to find it. */
-  private async markIn({ pieces }: Going): Promise<number | undefined> {
+  private async markIn({ writer: { pieces } }: Going): Promise<number | undefined> {
     for (const many of [4, pieces.length]) {
       const bytes = await new Blob(pieces.slice(0, many)).arrayBuffer();
       const sound = await this.context.decodeAudioData(bytes).catch(() => undefined);
@@ -190,9 +181,7 @@ export class TakeRecorder {
   drop(): void {
     const { going } = this;
     this.going = undefined;
-    if (!going || going.recorder.state === "inactive") return;
-    going.recorder.ondataavailable = null;
-    going.recorder.stop();
+    going?.writer.drop();
   }
 
   dispose(): void {

@@ -1,4 +1,4 @@
 export { mp3Encoder, wavEncoder } from "./encode";
 export { trackMidi } from "./midi";
 export { renderTones, renderTrack, TRACK_RATE, type TrackSound } from "./render-track";
-export { wavFile } from "./wav";
+export { wavFile, wavHeader, wavSamples } from "./wav";

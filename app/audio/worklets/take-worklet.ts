@@ -4,9 +4,13 @@ export type ToTakeWorklet =
   | { readonly kind: "mark"; readonly at: number; readonly mark: Float32Array }
   /** Passes the microphone on from a moment; what it hears until `listen` is handed over as well. */
   | { readonly kind: "open"; readonly at: number; readonly listen: number }
-  | { readonly kind: "shut"; readonly at: number };
+  | { readonly kind: "shut"; readonly at: number }
+  /** Hands over all that it gives out as well, or does so no more. */
+  | { readonly kind: "give"; readonly on: boolean };
 
 const PEAKS_A_SECOND = 50;
+/** So many frames are handed over at a time: whole quanta. */
+const GIVEN_FRAMES = 4096;
 
 /**
  * Stands between the microphone and the recorder: counts frames, so that each moment of a recording
@@ -21,6 +25,8 @@ class TakeProcessor extends AudioWorkletProcessor {
   private peak = 0;
   private counted = 0;
   private gap = false;
+  private given: Float32Array | undefined;
+  private filled = 0;
 
   constructor() {
     super();
@@ -28,6 +34,11 @@ class TakeProcessor extends AudioWorkletProcessor {
   }
 
   private asked(data: ToTakeWorklet): void {
+    if (data.kind === "give") {
+      this.handOver();
+      this.given = data.on ? new Float32Array(GIVEN_FRAMES) : undefined;
+      return;
+    }
     const frame = Math.round(data.at * sampleRate);
     if (data.kind === "mark") {
       this.mark = { frame, samples: data.mark };
@@ -64,8 +75,22 @@ class TakeProcessor extends AudioWorkletProcessor {
     if (heard && passing && frame < this.listenUntil) {
       this.port.postMessage({ kind: "heard", frame, samples: heard.slice() });
     }
+    if (this.given) this.give(out);
     if (!passing) this.meterIdle(heard);
     return true;
+  }
+
+  private give(out: Float32Array): void {
+    this.given!.set(out, this.filled);
+    this.filled += out.length;
+    if (this.filled === GIVEN_FRAMES) this.handOver();
+  }
+
+  private handOver(): void {
+    if (this.given && this.filled > 0) {
+      this.port.postMessage({ kind: "given", samples: this.given.slice(0, this.filled) });
+    }
+    this.filled = 0;
   }
 
   private meter(level: number, frame: number): void {

@@ -1,7 +1,7 @@
 import type { Scheduled } from "~/audio/engine";
-import { deviceMicrophone, MicrophoneMissing, simulatedMicrophone } from "~/audio/microphone";
+import { deviceMicrophone, simulatedMicrophone } from "~/audio/microphone";
 import type { Sound } from "~/audio/player";
-import { canRecord, peaksText, TakeRecorder } from "~/audio/take";
+import { peaksText, TakeRecorder } from "~/audio/take";
 import { barsInTake, type Take } from "~/core/listen";
 import { TakeStore } from "~/features/keeping/take-store";
 import type { TakeChoice, TakenPlay } from "./take-choice";
@@ -31,9 +31,8 @@ export class TakeDesk {
     private readonly store: TakeStore,
   ) {}
 
-  /** Asks for the microphone; throws {@link MicrophoneMissing} where there is none. */
+  /** Asks for the microphone; throws `MicrophoneMissing` where there is none. */
   static async open(sound: Sound, choice: TakeChoice, on: Listeners): Promise<TakeDesk> {
-    if (!canRecord()) throw new MicrophoneMissing("none");
     const { context, engine } = sound;
     const heard = choice.headphones ? undefined : engine.output;
     const microphone =
@@ -50,10 +49,8 @@ export class TakeDesk {
     this.takeId = crypto.randomUUID();
     this.url = urlOf(this.takeId);
     await this.store.begin(this.takeId, this.url);
-    let index = 0;
-    await this.recorder.arm((piece) => {
-      const at = index++;
-      this.pieces = this.pieces.then(() => this.store.keep(this.takeId, at, piece));
+    await this.recorder.arm((piece, index) => {
+      this.pieces = this.pieces.then(() => this.store.keep(this.takeId, index, piece));
     });
   }
 
