@@ -1,6 +1,8 @@
 /** Recording at the stand and playing along with the teacher: what is said of a take, and there. */
 export const takes = {
   along: {
+    listen: (title: string, bars: string) => `Hear it: ${title}, ${bars}`,
+    listenStop: "Stop it",
     turn: "The teacher's playing along",
     phase: {
       off: "",

@@ -85,9 +85,11 @@ function OpenStand({
 }: StandProps & { held: boolean }) {
   const { volume, setVolume } = useVolume();
   const url = `/studio/${studioId}/sessions/${sessionId}/events`;
+  const alongAddress = (id: string) =>
+    `/studio/${studioId}/students/${personId}/demonstrations/${id}/sound`;
   const { runner, view } = useStandRunner({
     ...{ sessionId, plan, stored, url, volume, along },
-    alongAddress: (id) => `/studio/${studioId}/students/${personId}/demonstrations/${id}/sound`,
+    alongAddress,
   });
   const [sheet, setSheet] = useState<Laid | undefined>(
     plan.opening && stored.length === 0 ? "opening" : undefined,
@@ -223,7 +225,7 @@ function OpenStand({
         }}
       />
       {task ? (
-        <TaskView view={view} runner={runner} usable={usable} />
+        <TaskView {...{ view, runner, usable, along, alongAddress }} />
       ) : (
         <>
           <StandFigure

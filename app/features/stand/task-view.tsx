@@ -2,14 +2,22 @@ import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
 import { isLastPart, partsOf, taskNow, type Part } from "~/core/session";
 import { words } from "~/words/stand-words";
+import type { AlongSources } from "./along-sources";
+import { ListenFirst } from "./listen-first";
 import type { StandRunner } from "./runner";
 import type { StandView } from "./view";
 import styles from "./task-view.module.css";
 
-interface TaskViewProps {
+interface NextPartProps {
   readonly view: StandView;
   readonly runner: StandRunner | undefined;
   readonly usable: boolean;
+}
+
+interface TaskViewProps extends NextPartProps {
+  /** What there is to hear of what the session plays. */
+  readonly along: AlongSources;
+  readonly alongAddress: (id: string) => string;
 }
 
 /** Seconds that a task has taken; it goes on while nothing happens on the page. */
@@ -32,7 +40,7 @@ const nameOf = (view: StandView, part: Part): string =>
     : view.state.plan.blocks[part.block]!.pieceTitle;
 
 /** A part without a click: what to do, how long, and one field to say that it is done. */
-export function TaskView({ view, runner, usable }: TaskViewProps) {
+export function TaskView({ view, runner, usable, along, alongAddress }: TaskViewProps) {
   const { state } = view;
   const task = taskNow(state)!;
   const seconds = useTaskSeconds(view);
@@ -46,6 +54,9 @@ export function TaskView({ view, runner, usable }: TaskViewProps) {
     <section className={styles.task} aria-live="polite" data-task={task.kind}>
       <h2>{word.name}</h2>
       <p className={styles.how}>{task.text || word.how}</p>
+      {task.kind === "listening" && (
+        <ListenFirst along={along} blocks={state.plan.blocks} addressOf={alongAddress} />
+      )}
       <div className={styles.clock}>
         <span className={styles.bar} aria-hidden>
           <span style={{ width: `${Math.min(100, (100 * seconds) / (task.minutes * 60))}%` }} />
@@ -60,7 +71,7 @@ export function TaskView({ view, runner, usable }: TaskViewProps) {
 }
 
 /** On to the next part, before the ladder is through. */
-export function NextPart({ view, runner, usable }: TaskViewProps) {
+export function NextPart({ view, runner, usable }: NextPartProps) {
   const { state } = view;
   const next = partsOf(state.plan)[state.part + 1];
   if (!next || taskNow(state) || state.endingWell !== undefined) return null;
