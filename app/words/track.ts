@@ -36,6 +36,13 @@ export const trackWords = {
     `One ladder after the other, with a quarter of a minute to turn the page: ${[...new Set(pieces)].join(", ")}.`,
   withNotes: "with its notes in a plain tone",
   announced: "the number of each rung in beeps: low for fives, high for ones",
+  word: (title: string) => `Said before ${title}`,
+  noWord: "nothing",
+  wordStates: {
+    coming: "Fetching what is said …",
+    "too-long": "That recording is longer than five minutes: it is left out.",
+    broken: "That recording can't be read here: it is left out.",
+  },
   format: "File",
   formats: {
     mp3: "MP3, small",

@@ -122,6 +122,17 @@ test("as MIDI each click and note comes at its time, by the map of tempi", () =>
   expect(at(2, "noteOn").map(({ now }) => secondOf(now))[0]).toBeCloseTo(2, 2);
 });
 
+test("what is said sounds where it stands, across chunks, and over the clicks", () => {
+  const samples = Float32Array.from({ length: 3 * TRACK_RATE }, () => 0.25);
+  const word = { at: 0.5, samples };
+  const rendered = [...renderTrack({ loops: [], drones: [], seconds: 5, words: [word] })];
+  const all = rendered.flatMap((chunk) => [...chunk]);
+  const sounding = all.flatMap((sample, at) => (Math.abs(sample - 0.25) < 1e-3 ? [at] : []));
+  expect(sounding[0]).toBe(0.5 * TRACK_RATE);
+  expect(sounding.at(-1)).toBe(3.5 * TRACK_RATE - 1);
+  expect(sounding).toHaveLength(samples.length);
+});
+
 test("as MP3 it says what it is, and is a fraction as large", async () => {
   const encoder = await mp3Encoder(TAGS);
   const second = Float32Array.from({ length: TRACK_RATE }, (_, at) => Math.sin(at / 20) / 2);

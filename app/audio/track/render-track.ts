@@ -17,6 +17,8 @@ export interface TrackSound {
   readonly tones?: Iterable<Tone>;
   /** Frequency of the A of octave 4 for the notes. */
   readonly a?: number;
+  /** What is said in it: samples at its rate, each from a second of it on. */
+  readonly words?: readonly { readonly at: number; readonly samples: Float32Array }[];
   /** Pitches under parts of it, in seconds from its beginning. */
   readonly drones: readonly {
     readonly from: number;
@@ -33,13 +35,25 @@ export function renderTones(tones: readonly Tone[], seconds: number): Float32Arr
   return samples;
 }
 
+/** Mixes what is said into a chunk that begins at a frame of the track. */
+function speak(
+  { at, samples }: NonNullable<TrackSound["words"]>[number],
+  chunk: Float32Array,
+  from: number,
+): void {
+  const first = Math.round(at * TRACK_RATE) - from;
+  for (let n = Math.max(0, first); n < Math.min(chunk.length, first + samples.length); n++) {
+    chunk[n]! += samples[n - first]!;
+  }
+}
+
 /**
  * A track as samples, a few seconds at a time: made by the renderer of the stand, quantum by
  * quantum, from the same maps, so that its clicks are the same to the sample. Loops are taken when
  * they come near, so that memory stays small however long it is.
  */
 export function* renderTrack(track: TrackSound): Generator<Float32Array> {
-  const { loops, seconds, drones, tones = [], a = USUAL_A } = track;
+  const { loops, seconds, drones, tones = [], words = [], a = USUAL_A } = track;
   const notes = new Tones(tones, TRACK_RATE, a);
   const renderer = new ClickRenderer(TRACK_RATE, () => undefined);
   renderer.receive({ kind: "volume", volume: 1 });
@@ -76,6 +90,7 @@ export function* renderTrack(track: TrackSound): Generator<Float32Array> {
       renderer.render(chunk.subarray(at, at + QUANTUM), from + at);
     }
     notes.mix(chunk, from);
+    for (const word of words) speak(word, chunk, from);
     yield chunk.subarray(0, Math.min(perChunk, total - from));
   }
 }

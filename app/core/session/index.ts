@@ -51,6 +51,7 @@ export {
   MOST_TRACK_PLAYS,
   playsWithin,
   trackLoops,
+  wordsBegin,
   trackSeconds,
   type TrackPart,
   type TrackWish,

@@ -2,7 +2,7 @@ import { expect, test } from "@jest/globals";
 import { staircase } from "~/core/ladder";
 import { aLadder, barsOf } from "~/core/ladder/test/fixtures";
 import { bpm } from "~/core/units";
-import { playsWithin, trackLoops, trackSeconds } from "./track";
+import { playsWithin, trackLoops, trackSeconds, wordsBegin } from "./track";
 
 const bars = barsOf(2);
 const block = {
@@ -49,4 +49,12 @@ test("a session is one ladder after the other, with time to turn the page", () =
   expect(trackSeconds(two, wish)).toBe(one + 15 + one);
   const second = [...trackLoops(two, wish)].filter(({ part }) => part === 1);
   expect(second[0]).toMatchObject({ start: one + 15, rung: 0 });
+});
+
+test("what is said stands before its ladder, after the page was turned", () => {
+  const wish = { plays: 2, pauses: false };
+  const one = trackSeconds(parts, wish);
+  const two = [...parts, { ...parts[0]!, word: 4 }];
+  expect(wordsBegin(two, wish)).toEqual([undefined, one + 15]);
+  expect(trackSeconds(two, wish)).toBe(one + 15 + 4 + 1 + one);
 });

@@ -46,8 +46,12 @@ function beeps(number: number): BeatMap {
 export interface TrackPart {
   readonly block: Played;
   readonly rungs: readonly Rung[];
+  /** Seconds before it in which somebody speaks; none without. */
+  readonly word?: number | undefined;
 }
 
+/** Seconds between what is said and the ladder. */
+const AFTER_WORD = 1;
 /** Seconds between one part of a session and the next: to turn the page. */
 const BETWEEN_PARTS = 15;
 
@@ -57,8 +61,9 @@ const BETWEEN_PARTS = 15;
  */
 export function* trackLoops(parts: readonly TrackPart[], wish: TrackWish): Generator<TrackLoop> {
   let start = 0;
-  for (const [part, { block, rungs }] of parts.entries()) {
+  for (const [part, { block, rungs, word }] of parts.entries()) {
     if (part > 0) start += BETWEEN_PARTS;
+    if (word !== undefined) start += word + AFTER_WORD;
     for (const [index, rung] of rungs.entries()) {
       const changed = index > 0 && rungs[index - 1]!.tempo !== rung.tempo;
       for (const map of mapsOfRung(block, rung, { ...wish, number: index + 1, changed })) {
@@ -83,6 +88,15 @@ function* mapsOfRung(
     const first = play === 0;
     yield loopMap({ ...request, first, tempoChanged: first && changed, turn: play });
   }
+}
+
+/** When what is said before a part begins, in seconds from the track's beginning. */
+export function wordsBegin(parts: readonly TrackPart[], wish: TrackWish): (number | undefined)[] {
+  const loops = [...trackLoops(parts, wish)];
+  return parts.map(({ word }, part) => {
+    const first = loops.find((loop) => loop.part === part);
+    return word === undefined || !first ? undefined : first.start - AFTER_WORD - word;
+  });
 }
 
 /** Seconds that a track lasts. */

@@ -11,6 +11,7 @@ import { trackWords as said } from "~/words/track";
 import { ReadyTrack } from "./ready-track";
 import { partOf, soundOf, type TrackedPassage } from "./track-request";
 import { useTrack } from "./use-track";
+import { useWords } from "./use-words";
 import styles from "./track.module.css";
 
 interface TrackMakerProps {
@@ -20,6 +21,8 @@ interface TrackMakerProps {
   /** From which tempo to which; empty where that is hidden, or not one ladder. */
   readonly tempi: string;
   readonly player: string;
+  /** Where a recording is had. */
+  readonly recording: (id: string) => string;
   /** Where minutes of listening are told. */
   readonly listened: string;
 }
@@ -47,7 +50,11 @@ export function TrackMaker(props: TrackMakerProps) {
   const [format, setFormat] = useState<(typeof FORMATS)[number]>("mp3");
   const [minutes, setMinutes] = useState(USUAL_MINUTES);
   const { track, make, cancel } = useTrack();
-  const parts = useMemo(() => passages.map(partOf), [passages]);
+  const { words, chosen, state: wordState, choose } = useWords();
+  const parts = useMemo(
+    () => passages.map((passage, at) => partOf(passage, words[at])),
+    [passages, words],
+  );
   const rungs = parts.reduce((sum, part) => sum + part.rungs.length, 0);
   const hasNotes = parts.some(({ notes }) => notes.length > 0);
   const many = Number.isInteger(plays) ? Math.min(MOST_TRACK_PLAYS, Math.max(1, plays)) : 1;
@@ -63,7 +70,7 @@ export function TrackMaker(props: TrackMakerProps) {
   };
   const name = said.file(title, tempi, ENDINGS[format]);
   const tags = { title, artist: player, comment: tempi };
-  const render = () => make({ format, seconds, tags, ...soundOf(parts, wish, withNotes) });
+  const render = () => make({ format, seconds, tags, ...soundOf(parts, wish, withNotes, words) });
   return (
     <>
       <div className={styles.fields}>
@@ -94,6 +101,19 @@ export function TrackMaker(props: TrackMakerProps) {
           }
           label={said.announced}
         />
+        {passages.map(
+          ({ recordings, block }, at) =>
+            recordings.length > 0 && (
+              <Choice
+                key={at}
+                label={said.word(block.pieceTitle)}
+                value={chosen[at] ?? ""}
+                options={["", ...recordings.map(({ id }) => id)]}
+                told={(id) => recordings.find((each) => each.id === id)?.name ?? said.noWord}
+                onChange={(id) => change(() => choose(at, id || undefined, props.recording(id)))}
+              />
+            ),
+        )}
         <Choice
           label={said.format}
           value={format}
@@ -120,6 +140,7 @@ export function TrackMaker(props: TrackMakerProps) {
           {said.fitNow}
         </Button>
       </div>
+      {wordState !== "quiet" && <p role="status">{said.wordStates[wordState]}</p>}
       <p role="status" className={styles.told}>
         {long ? said.tooLong(seconds) : said.told(rungs, many, seconds, sizeTold)}
       </p>
@@ -135,7 +156,7 @@ export function TrackMaker(props: TrackMakerProps) {
           </Button>
         </div>
       ) : (
-        <Button variant="contained" disabled={long} onClick={render}>
+        <Button variant="contained" disabled={long || wordState === "coming"} onClick={render}>
           {said.make}
         </Button>
       )}

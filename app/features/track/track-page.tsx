@@ -61,6 +61,7 @@ export function TrackPage({ studioId, person, passages, session, hurts }: TrackP
         tempi={session ? "" : tempi}
         player={person.name}
         listened={`${student}/listened`}
+        recording={(id) => `${student}/demonstrations/${id}/sound`}
       />
     </Page>
   );

@@ -4,12 +4,15 @@ import {
   barsWithAround,
   tonesOf,
   trackLoops,
+  wordsBegin,
   type Block,
   type TrackNote,
   type TrackPart,
   type TrackWish,
 } from "~/core/session";
+import { TRACK_RATE } from "~/audio/track";
 import type { TrackRequest } from "~/workers/protocol/track";
+import type { TrackWord, TrackWords } from "./use-words";
 
 /** A passage as today's session would have it, with its notes where the piece has any. */
 export interface TrackedPassage {
@@ -17,13 +20,16 @@ export interface TrackedPassage {
   readonly notes: readonly TrackNote[];
   /** The week's, where it asks for one. */
   readonly key: string | null;
+  /** What its teacher has recorded of its piece. */
+  readonly recordings: readonly { readonly id: string; readonly name: string }[];
 }
 
 /** A passage as a part of a track. */
 export type TrackedPart = TrackPart & TrackedPassage;
 
-export const partOf = (passage: TrackedPassage): TrackedPart => ({
+export const partOf = (passage: TrackedPassage, word?: TrackWord): TrackedPart => ({
   ...passage,
+  word: word && word.samples.length / TRACK_RATE,
   rungs: rungsFrom(passage.block.rungs ?? [], passage.block.ladder),
 });
 
@@ -34,8 +40,13 @@ export function soundOf(
   parts: readonly TrackedPart[],
   wish: TrackWish,
   withNotes: boolean,
-): Pick<TrackRequest, "loops" | "tones" | "a" | "drones"> {
+  words: TrackWords,
+): Pick<TrackRequest, "loops" | "tones" | "words" | "a" | "drones"> {
   const loops = [...trackLoops(parts, wish)];
+  const said = wordsBegin(parts, wish).flatMap((at, part) => {
+    const word = words[part];
+    return at === undefined || !word ? [] : [{ at, samples: word.samples }];
+  });
   const metres = parts.map(
     ({ block }) => new Map(barsWithAround(block).map((bar) => [bar.number, bar.metre])),
   );
@@ -65,6 +76,7 @@ export function soundOf(
       })),
     })),
     tones,
+    words: said,
     drones,
     a: parts.find(({ block }) => block.ladder.click.drone)?.block.ladder.click.drone?.a ?? USUAL_A,
   };

@@ -10,6 +10,7 @@ import { inKey, planOf, type TrackNote } from "~/core/session";
 import { addDays, parseKey, valueOf, type Key } from "~/core/units";
 import {
   assignmentsOf,
+  demonstrationsOf,
   insertByHand,
   notesOf,
   partOf,
@@ -117,6 +118,8 @@ export async function trackPage(
   const chosen = passageIds.flatMap((each) => all.find((passage) => passage.id === each) ?? []);
   const week = weekOn(await assignmentsOf(db, studioId, personId, WEEKS_READ), today);
   const saidOf = weekNotes(week, today);
+  const pieces = [...new Set(chosen.map(({ pieceId }) => pieceId))];
+  const recorded = await demonstrationsOf(db, studioId, pieces);
   const passages = [];
   for (const passage of chosen) {
     const block = blockOf(passage, today);
@@ -128,7 +131,10 @@ export async function trackPage(
     const { ladder } = planned!;
     // The drone follows the week's key, as at the stand.
     const tracked = { ...planned!, ladder: { ...ladder, click: inKey(ladder.click, key) } };
-    passages.push({ block: tracked, notes, key: name ?? null });
+    const recordings = recorded
+      .filter(({ piece_id }) => piece_id === passage.pieceId)
+      .map(({ id, name }) => ({ id, name }));
+    passages.push({ block: tracked, notes, key: name ?? null, recordings });
   }
   const from = addDays(today, -PAIN_DAYS);
   const hurt = hurtSince(await whatHappened(db, studioId, personId, from, today));

@@ -25,6 +25,7 @@ export const trackRequestSchema = v.object({
     }),
   ),
   tones: v.array(v.object({ at: v.number(), seconds: v.number(), midi: v.number() })),
+  words: v.array(v.object({ at: seconds, samples: v.instance(Float32Array<ArrayBuffer>) })),
   /** Frequency of the A of octave 4. */
   a: v.number(),
   seconds,
