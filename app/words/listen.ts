@@ -6,6 +6,7 @@ export const listenWords = {
   of: (bars: string) => `Take: ${bars}`,
   placed: {
     heard: "Bars placed by the count-in as the microphone heard it.",
+    clapped: "Bars placed about: by clapping along.",
     reported: "Bars placed about: by what the device reports.",
   },
   gaps: "The microphone gave nothing for a while: what lies behind may be shifted.",

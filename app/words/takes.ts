@@ -42,6 +42,12 @@ export const takes = {
       headphones: "headphones",
       loudspeaker: "a loudspeaker",
       headphonesTold: "Moderate level, please. Bars are placed by what the device reports: about.",
+      clap: "Clap along with eight clicks",
+      clapping: "Clap on each click …",
+      clapStates: {
+        placed: "Heard: bars are placed by your clapping until you leave the stand.",
+        lost: "Too few claps were heard on the clicks. Bars are placed by what the device reports; or try again.",
+      },
       loudspeakerTold: "The count-in comes back through the microphone, and places the bars.",
       onlyCountIn: "Only the count-in sounds while it is recorded",
       microphone: "Microphone",

@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import { findMark, roundTripOf, takeMark, type Heard } from "~/core/listen";
+import { clappedDelay, findMark, roundTripOf, takeMark, type Heard } from "~/core/listen";
 import type { Microphone } from "~/audio/microphone";
 import {
   compressedWriter,
@@ -16,6 +16,8 @@ const SETTLES_MS = 150;
 const MARK_AHEAD = 0.1;
 /** What still sounds when the last bar is over. */
 const RINGS_SECONDS = 0.6;
+/** Somebody who claps may be early. */
+const BEFORE_CLAPS = 0.3;
 /** After the last click of a count-in: it comes back so much later at most. */
 const COMES_BACK = 0.5;
 
@@ -52,6 +54,7 @@ interface Going {
 /** Records plays in the context in which the click sounds: where each bar lies is known unheard. */
 export class TakeRecorder {
   private going: Going | undefined;
+  private clapping: Going["heard"] | undefined;
   private onGiven: ((samples: Float32Array) => void) | undefined;
 
   private constructor(
@@ -64,7 +67,7 @@ export class TakeRecorder {
     node.port.onmessage = ({ data }: MessageEvent<unknown>) => {
       const message = v.parse(fromWorkletSchema, data);
       if (message.kind === "heard") {
-        this.going?.heard.push(message);
+        (this.clapping ?? this.going?.heard)?.push(message);
         return;
       }
       if (message.kind === "given") return this.onGiven?.(message.samples);
@@ -167,14 +170,36 @@ export class TakeRecorder {
   }
 
   private roundTrip({ heard, clicks }: Going): number | undefined {
+    const all = this.inOne(heard);
+    return all && roundTripOf(all, clicks);
+  }
+
+  private inOne(heard: Going["heard"]): Heard | undefined {
     const [first] = heard;
     const last = heard.at(-1);
     if (!first || !last) return undefined;
     const samples = new Float32Array(last.frame + last.samples.length - first.frame);
     for (const piece of heard) samples.set(piece.samples, piece.frame - first.frame);
     const { sampleRate } = this.context;
-    const all: Heard = { from: first.frame / sampleRate, sampleRate, samples };
-    return roundTripOf(all, clicks);
+    return { from: first.frame / sampleRate, sampleRate, samples };
+  }
+
+  /**
+   * Listens to somebody clapping along with clicks, at moments of the context that lie ahead; seconds
+   * that they are heard later, or undefined where that can't be told.
+   */
+  async clapped(clicks: readonly number[]): Promise<number | undefined> {
+    const heard: Going["heard"] = [];
+    this.clapping = heard;
+    const at = Math.max(this.context.currentTime, clicks[0]! - BEFORE_CLAPS);
+    const listen = clicks.at(-1)! + COMES_BACK;
+    this.send({ kind: "open", at, listen });
+    const left = listen - this.context.currentTime;
+    await new Promise((resolve) => setTimeout(resolve, left * 1000 + SETTLES_MS));
+    this.send({ kind: "shut", at: listen });
+    this.clapping = undefined;
+    const all = this.inOne(heard);
+    return all && clappedDelay(all, clicks);
   }
 
   /** Forgets a recording that is not wanted. */

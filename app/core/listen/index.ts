@@ -1,7 +1,7 @@
 export { tappedTempo, type TappedTempo } from "./tapped-tempo";
 export { spreadAgainst } from "./spread";
 export { findMark, takeMark } from "./mark";
-export { roundTripOf, type Heard } from "./round-trip";
+export { clappedDelay, roundTripOf, type Heard } from "./round-trip";
 export { barsInTake, takeSchema, type Take, type TakeBar } from "./take";
 export { barLines, evenPlaces, placesSchema, type BarPlace } from "./bar-lines";
 export { alongPoints, canSoundAlong, type AlongPoint } from "./along";

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { barsInTake, findMark, roundTripOf, takeMark } from ".";
+import { barsInTake, clappedDelay, findMark, roundTripOf, takeMark } from ".";
 
 const RATE = 44_100;
 
@@ -66,6 +66,25 @@ describe("the round trip", () => {
     expect(roundTripOf(room([10.5], 0.1, 0.001), clicks)).toBeUndefined();
     expect(roundTripOf(room([10.5, 11.07, 11.69, 12.3], 0.1, 0.001), clicks)).toBeUndefined();
   });
+});
+
+test("clapping along tells how much later one is heard, unsteady by some 20 ms as hands are", () => {
+  const clicks = [10.5, 11.1, 11.7, 12.3, 12.9];
+  fc.assert(
+    fc.property(
+      fc.double({ min: -0.08, max: 0.25, noNaN: true }),
+      fc.array(fc.double({ min: -0.02, max: 0.02, noNaN: true }), { minLength: 5, maxLength: 5 }),
+      (delay, unsteady) => {
+        const claps = clicks.map((click, n) => click + unsteady[n]!);
+        const found = clappedDelay(room(claps, delay, 0.01), clicks);
+        expect(Math.abs(found! - delay)).toBeLessThan(0.025);
+      },
+    ),
+    { numRuns: 40 },
+  );
+  expect(clappedDelay(room(clicks.slice(0, 2), 0.1, 0.01), clicks)).toBeUndefined();
+  const nowhere = clicks.map((click, n) => click + [0, 0.2, -0.1, 0.25, 0.1][n]!);
+  expect(clappedDelay(room(nowhere, 0.05, 0.01), clicks)).toBeUndefined();
 });
 
 test("bars lie later in a recording by the round trip, count-in left out", () => {

@@ -1,7 +1,7 @@
 import * as v from "valibot";
 
-/** How surely bars are placed: by clicks that were heard coming back, or by what the device says. */
-const PLACED_BY = ["heard", "reported"] as const;
+/** How surely bars are placed: by clicks heard coming back, by clapping, by what the device says. */
+const PLACED_BY = ["heard", "clapped", "reported"] as const;
 
 /** Longer than any play; what is longer is broken off. */
 const LONGEST_TAKE_SECONDS = 900;
@@ -33,7 +33,7 @@ export const takeSchema = v.object({
   bars: v.pipe(v.array(takeBarSchema), v.minLength(1), v.maxLength(2000)),
   placedBy: v.picklist(PLACED_BY),
   /** Seconds from a click to its coming back, as it was found or is told. */
-  roundTrip: v.pipe(v.number(), v.minValue(0), v.maxValue(1)),
+  roundTrip: v.pipe(v.number(), v.minValue(-1), v.maxValue(1)),
   /** The microphone gave nothing for a while: what lies behind may be shifted. */
   gaps: v.boolean(),
   headphones: v.boolean(),

@@ -127,6 +127,12 @@ export class StandLoop {
     await this.takes.arm(this.sound.opened!, choice);
   };
 
+  /** Has the player clap along; from a press, since it may open the sound. */
+  clapAlong = async (choice: TakeChoice): Promise<boolean> => {
+    await this.openSound();
+    return this.takes.clapAlong(this.sound.opened!, choice);
+  };
+
   /** Turns the teacher's playing on or off; from a press, since it may open the sound. */
   playAlong = async (on: boolean): Promise<void> => {
     await this.openSound();

@@ -267,6 +267,7 @@ function OpenStand({
         open={sheet === "take"}
         trial={trial}
         planned={planned}
+        onClap={(choice) => runner?.clapAlong(choice) ?? Promise.resolve(false)}
         onClose={() => setSheet(undefined)}
         onRecord={(choice) => {
           setSheet(undefined);

@@ -5,6 +5,8 @@ export interface TakeChoice {
   readonly onlyCountIn: boolean;
   /** A stand-in for a microphone, so many seconds late; only where it is offered. */
   readonly simulated: number | undefined;
+  /** Seconds that clapping along was heard later, where it was tried since the sound was opened. */
+  readonly clapped?: number | undefined;
 }
 
 /** What of a play its take is kept with. */

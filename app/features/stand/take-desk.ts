@@ -1,5 +1,5 @@
 import type { Scheduled } from "~/audio/engine";
-import { deviceMicrophone, simulatedMicrophone } from "~/audio/microphone";
+import { deviceMicrophone, simulatedMicrophone, type Microphone } from "~/audio/microphone";
 import type { Sound } from "~/audio/player";
 import { peaksText, TakeRecorder } from "~/audio/take";
 import { barsInTake, type Take } from "~/core/listen";
@@ -15,6 +15,20 @@ export interface RecordingPlay {
 interface Listeners {
   readonly onLevel: (peak: number) => void;
   readonly onGone: () => void;
+}
+
+const CLAPS = 8;
+const CLAP_SECONDS = 0.6;
+/** To take the hands off the keys. */
+const CLAPS_IN = 1;
+
+/** The device's microphone, or the stand-in, which hears the click where a loudspeaker plays it. */
+async function microphoneOf(
+  { context, engine }: Sound,
+  { headphones, simulated }: TakeChoice,
+): Promise<Microphone> {
+  if (simulated === undefined) return deviceMicrophone(context);
+  return simulatedMicrophone(context, headphones ? undefined : engine.output, simulated);
 }
 
 /** The parts of recording that are loaded only when something is recorded. */
@@ -33,15 +47,26 @@ export class TakeDesk {
 
   /** Asks for the microphone; throws `MicrophoneMissing` where there is none. */
   static async open(sound: Sound, choice: TakeChoice, on: Listeners): Promise<TakeDesk> {
-    const { context, engine } = sound;
-    const heard = choice.headphones ? undefined : engine.output;
-    const microphone =
-      choice.simulated === undefined
-        ? await deviceMicrophone(context)
-        : simulatedMicrophone(context, heard, choice.simulated);
+    const microphone = await microphoneOf(sound, choice);
     microphone.onGone(on.onGone);
-    const recorder = await TakeRecorder.create(context, microphone, on.onLevel);
+    const recorder = await TakeRecorder.create(sound.context, microphone, on.onLevel);
     return new TakeDesk(sound, choice, recorder, await TakeStore.open());
+  }
+
+  /** Has the player clap along with some clicks; how much later they are heard, where it can be told. */
+  static async clapAlong(sound: Sound, choice: TakeChoice): Promise<number | undefined> {
+    const { context, engine } = sound;
+    const microphone = await microphoneOf(sound, choice);
+    const recorder = await TakeRecorder.create(context, microphone, () => undefined);
+    const start = context.currentTime + CLAPS_IN;
+    const at = Array.from({ length: CLAPS }, (_, n) => n * CLAP_SECONDS);
+    const clicks = at.map((each) => ({ at: each, voice: "beat" as const, level: 1 }));
+    const duration = CLAPS * CLAP_SECONDS;
+    engine.schedule({ clicks, bars: [], markers: [], duration }, start);
+    microphone.prepare(start, at);
+    const delay = await recorder.clapped(at.map((each) => start + each));
+    recorder.dispose();
+    return delay;
   }
 
   /** Begins a recording, kept piece by piece as it comes. */
@@ -80,7 +105,9 @@ export class TakeDesk {
       return false;
     }
     const { from, until, gaps, peaks } = placed;
-    const roundTrip = placed.roundTrip ?? this.reported();
+    const { clapped } = this.choice;
+    const roundTrip = placed.roundTrip ?? clapped ?? this.reported();
+    const otherwise = clapped === undefined ? "reported" : "clapped";
     const bars = barsInTake(scheduled.map.bars, { ...placed, start: scheduled.start, roundTrip });
     // Broken off in the count-in: there is nothing to listen to.
     if (bars.length === 0) {
@@ -97,7 +124,7 @@ export class TakeDesk {
       from,
       until,
       bars,
-      placedBy: placed.roundTrip === undefined ? "reported" : "heard",
+      placedBy: placed.roundTrip === undefined ? otherwise : "heard",
       roundTrip,
       gaps,
       headphones: this.choice.headphones,

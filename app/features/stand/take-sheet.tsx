@@ -16,6 +16,8 @@ interface TakeSheetProps {
   readonly planned: PlannedTake | undefined;
   readonly onClose: () => void;
   readonly onRecord: (choice: TakeChoice) => void;
+  /** Has the player clap along; whether it was heard. */
+  readonly onClap: (choice: TakeChoice) => Promise<boolean>;
 }
 
 /** Says why the microphone is asked for, and how the click is heard meanwhile. */
@@ -23,16 +25,19 @@ export function TakeSheet({ open, ...props }: TakeSheetProps) {
   return open ? <TakeForm {...props} /> : null;
 }
 
-function TakeForm({ trial, planned, onClose, onRecord }: Omit<TakeSheetProps, "open">) {
+function TakeForm({ trial, planned, onClose, onRecord, onClap }: Omit<TakeSheetProps, "open">) {
   const isLater = planned !== undefined && planned.before > 0;
   const offered = standInOffered(trial);
   const before = useState(chosenBefore)[0];
   const [headphones, setHeadphones] = useState(before.headphones);
   const [onlyCountIn, setOnlyCountIn] = useState(before.onlyCountIn);
   const [simulated, setSimulated] = useState(offered && !before.device);
-  const record = () => {
+  const chosen = (): TakeChoice => {
     const delay = simulated ? delaySeconds() : undefined;
-    const choice = { headphones, onlyCountIn, simulated: delay };
+    return { headphones, onlyCountIn, simulated: delay };
+  };
+  const record = () => {
+    const choice = chosen();
     keepTakeChoice(choice);
     onRecord(choice);
   };
@@ -79,6 +84,7 @@ function TakeForm({ trial, planned, onClose, onRecord }: Omit<TakeSheetProps, "o
           {by(said.headphones, true, headphones)}
         </fieldset>
         <p>{headphones ? said.headphonesTold : said.loudspeakerTold}</p>
+        {headphones && <ClapAlong onClap={() => onClap(chosen())} />}
         <label className={styles.choice}>
           <input
             type="checkbox"
@@ -101,5 +107,22 @@ function TakeForm({ trial, planned, onClose, onRecord }: Omit<TakeSheetProps, "o
         )}
       </form>
     </Sheet>
+  );
+}
+
+/** With headphones nothing comes back to the microphone: hands tell how much later they are heard. */
+function ClapAlong({ onClap }: { readonly onClap: () => Promise<boolean> }) {
+  const [state, setState] = useState<"rests" | "claps" | "placed" | "lost">("rests");
+  const clap = async () => {
+    setState("claps");
+    setState((await onClap()) ? "placed" : "lost");
+  };
+  return (
+    <div>
+      <Button variant="outlined" disabled={state === "claps"} onClick={() => void clap()}>
+        {state === "claps" ? said.clapping : said.clap}
+      </Button>
+      <p role="status">{(state === "placed" || state === "lost") && said.clapStates[state]}</p>
+    </div>
   );
 }

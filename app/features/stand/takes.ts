@@ -48,6 +48,8 @@ export class Takes {
   private desk: TakeDesk | undefined;
   private recording: RecordingPlay | undefined;
   private choice: TakeChoice | undefined;
+  /** Until the sound is closed. */
+  private clapped: number | undefined;
   private held = 0;
   private toldAt = 0;
   private left = false;
@@ -82,14 +84,21 @@ export class Takes {
     return this.choice?.onlyCountIn === true && ["armed", "recording"].includes(this.view.phase);
   }
 
+  /** Has the player clap along, with headphones: how much later they are heard is known from then on. */
+  async clapAlong(sound: Sound, choice: TakeChoice): Promise<boolean> {
+    const { TakeDesk: Desk } = await import("./take-desk");
+    this.clapped = await Desk.clapAlong(sound, choice).catch(() => undefined);
+    return this.clapped !== undefined;
+  }
+
   /** Asks for the microphone and waits for the next play. */
   async arm(sound: Sound, choice: TakeChoice): Promise<void> {
     if (this.view.phase !== "off") return;
-    this.choice = choice;
+    this.choice = choice.headphones ? { ...choice, clapped: this.clapped } : choice;
     this.set({ phase: "opening", missing: undefined, lost: false, refusal: undefined });
     try {
       const { TakeDesk: Desk } = await import("./take-desk");
-      const desk = await Desk.open(sound, choice, {
+      const desk = await Desk.open(sound, this.choice, {
         onLevel: (peak) => this.hear(peak),
         onGone: () => this.cancel(),
       });
