@@ -64,11 +64,12 @@ export class TakeFiles {
     if (fresh.length === 0) return there;
     const handle = await open(file, "a", 0o600);
     try {
-      await handle.write(fresh);
+      // Until all of it is written: a disk that fills up takes a part, and says so the next time.
+      await handle.appendFile(fresh);
       await handle.sync();
     } catch (error) {
-      // Half of a piece must not look like a whole one.
-      await handle.truncate(there);
+      // What is left of a piece is a beginning as good as any, if it can't be cut off.
+      await handle.truncate(there).catch(() => undefined);
       if (isFull(error)) return "full";
       throw error;
     } finally {
