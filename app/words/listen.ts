@@ -112,6 +112,8 @@ export const listenWords = {
     deskLead: (count: number) =>
       count === 1 ? "One take waits." : `${count} takes wait, the oldest first.`,
     begin: "Hear the first",
+    missing: "Not handed in",
+    missingSince: (day: string) => `It was due on ${day}.`,
     none: "Nothing waits. A week asks for a take where an item says “Bring: a recording”.",
     week: "Week",
     toHear: (count: number) => (count === 1 ? "1 take to hear" : `${count} takes to hear`),

@@ -117,6 +117,15 @@ export const planWords = {
       question: "a question",
       "by-heart": "it by heart",
     } satisfies Record<Bring, string>,
+    /** What has become of a take that is asked for. */
+    take: {
+      open: (due: string) => `take: until ${due}`,
+      missing: (due: string) => `take: missing, it was due ${due}`,
+      waiting: () => "take: handed in, not heard yet",
+      heard: () => "take: heard",
+      again: () => "take: again, please",
+      late: "late",
+    },
     decision: {
       open: "Open",
       finished: "Finished",
@@ -167,6 +176,7 @@ export const planWords = {
     more: "More",
     note: "A note",
     bring: "Bring to the lesson",
+    due: "Hand in until",
     recordRun: "Record run no.",
     recordRunHelp: "at the stand; empty: none",
     keys: "Keys, one a week",

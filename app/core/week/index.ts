@@ -87,7 +87,15 @@ export {
 export { nestedGoals, smaller, wasWeak, type NestedGoals, type WeekDone } from "./goals";
 export { reviewIn, type ReviewDay } from "./review";
 export { nextTest, stretchesOf, type MemoryTest, type StandingBar, type Stretch } from "./by-heart";
-export type { AskedItem, ReviewedItem, SheetItem, StudentWeek, WeekDay, WeekItem } from "./told";
+export type {
+  AskedItem,
+  ReviewedItem,
+  SheetItem,
+  StudentWeek,
+  TakeAsked,
+  WeekDay,
+  WeekItem,
+} from "./told";
 export type { GroupItemTold, MemberItem, MemberLine } from "./group-told";
 export type { ReportLine } from "./report-told";
 export { chanceByHeart } from "./heart-chance";

@@ -69,6 +69,16 @@ export interface ReviewedItem extends AssignmentItem {
   readonly next: AssignmentItem | undefined;
 }
 
+/** What has become of the take that an item asks for. */
+export interface TakeAsked {
+  readonly due: Day;
+  readonly state: "open" | "missing" | "waiting" | "heard" | "again";
+  /** It came after its day. */
+  readonly late: boolean;
+  readonly rating: string;
+  readonly takeId: string | null;
+}
+
 /** An item that this morning asked for, as far as it has come. */
 export interface AskedItem {
   readonly itemId: string;

@@ -8,6 +8,7 @@ import { X } from "lucide-react";
 import { useState } from "react";
 import { useFormState, type Control } from "react-hook-form";
 import { FormField } from "~/components/form-field";
+import { DayField } from "~/components/day-field";
 import { FormNumber } from "~/components/form-number";
 import { BRINGS, FOCUSES, ITEM_KINDS, type AssignmentItem, type Often } from "~/core/week";
 import { oftenTold } from "~/features/plan/often-told";
@@ -120,6 +121,13 @@ function RareFields({ control, index, item, ladders, hasLadder, onChange }: Item
           </MenuItem>
         ))}
       </FormField>
+      {item.passageId !== null && item.bring === "recording" && (
+        <DayField
+          label={lesson.due}
+          value={item.due ?? ""}
+          onChange={(due) => onChange({ due: due || null })}
+        />
+      )}
       {item.passageId !== null && (
         <FormNumber
           control={control}

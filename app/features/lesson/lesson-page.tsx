@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import { useMemo } from "react";
 import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
-import type { AssignmentItem, Before, WeekTimes } from "~/core/week";
+import type { AssignmentItem, Before, TakeAsked, WeekTimes } from "~/core/week";
 import { daysBetween, type Day } from "~/core/units";
 import { Questions, type WaitingQuestion } from "~/features/questions/questions";
 import type { PassageLine } from "~/features/shapes";
@@ -31,6 +31,8 @@ interface LessonPageProps {
   readonly advice: readonly AdviceShown[];
   readonly tried: readonly TriedChange[];
   readonly last: LastWeek | undefined;
+  /** What has become of the takes that last week asked for, by item. */
+  readonly takes: Readonly<Record<string, TakeAsked>>;
   readonly times: WeekTimes;
   readonly before: Before;
   readonly weak: boolean;
@@ -97,7 +99,13 @@ export function LessonPage(props: LessonPageProps) {
         )}
         <Tried home={home} tried={props.tried} />
         {props.last ? (
-          <Review last={props.last} today={props.today} it={it} />
+          <Review
+            last={props.last}
+            takes={props.takes}
+            recordings={`/studio/${props.studioId}/recordings`}
+            today={props.today}
+            it={it}
+          />
         ) : (
           <p className={styles.soft}>{lesson.first}</p>
         )}
@@ -161,7 +169,14 @@ export function LessonPage(props: LessonPageProps) {
   );
 }
 
-function Review({ last, today, it }: { last: LastWeek; today: Day; it: Lesson }) {
+interface ReviewProps extends Pick<LessonPageProps, "takes" | "today"> {
+  readonly last: LastWeek;
+  readonly it: Lesson;
+  /** Where takes are heard. */
+  readonly recordings: string;
+}
+
+function Review({ last, takes, recordings, today, it }: ReviewProps) {
   const ago = (day: Day) => words.ago(daysBetween(day, today));
   return (
     <>
@@ -170,6 +185,8 @@ function Review({ last, today, it }: { last: LastWeek; today: Day; it: Lesson })
           <ReviewRow
             key={item.id}
             item={item}
+            take={takes[item.id]}
+            takes={recordings}
             decision={it.decisions[item.id] ?? "open"}
             onDecide={(decision) => it.decide(item, decision)}
           />

@@ -1,6 +1,9 @@
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
-import type { Decision, ReviewedItem } from "~/core/week";
+import { Link } from "react-router";
+import { useFormats } from "~/components/locale";
+import type { Decision, ReviewedItem, TakeAsked } from "~/core/week";
+import { takeTold } from "~/features/plan/take-told";
 import { oftenTold } from "~/features/plan/often-told";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
@@ -10,6 +13,10 @@ const { lesson } = planWords;
 
 interface ReviewRowProps {
   readonly item: ReviewedItem;
+  /** The take that it asked for. */
+  readonly take: TakeAsked | undefined;
+  /** Where takes are heard. */
+  readonly takes: string;
   readonly decision: Decision;
   readonly onDecide: (decision: Decision) => void;
 }
@@ -17,7 +24,8 @@ interface ReviewRowProps {
 const CHOICES = ["finished", "carried", "changed"] as const;
 
 /** One item: what was asked beside what happened, and what becomes of it. */
-export function ReviewRow({ item, decision, onDecide }: ReviewRowProps) {
+export function ReviewRow({ item, take, takes, decision, onDecide }: ReviewRowProps) {
+  const formats = useFormats();
   const facts = [
     item.tempo && lesson.tempo(item.tempo.from, item.tempo.to),
     item.clean && item.clean.plays > 0 && lesson.clean(item.clean.clean, item.clean.plays),
@@ -36,6 +44,15 @@ export function ReviewRow({ item, decision, onDecide }: ReviewRowProps) {
           {words.capital(lesson.happened(item.days, item.done))}
         </span>
         <span className={styles.soft}>{facts.join(" · ")}</span>
+        {take && (
+          <span className={take.state === "missing" ? styles.missed : styles.soft}>
+            {take.takeId ? (
+              <Link to={`${takes}/${take.takeId}`}>{takeTold(take, formats.shortDay)}</Link>
+            ) : (
+              takeTold(take, formats.shortDay)
+            )}
+          </span>
+        )}
       </div>
       <ToggleButtonGroup
         exclusive

@@ -10,13 +10,16 @@ import { planWords } from "~/words/plan";
 import { ByHand, type ByHandAnswer } from "./by-hand";
 import { GoalBars } from "./goal-bars";
 import { MemoryLines, type MemoryLine } from "./memory-lines";
+import { takeTold } from "./take-told";
 import { oftenTold } from "./often-told";
 import { WeekGrid } from "./week-grid";
 import { WordedGoals } from "./worded-goals";
-import type { StudentWeek, WeekItem } from "~/core/week";
+import type { StudentWeek, TakeAsked, WeekItem } from "~/core/week";
 import styles from "./week-page.module.css";
 
 interface WeekPageProps {
+  /** What has become of the takes that it asks for, by item. */
+  readonly takes: Readonly<Record<string, TakeAsked>>;
   readonly studioId: string;
   readonly teaches: boolean;
   readonly looksOnly: boolean;
@@ -78,7 +81,7 @@ export function WeekPage(props: WeekPageProps) {
           <Section title={said.items}>
             <ul className={styles.items}>
               {week.items.map((item) => (
-                <ItemLine key={item.id} item={item} />
+                <ItemLine key={item.id} item={item} take={props.takes[item.id]} />
               ))}
             </ul>
           </Section>
@@ -140,12 +143,21 @@ export function WeekPage(props: WeekPageProps) {
   );
 }
 
-function ItemLine({ item }: { item: WeekItem }) {
+interface ItemLineProps {
+  readonly item: WeekItem;
+  /** The take that it asks for. */
+  readonly take: TakeAsked | undefined;
+}
+
+function ItemLine({ item, take }: ItemLineProps) {
+  const formats = useFormats();
   const notes = [
     item.focus && `${words.cut.focus}: ${item.focus}`,
     item.key && said.key(item.key),
     item.note,
-    item.bring !== "nothing" && said.toBring(planWords.item.bring[item.bring]),
+    take
+      ? takeTold(take, formats.shortDay)
+      : item.bring !== "nothing" && said.toBring(planWords.item.bring[item.bring]),
   ].filter((note): note is string => Boolean(note));
   const done = item.practised.filter((each) => each.done).length;
   return (

@@ -1,7 +1,8 @@
 import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import { useFormats } from "~/components/locale";
-import { Empty, Page } from "~/components/page";
+import { Empty, Page, Section } from "~/components/page";
+import type { Day } from "~/core/units";
 import { listenWords } from "~/words/listen";
 import styles from "./take.module.css";
 
@@ -17,10 +18,18 @@ interface WaitingPageProps {
     readonly late: boolean;
     readonly at: Date;
   }[];
+  /** What was not handed in by its day. */
+  readonly missing: readonly {
+    readonly id: string;
+    readonly personId: string;
+    readonly name: string;
+    readonly title: string;
+    readonly due: Day;
+  }[];
 }
 
 /** Takes that were handed in and wait to be heard, the oldest first. */
-export function WaitingPage({ studioId, waiting }: WaitingPageProps) {
+export function WaitingPage({ studioId, waiting, missing }: WaitingPageProps) {
   const formats = useFormats();
   const [first] = waiting;
   const to = (takeId: string) => `/studio/${studioId}/recordings/${takeId}`;
@@ -54,6 +63,20 @@ export function WaitingPage({ studioId, waiting }: WaitingPageProps) {
             </li>
           ))}
         </ol>
+      )}
+      {missing.length > 0 && (
+        <Section title={said.missing}>
+          <ul className={styles.list}>
+            {missing.map(({ id, personId, name, title, due }) => (
+              <li key={id}>
+                <Link to={`/studio/${studioId}/students/${personId}/week`}>
+                  {name}: {title}
+                </Link>
+                <span className={styles.soft}>{said.missingSince(formats.longDay(due))}</span>
+              </li>
+            ))}
+          </ul>
+        </Section>
       )}
     </Page>
   );

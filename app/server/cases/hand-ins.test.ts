@@ -12,8 +12,9 @@ import {
   spokenSound,
   waitingPage,
 } from "./hand-ins";
-import { setWeek } from "./lesson";
+import { lessonPage, setWeek } from "./lesson";
 import { rateBy } from "./rating-scale";
+import { weekPage } from "./student-week";
 import { dropTake, keepTake, sweepTakes, takeMore, takePage } from "./takes";
 
 const DAY = "2026-05-04";
@@ -152,4 +153,33 @@ test("a comment is spoken, heard from its take only, and goes with it; ratings k
   await dropTake(services, studioId, take);
   expect(await services.takes.read(hash)).toBeUndefined();
   expect(await hears(take)).toBeUndefined();
+}, 60_000);
+
+test("a take that is asked for is told at the lesson and to its player: open, missing, late, heard", async () => {
+  const { services, studioId, personId, clock, item, record, give } = await roomWithWeek({
+    bring: "recording",
+    due: addDays(DAY, 2),
+  });
+  const take = await record();
+  const told = async () => {
+    const lesson = (await lessonPage(services, studioId, personId)).takes[item.id];
+    expect((await weekPage(services, studioId, personId)).takes[item.id]).toEqual(lesson);
+    const { missing } = await waitingPage(services, studioId);
+    return { ...lesson, onTheDesk: missing.some(({ id }) => id === item.id) };
+  };
+  const due = addDays(DAY, 2);
+  expect(await told()).toMatchObject({ state: "open", due, takeId: null, onTheDesk: false });
+  clock.now = NOON + 3 * DAY_MS;
+  expect(await told()).toMatchObject({ state: "missing", due, takeId: null, onTheDesk: true });
+  expect((await give(take)).ok).toBe(true);
+  expect(await told()).toMatchObject({
+    state: "waiting",
+    late: true,
+    takeId: take,
+    onTheDesk: false,
+  });
+  const [one] = (await handInsOf(services, studioId, take)).handedIn;
+  const heard = form({ handIn: one!.id, answer: "heard", rating: "secure" });
+  expect((await answerTo(services, studioId, take, heard)).ok).toBe(true);
+  expect(await told()).toMatchObject({ state: "heard", late: true, rating: "secure" });
 }, 60_000);

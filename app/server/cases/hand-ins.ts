@@ -14,11 +14,14 @@ import {
   putHandIn,
   ratingScaleOf,
   spokenComment,
+  studentsOf,
   studioById,
   takeById,
   waitingHandIns,
+  weeksOfAll,
   type KeptSound,
 } from "~/db/queries";
+import { takesAsked } from "../plan/takes-asked";
 import { openItems, weekOn } from "../plan/week-on";
 import { todayIn, type Services } from "../services";
 import { RECORDED_KINDS, soundKind } from "../takes/sound-kind";
@@ -209,12 +212,41 @@ export async function answerTo(
   return ok({ next: next?.take_id });
 }
 
+/** What weeks that are on have asked for and nobody has handed in by its day, the oldest first. */
+async function missingTakes(
+  { db }: Services,
+  studioId: string,
+  now: { readonly today: Day; readonly timeZone: string },
+) {
+  const [people, weeks] = await Promise.all([studentsOf(db, studioId), weeksOfAll(db, studioId)]);
+  const on = weeks.flatMap((set) => {
+    const week = weekOn([set], now.today);
+    return week ? [{ set, items: openItems(week) }] : [];
+  });
+  const asked = on.map(({ set, items }) => ({ items, lesson: set.until_day }));
+  const takes = await takesAsked(db, studioId, asked, now);
+  const nameOf = new Map(people.map(({ id, name }) => [id, name]));
+  return on
+    .flatMap(({ set, items }) =>
+      items.flatMap(({ id, title }) => {
+        const take = takes[id];
+        const name = nameOf.get(set.person_id);
+        return take?.state === "missing" && name !== undefined
+          ? [{ id, personId: set.person_id, name, title, due: take.due }]
+          : [];
+      }),
+    )
+    .toSorted((a, b) => (a.due < b.due ? -1 : 1));
+}
+
 /** Everything that waits to be heard, the oldest first; late: after its day. */
 export async function waitingPage(services: Services, studioId: string) {
   const studio = await studioById(services.db, studioId);
   const waiting = await waitingHandIns(services.db, studioId);
+  const today = todayIn(services, studio);
   return {
-    today: todayIn(services, studio),
+    today,
+    missing: await missingTakes(services, studioId, { today, timeZone: studio.time_zone }),
     waiting: waiting
       .map(lateIn(studio.time_zone))
       .map(({ take_id, ...each }) => ({ takeId: take_id, ...each })),

@@ -34,6 +34,7 @@ import {
 import { lessonFields } from "~/forms/lesson";
 import { todayIn, type Services } from "../services";
 import { minutesOfDays, readFrom, whatHappened, type Happened } from "../plan/week-plan";
+import { takesAsked } from "../plan/takes-asked";
 import { triedSince } from "../plan/changed-today";
 import { adviceOf, passageNamed } from "./advice";
 import { ladderForPassage } from "./ladder-from-library";
@@ -150,6 +151,12 @@ export async function lessonPage(services: Services, studioId: string, personId:
       done: came!,
       ...past.review,
     },
+    takes: last
+      ? await takesAsked(db, studioId, [{ items: last.text.items, lesson: last.until_day }], {
+          today,
+          timeZone: studio.time_zone,
+        })
+      : {},
     /** Last week came to so little that this one is smaller on purpose. */
     weak,
     draft: {

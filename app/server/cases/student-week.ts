@@ -30,6 +30,7 @@ import {
   type Happened,
 } from "../plan/week-plan";
 import { stateOf } from "./passage-line";
+import { takesAsked } from "../plan/takes-asked";
 import { weekOn } from "../plan/week-on";
 
 const WEEKS_LISTED = 60;
@@ -114,6 +115,8 @@ export async function weekPage(
   const mine = chosen?.person_id === personId && chosen.set_at !== null ? chosen : undefined;
   // A week that begins tomorrow may be looked at today.
   const week = mine ?? weekOn(weeks, today) ?? weeks.find(({ from_day }) => from_day > today);
+  // A week that goes on without a new lesson moves no day on which something was due.
+  const lesson = weeks.find(({ id }) => id === week?.id)?.until_day ?? today;
   const happened =
     week &&
     (await whatHappened(db, studioId, personId, readFrom(week), addDays(week.until_day, -1)));
@@ -126,6 +129,12 @@ export async function weekPage(
     lesson: times.lesson,
     concert: studio.concert_on ? { name: studio.concert_name, day: studio.concert_on } : undefined,
     week: week && happened && studentWeek({ week, times, passages, happened, today }),
+    takes: week
+      ? await takesAsked(db, studioId, [{ items: week.text.items, lesson }], {
+          today,
+          timeZone: studio.time_zone,
+        })
+      : {},
     goals: week && nestedGoals(week.text.goal, today, studio.concert_on ?? undefined),
     wordedGoals: await goalsOfToday(services, studioId, personId),
     memory: memory.map((each) => memoryLine(each, today)),

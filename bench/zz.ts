@@ -1,0 +1,10 @@
+import { chromium } from "@playwright/test";
+import { contextOptions, launchOptions } from "../e2e/support/browser";
+import { FidusServer, throwAwayDirectory } from "../e2e/support/server";
+import { takesFigures } from "./takes";
+const browser = await chromium.launch(launchOptions);
+const { directory, remove } = await throwAwayDirectory();
+const server = await FidusServer.start({ dataDir: directory, demo: true });
+const f = await takesFigures(async () => (await browser.newContext(contextOptions)).newPage(), server.address).catch((e) => [{ what: "ERR", value: String(e) }]);
+console.log(f.map((x) => `${x.what}: ${x.value}`).join("\n"));
+await browser.close(); await server.stop(); await remove();
