@@ -6,6 +6,7 @@ import { views } from "../e2e/support/views";
 import type { Figure } from "./core";
 import { notationPageFigures } from "./notation";
 import { standFigures } from "./stand";
+import { takesFigures } from "./takes";
 
 const SERVER_RUNS = 15;
 
@@ -99,6 +100,7 @@ export async function browserFigures(): Promise<Figure[]> {
     ...(await serverFigures(page, server.address)),
     ...(await clickFigures(page, server.address)),
     ...(await standFigures(page, server.address)),
+    ...(await takesFigures(newPage, server.address)),
     // A page of its own: the one before has its processor slowed.
     ...(await redrawFigures(await newPage(), server.address)),
     ...(await notationPageFigures(await newPage(), server.address)),

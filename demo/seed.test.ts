@@ -7,14 +7,19 @@ import * as v from "valibot";
 import { RULE_NAMES } from "~/core/judge";
 import { addDays, dayOf, daysBetween } from "~/core/units";
 import { memoryDatabase } from "~/db/test/memory";
-import { allStudios, LEFT_OUT, studentsOf } from "~/db/queries";
+import { allStudios, groupsOf, LEFT_OUT, studentsOf } from "~/db/queries";
 import { withOwnIds } from "~/server/archive/ids";
 import { adviceOf } from "~/server/cases/advice";
+import { logQuerySchema } from "~/forms/log";
+import { groupBoard } from "~/server/cases/group-board";
+import { logPage } from "~/server/cases/log";
 import { openRoom } from "~/server/cases/open-room";
 import { progressPage } from "~/server/cases/passage-pages";
+import { reportPage } from "~/server/cases/report";
 import { readRoomIn } from "~/server/cases/room-in";
 import { roomAsZip } from "~/server/cases/room-out";
 import { studentPage } from "~/server/cases/student-pages";
+import { weekPage } from "~/server/cases/student-week";
 import { todayPage } from "~/server/cases/today";
 import { weekOf } from "~/server/cases/week";
 import { takesAside } from "~/server/test/takes-aside";
@@ -114,6 +119,37 @@ describe("the demo room as a zip", () => {
     folder = await mkdtemp(path.join(tmpdir(), "fidus-room-"));
   });
   afterAll(() => rm(folder, { recursive: true }));
+
+  test("the band's board, its report, each one's week and their log tell the same, today and days on", async () => {
+    const groupId = (await groupsOf(services.db, studioId))[0]!.id;
+    for (const ahead of [0, 2, 5]) {
+      const then = { ...services, now: () => NOW + ahead * 86_400_000 };
+      const board = await groupBoard(then, studioId, groupId);
+      const period = { group: groupId, person: "", from: board.from, to: board.today };
+      const report = await reportPage(then, studioId, period);
+      expect(board.lines.some(({ minutes }) => minutes > 0)).toBe(true);
+      for (const { id, name, days, minutes, items } of board.lines) {
+        const told = report.lines.find((each) => each.id === id)!;
+        const practised = days.filter((each) => each.minutes > 0);
+        expect([name, told.minutes, told.days]).toEqual([name, minutes, practised.length]);
+        const query = v.parse(logQuerySchema, { from: board.from, to: board.today });
+        const { totals } = await logPage(then, studioId, id, query);
+        expect([name, Math.round(totals.minutes)]).toEqual([name, minutes]);
+        const { week, takes } = await weekPage(then, studioId, id);
+        for (const each of week?.days ?? []) {
+          const same = days.find(({ day }) => day === each.day);
+          if (same) expect([name, each.played]).toEqual([name, same.minutes]);
+        }
+        // What was handed in, is late or missing is the same on the board and in the week.
+        for (const item of items.filter(({ leftOut }) => leftOut === null)) {
+          const own = Object.values(takes).find(({ takeId }) => takeId === item.takeId);
+          if (item.takeId) expect(own?.state).toBe(item.state);
+        }
+        const missing = items.some(({ state }) => state === "missing");
+        expect(Object.values(takes).some(({ state }) => state === "missing")).toBe(missing);
+      }
+    }
+  });
 
   test("comes into an empty room with the same rows, counts and pages", async () => {
     const file = path.join(folder, "room.zip");

@@ -43,10 +43,15 @@ export function wavSamples(samples: Float32Array, depth: Depth): Uint8Array<Arra
   const width = depth / 8;
   const full = 2 ** (depth - 1) - 1;
   const bytes = new Uint8Array(samples.length * width);
-  samples.forEach((sample, at) => {
-    const whole = Math.round(Math.min(1, Math.max(-1, sample)) * full);
-    for (let byte = 0; byte < width; byte++) bytes[at * width + byte] = whole >> (8 * byte);
-  });
+  // Five minutes have thirteen million of them: no function for each, no byte by byte in a loop.
+  for (let at = 0, to = 0; at < samples.length; at++) {
+    const sample = samples[at]!;
+    const scaled = (sample > 1 ? 1 : sample < -1 ? -1 : sample) * full;
+    const whole = (scaled + (scaled < 0 ? -0.5 : 0.5)) | 0;
+    bytes[to++] = whole;
+    bytes[to++] = whole >> 8;
+    if (width === 3) bytes[to++] = whole >> 16;
+  }
   return bytes;
 }
 

@@ -104,7 +104,7 @@ export class TakePlayer {
     this.sounding.forEach((audio, index) => {
       const { currentTime, paused, playbackRate } = audio;
       const { sound } = this.voices[index]!;
-      audio.src = under ? sound.clicked : sound.plain;
+      audio.src = under ? sound.clicked() : sound.plain;
       audio.currentTime = currentTime;
       audio.playbackRate = playbackRate;
       if (!paused) void audio.play();

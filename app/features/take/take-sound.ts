@@ -48,7 +48,8 @@ function withClick(samples: Float32Array, rate: number, { from, bars }: About): 
 /** What is heard of a take: as it is, and with a click laid under it. */
 export interface TakeSound {
   readonly plain: string;
-  readonly clicked: string;
+  /** Made when it is first asked for. */
+  readonly clicked: () => string;
   readonly seconds: number;
   release(): void;
 }
@@ -67,14 +68,14 @@ async function openTake(url: string, about: About): Promise<TakeSound> {
     .getChannelData(0)
     .slice(Math.round(about.from * rate), Math.round(about.until * rate));
   const plain = URL.createObjectURL(wavFile(heard, rate));
-  const clicked = URL.createObjectURL(wavFile(withClick(heard, rate, about), rate));
+  let clicked: string | undefined;
   return {
     plain,
-    clicked,
+    clicked: () => (clicked ??= URL.createObjectURL(wavFile(withClick(heard, rate, about), rate))),
     seconds: heard.length / rate,
     release() {
       URL.revokeObjectURL(plain);
-      URL.revokeObjectURL(clicked);
+      if (clicked) URL.revokeObjectURL(clicked);
     },
   };
 }
