@@ -1,7 +1,2 @@
-export {
-  deviceMicrophone,
-  MicrophoneMissing,
-  type Microphone,
-  type NoMicrophone,
-} from "./microphone";
+export { deviceMicrophone, type Microphone, type NoMicrophone } from "./microphone";
 export { simulatedMicrophone } from "./simulated";

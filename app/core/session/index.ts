@@ -86,3 +86,4 @@ export { roomForItems } from "./room";
 export { longestStretch } from "./stretch";
 export { moved, stretched } from "./reshape";
 export { isLastPart, partNow, partsOf, taskNow, type Part } from "./parts";
+export { plannedTake, type PlannedTake } from "./planned-take";

@@ -7,6 +7,7 @@ import {
   initialState,
   isLastPart,
   partsOf,
+  plannedTake,
   replay,
   sessionEventSchema,
   sessionPlanSchema,
@@ -56,8 +57,10 @@ const PLAN = planOf([
   task("slow-finish", 1),
 ]);
 
+type Step = readonly [number, EventKind, object?];
+
 /** Events with seconds between them. */
-function written(...steps: readonly (readonly [number, EventKind, object?])[]): SessionEvent[] {
+function written(...steps: readonly Step[]): SessionEvent[] {
   let at = START;
   return steps.map(([seconds, kind, payload = {}], seq) => {
     at += seconds * 1000;
@@ -70,6 +73,25 @@ describe("the parts of a session", () => {
     const plan = planOf();
     expect(partsOf(plan).map((part) => part.block)).toEqual([0, 1]);
     expect(taskNow(initialState(plan))).toBeUndefined();
+  });
+
+  test("a run that the week has recorded is counted over breaks, task and other passages left out", () => {
+    const said = { listenFor: "", note: "", focuses: [], goalTempo: null, key: null, recordRun: 2 };
+    const blocks = [block(1), block(2), block(1)];
+    const parts = [task("warm-up", 2), { ...ladder(0), said }, ladder(1), { ...ladder(2), said }];
+    const plan = v.parse(sessionPlanSchema, { version: 1, noVerdict: "wait", blocks, parts });
+    const done: Step = [120, "part-ended", { part: 0 }];
+    const next: Step = [5, "moved-on"];
+    const payload = { tempo: 60, seconds: 4, fromBar: 1, toBar: 2, complete: true };
+    const played: Step = [8, "played", payload];
+    const after = (...steps: readonly Step[]) =>
+      plannedTake(replay(plan, written([0, "opened"], ...steps)));
+    expect(after()).toBeUndefined();
+    expect(after(done)).toEqual({ run: 2, before: 1 });
+    expect(after(done, played)).toEqual({ run: 2, before: 0 });
+    expect(after(done, played, played)).toBeUndefined();
+    expect(after(done, played, next)).toBeUndefined();
+    expect(after(done, played, next, next)).toEqual({ run: 2, before: 0 });
   });
 
   test("name every block once and in order, or the plan is refused", () => {

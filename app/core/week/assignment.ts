@@ -87,7 +87,7 @@ export const itemSchema = v.object({
   ),
   note: text(500),
   bring: v.picklist(BRINGS),
-  /** The play of a day that is recorded at the stand, from 1; none without one. */
+  /** The play of a session that is recorded at the stand, from 1; none without one. */
   recordRun: v.optional(
     v.nullable(
       v.pipe(

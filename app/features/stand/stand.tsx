@@ -2,6 +2,7 @@ import Button from "@mui/material/Button";
 import { useCallback, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
 import {
+  type PlannedTake,
   clickNow,
   currentBlock,
   playsAnything,
@@ -32,7 +33,7 @@ import { Tools } from "./tools";
 import { useByHeart } from "./use-by-heart";
 import { useAwake, useOnlyWindow, usePosition, useStandRunner } from "./use-stand";
 import { useKeptChoice } from "./use-kept-choice";
-import { plannedTake, usePlannedTake, type PlannedTake } from "./use-planned-take";
+import { plannedNow, usePlannedTake } from "./use-planned-take";
 import { useStandKeys } from "./use-stand-keys";
 import { useVolume } from "./use-volume";
 import { questionOf } from "./view";
@@ -148,7 +149,7 @@ function OpenStand({
   const usable = held && view.ready && !ended;
   const [planned, setPlanned] = useState<PlannedTake | undefined>(undefined);
   const askForPlanned = useCallback(() => {
-    setPlanned(plannedTake(view));
+    setPlanned(plannedNow(view));
     setSheet("take");
   }, [view]);
   const free = usable && sheet === undefined && !asksForTempo;
@@ -212,7 +213,7 @@ function OpenStand({
               <TakeLight
                 runner={runner}
                 usable={usable}
-                planned={plannedTake(view)?.run}
+                planned={plannedNow(view)?.run}
                 onRecord={openTake}
               />
             </>

@@ -1,10 +1,10 @@
 import Button from "@mui/material/Button";
 import { useState } from "react";
+import type { PlannedTake } from "~/core/session";
 import { words } from "~/words/stand-words";
 import { Sheet } from "./sheet";
 import type { TakeChoice } from "./take-choice";
 import { chosenBefore, delaySeconds, keepTakeChoice, standInOffered } from "./take-choice-kept";
-import type { PlannedTake } from "./use-planned-take";
 import styles from "./sheets.module.css";
 
 const { sheet: said } = words.take;

@@ -1,26 +1,13 @@
 import { useEffect, useRef } from "react";
-import { partNow, taskNow } from "~/core/session";
+import { plannedTake, type PlannedTake } from "~/core/session";
 import { isInTime } from "./in-time";
 import type { StandRunner } from "./runner";
 import { lastTakeChoice } from "./take-choice-kept";
 import type { StandView } from "./view";
 
-/** The play that the plan records, from 1, and how many lie before it still. */
-export interface PlannedTake {
-  readonly run: number;
-  readonly before: number;
-}
-
-/** The play of what is practised now that is to be recorded, if one still is. */
-export function plannedTake({ state, transport }: StandView): PlannedTake | undefined {
-  if (state.ended || taskNow(state) || state.endingWell !== undefined) return undefined;
-  const run = partNow(state).said?.recordRun;
-  if (!run) return undefined;
-  const own = state.plays.filter((play) => play.blockIndex === state.blockIndex);
-  // Going on in time, what follows is sent ahead while one plays: it must be known before.
-  const begun = own.length + (transport === "play" && isInTime(state) ? 1 : 0);
-  return begun < run ? { run, before: run - 1 - begun } : undefined;
-}
+/** Going on in time, what follows is sent ahead while one plays: that must be known before. */
+export const plannedNow = ({ state, transport }: StandView): PlannedTake | undefined =>
+  plannedTake(state, transport === "play" && isInTime(state));
 
 interface PlannedTakeProps {
   readonly view: StandView;
@@ -34,7 +21,7 @@ interface PlannedTakeProps {
 
 /** Where the plan says that a run is recorded, it is, without a press. */
 export function usePlannedTake({ view, runner, free, trial, ask }: PlannedTakeProps): void {
-  const planned = plannedTake(view);
+  const planned = plannedNow(view);
   const { state, transport } = view;
   const asked = useRef(new Set<string>());
   const isDue = planned?.before === 0;
