@@ -7,6 +7,13 @@ export interface WeekDone {
   readonly days: number;
 }
 
+/** What is asked of so many days, as it is for seven; one of no days stays as it is. */
+export function weekly({ minutes, days }: WeekGoal, length: number): WeekGoal {
+  if (length <= 0 || length === 7) return { minutes, days };
+  const share = 7 / length;
+  return { minutes: Math.round(minutes * share), days: Math.min(7, Math.round(days * share)) };
+}
+
 const FAR_BELOW = 0.5;
 const LESS = 0.75;
 const FEWEST_MINUTES = 3;

@@ -24,6 +24,7 @@ import {
   type LayoutItem,
   type Often,
   type Rotation,
+  weekly,
 } from "./index";
 
 const MONDAY = "2026-05-04";
@@ -363,4 +364,12 @@ describe("goals, keys and reviews", () => {
     expect(reviewIn([], MONDAY)).toBe(0);
     expect(reviewIn([on(0, 10)], addDays(MONDAY, 100))).toBeLessThan(0);
   });
+});
+
+test("what is asked until a later lesson is told as it is for a week", () => {
+  const goal = { minutes: 96, days: 9 };
+  expect(weekly(goal, 11)).toEqual({ minutes: 61, days: 6 });
+  expect(weekly(goal, 7)).toEqual(goal);
+  expect(weekly({ minutes: 30, days: 3 }, 3)).toEqual({ minutes: 70, days: 7 });
+  expect(weekly(goal, 0)).toEqual(goal);
 });

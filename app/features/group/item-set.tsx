@@ -54,6 +54,7 @@ export function ItemSet({ number, item, lines, pieces, here }: ItemSetProps) {
             !music && planWords.item.kinds[asked.kind],
             asked.focus,
             words.minutes(asked.minutes),
+            asked.recordRun !== null && planWords.today.recordRun(asked.recordRun),
             asked.bring !== "nothing" &&
               `${said.fields.bring}: ${planWords.item.bring[asked.bring]}`,
             said.until(formats.longDay(until)),

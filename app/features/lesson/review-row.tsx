@@ -45,7 +45,7 @@ export function ReviewRow({ item, take, takes, decision, onDecide }: ReviewRowPr
         </span>
         <span className={styles.soft}>{facts.join(" · ")}</span>
         {take && (
-          <span className={take.state === "missing" ? styles.missed : styles.soft}>
+          <span className={take.state === "missing" ? styles.missed : styles.take}>
             {take.takeId ? (
               <Link to={`${takes}/${take.takeId}`}>{takeTold(take, formats.shortDay)}</Link>
             ) : (

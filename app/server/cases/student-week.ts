@@ -1,12 +1,13 @@
 import {
   nestedGoals,
+  weekly,
   windowsOn,
   type StudentWeek,
   type WeekDay,
   type WeekItem,
   type WeekTimes,
 } from "~/core/week";
-import { addDays, type Day } from "~/core/units";
+import { addDays, daysBetween, type Day } from "~/core/units";
 import {
   assignmentById,
   assignmentsOf,
@@ -135,7 +136,13 @@ export async function weekPage(
           timeZone: studio.time_zone,
         })
       : {},
-    goals: week && nestedGoals(week.text.goal, today, studio.concert_on ?? undefined),
+    goals:
+      week &&
+      nestedGoals(
+        weekly(week.text.goal, daysBetween(week.from_day, week.until_day)),
+        today,
+        studio.concert_on ?? undefined,
+      ),
     wordedGoals: await goalsOfToday(services, studioId, personId),
     memory: memory.map((each) => memoryLine(each, today)),
     weeks: weeks.map(({ id, from_day, until_day }) => ({ id, from: from_day, until: until_day })),

@@ -1,4 +1,4 @@
-import type { AssignmentItem } from "~/core/week";
+import { weekly, type AssignmentItem, type AssignmentText } from "~/core/week";
 import type { WeekNote } from "~/core/session";
 import { addDays, daysBetween, type Day } from "~/core/units";
 import type { Assignment } from "~/db/queries";
@@ -7,7 +7,9 @@ import { keyFor } from "./week-plan";
 /** So long after its lesson should have been, nobody goes by a week any more. */
 const STALE_DAYS = 28;
 
-type WeekDays = Pick<Assignment, "from_day" | "until_day">;
+type WeekDays = Pick<Assignment, "from_day" | "until_day"> & {
+  readonly text?: AssignmentText;
+};
 
 /** A week with the day since which its keys go round, however often it has gone on since. */
 export type Running<W extends WeekDays> = W & { readonly since: Day };
@@ -28,7 +30,11 @@ export function weekOn<W extends WeekDays>(
   if (late > STALE_DAYS) return undefined;
   if (late <= 0) return { ...newest, since };
   const from = addDays(newest.until_day, 7 * Math.floor(late / 7));
-  return { ...newest, since, from_day: from, until_day: addDays(from, 7) };
+  const on = { ...newest, since, from_day: from, until_day: addDays(from, 7) };
+  if (!newest.text) return on;
+  // What was asked until a later lesson is asked in seven days now.
+  const goal = weekly(newest.text.goal, daysBetween(since, newest.until_day));
+  return { ...on, text: { ...newest.text, goal } };
 }
 
 /** The items of a week that are still worked on. */
