@@ -85,6 +85,7 @@ async function shootATake(page: Page, address: string): Promise<void> {
   await page.getByRole("button", { name: "Pause" }).click();
   await page.waitForLoadState("networkidle");
   await page.mouse.move(4, 400);
+  await page.evaluate(() => scrollTo(0, 0));
   await shoot(page, "take");
 }
 

@@ -1,7 +1,7 @@
-import { Readable } from "node:stream";
 import { forStudent } from "~/server/access/guard";
 import { idsOf, notFound } from "~/server/boundary";
 import { demonstrationSound } from "~/server/cases/demonstrations";
+import { wholeSound } from "~/server/takes/whole-sound";
 import type { Route } from "./+types/demonstration-sound";
 
 /** The sound of a demonstration, whole: it is stretched before it is heard. */
@@ -10,11 +10,5 @@ export const loader = (asked: Route.LoaderArgs) =>
     const { demonstrationId } = idsOf(asked.params, "demonstrationId");
     const sound = await demonstrationSound(services, { studioId, personId }, demonstrationId);
     if (!sound) throw notFound("The sound of this demonstration is missing.");
-    return new Response(Readable.toWeb(sound.stream) as ReadableStream, {
-      headers: {
-        "Content-Type": sound.mediaType,
-        "Content-Length": String(sound.size),
-        "Cache-Control": "private, no-store",
-      },
-    });
+    return wholeSound(sound);
   });

@@ -1,7 +1,7 @@
-import { Readable } from "node:stream";
 import { forTake } from "~/server/access/guard";
 import { idsOf, notFound } from "~/server/boundary";
 import { spokenSound } from "~/server/cases/hand-ins";
+import { wholeSound } from "~/server/takes/whole-sound";
 import type { Route } from "./+types/spoken-comment";
 
 /** What a teacher said aloud of a take, for whoever may hear the take. */
@@ -10,11 +10,5 @@ export const loader = (asked: Route.LoaderArgs) =>
     const { commentId } = idsOf(asked.params, "commentId");
     const sound = await spokenSound(services, studioId, takeId, commentId);
     if (!sound) throw notFound("There is no such comment.");
-    return new Response(Readable.toWeb(sound.stream) as ReadableStream, {
-      headers: {
-        "Content-Type": sound.mediaType,
-        "Content-Length": String(sound.size),
-        "Cache-Control": "private, no-store",
-      },
-    });
+    return wholeSound(sound);
   });
