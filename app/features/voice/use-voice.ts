@@ -25,9 +25,12 @@ export function useVoice(onDone: (file: File) => void, most = Infinity): Voice {
   const [recording, setRecording] = useState<Recording | undefined>(undefined);
   const [seconds, setSeconds] = useState(0);
   const [refused, setRefused] = useState(false);
-  const open = useRef<MediaStream | undefined>(undefined);
+  const open = useRef<MediaRecorder | undefined>(undefined);
+  /** The microphone is given back; whoever leaves in the middle sends nothing. */
   const close = () => {
-    for (const track of open.current?.getTracks() ?? []) track.stop();
+    if (!open.current) return;
+    open.current.onstop = null;
+    for (const track of open.current.stream.getTracks()) track.stop();
     open.current = undefined;
   };
   useEffect(() => close, []);
@@ -47,9 +50,9 @@ export function useVoice(onDone: (file: File) => void, most = Infinity): Voice {
       .catch(() => undefined);
     setRefused(stream === undefined);
     if (!stream) return;
-    open.current = stream;
     const pieces: Blob[] = [];
     const recorder = new MediaRecorder(stream);
+    open.current = recorder;
     recorder.ondataavailable = ({ data }) => pieces.push(data);
     recorder.onstop = () => {
       close();
