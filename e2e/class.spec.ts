@@ -34,6 +34,9 @@ test("the band's takes are heard one after the other, pinned, one sent back; the
   await ready(page);
   for (const answer of ["Again, please", ...Array<string>(3).fill("Heard; on to the next")]) {
     const here = page.url();
+    // What is drawn above has its room by then: nothing is pressed before the page rests.
+    await expect(page.getByRole("button", { name: /^Play from bar/ }).first()).toBeVisible();
+    await page.waitForLoadState("networkidle");
     await page.getByRole("button", { name: answer }).click();
     await expect(page).not.toHaveURL(here);
     await ready(page);

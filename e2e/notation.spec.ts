@@ -56,8 +56,7 @@ test("from a file to a passage played from its notes, where a flaw is told on it
   await player.button("Show them for this play").click();
   await expect(cover).toHaveCount(0);
   await hidden.selectOption("all notes shown");
-  await player.starts();
-  await expect(page.locator("[data-here]")).toBeVisible();
+  await player.startsAndSees("[data-here]");
   await player.playsFlawed();
   // The next play would be over soon on the fast clock, and with it the question.
   await player.button("Pause").dispatchEvent("click");
@@ -159,8 +158,7 @@ test("pages on paper: a PDF is drawn, its bars are drawn over it, and it is play
   await teacher.setsIt();
   await player.goesToTheStand();
   await expect(page.locator("main svg image")).toHaveCount(1);
-  await player.starts();
-  await expect(page.locator("[data-here]")).toBeVisible();
+  await player.startsAndSees("[data-here]");
 });
 
 test("by heart: bars stand, are tested from the middle with their notes covered, and fall out", async ({

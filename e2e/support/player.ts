@@ -40,6 +40,17 @@ export class Player {
     await this.page.getByRole("button", { name: /^(Start|Go on)$/ }).click();
   }
 
+  /** Starts, and looks at every frame for what may be over in the wink of an eye. */
+  async startsAndSees(selector: string): Promise<void> {
+    const seen = this.page.waitForFunction(
+      (wanted) => document.querySelector(wanted) !== null,
+      selector,
+      { polling: 5, timeout: 30_000 },
+    );
+    await this.starts();
+    await seen;
+  }
+
   async hears(transport: Transport): Promise<void> {
     // Looked for at every frame: on the fast clock a count-in is over in the wink of an eye.
     await this.page.waitForFunction(

@@ -1,3 +1,4 @@
+import type { OtherStudent } from "~/components/give-form";
 import type { Refused } from "~/components/field";
 import type { MovedLadder } from "~/core/ladder";
 import type {
@@ -78,7 +79,7 @@ export interface PiecePageProps {
     readonly is: string;
   }[];
   /** Other students of the room. */
-  readonly others: readonly { readonly id: string; readonly name: string }[];
+  readonly others: readonly OtherStudent[];
   readonly given: number | undefined;
   /** The name under which it was kept in the library just now. */
   readonly kept: string | undefined;

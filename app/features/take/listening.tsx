@@ -54,8 +54,17 @@ function useTakes(takes: readonly TakeToHear[]) {
 export function Listening(props: ListeningProps) {
   const player = useTakes(props.takes);
   if (player === "broken") return <p role="alert">{said.broken}</p>;
-  if (!player) return <p role="status">{said.opening}</p>;
+  if (!player) return <Opening notes={props.notes !== undefined} />;
   return <Opened player={player} {...props} />;
+}
+
+/** Until it is there it has its room: nothing below moves away from under a finger. */
+export function Opening({ notes }: { readonly notes: boolean }) {
+  return (
+    <p role="status" className={styles.opening} data-notes={notes || undefined}>
+      {said.opening}
+    </p>
+  );
 }
 
 function Opened({ player, takes, notes, desk }: ListeningProps & { readonly player: TakePlayer }) {

@@ -1,5 +1,5 @@
 import type WaveSurfer from "wavesurfer.js";
-import type { TakeVoice } from "./take-sound";
+import type { TakeSound, TakeVoice } from "./take-sound";
 
 export interface Stretch {
   readonly from: number;
@@ -26,8 +26,18 @@ export class TakePlayer {
   private frame = 0;
   private readonly sounding: readonly HTMLAudioElement[];
   private hears = 0;
+  /** What sounds of each: the whole of it, or its beginning until that has come. */
+  private readonly sounds: TakeSound[];
+  private clicks = false;
+  /** Where somebody went who can't be there yet, in seconds of what they hear. */
+  private wanted: number | undefined;
+  private over = false;
 
   constructor(readonly voices: readonly TakeVoice[]) {
+    this.sounds = voices.map(({ sound }) => sound);
+    this.sounds.forEach(({ whole }, index) => {
+      void whole?.then((all) => this.become(index, all));
+    });
     this.sounding = voices.map(({ sound }) => {
       const audio = new Audio(sound.plain);
       audio.preservesPitch = true;
@@ -36,6 +46,26 @@ export class TakePlayer {
       audio.onseeked = () => this.tell();
       return audio;
     });
+  }
+
+  /** All of a take has come, of which the beginning was heard so far. */
+  private become(index: number, whole: TakeSound): void {
+    if (this.over) return whole.release();
+    const before = this.sounds[index]!;
+    this.sounds[index] = whole;
+    this.sound(index, index === this.hears ? this.wanted : undefined);
+    before.release();
+  }
+
+  /** Gives an element its sound anew, at the place where it is, or another. */
+  private sound(index: number, at?: number): void {
+    const audio = this.sounding[index]!;
+    const { currentTime, paused, playbackRate } = audio;
+    const sound = this.sounds[index]!;
+    audio.src = this.clicks ? sound.clicked() : sound.plain;
+    audio.currentTime = at ?? currentTime;
+    audio.playbackRate = playbackRate;
+    if (!paused) void audio.play();
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -55,7 +85,9 @@ export class TakePlayer {
   }
   private goTo(seconds: number): void {
     const { sound, own } = this.voice;
-    this.audio.currentTime = Math.min(Math.max(0, own(seconds)), sound.seconds);
+    const at = Math.min(Math.max(0, own(seconds)), sound.seconds);
+    this.wanted = at > this.audio.duration ? at : undefined;
+    this.audio.currentTime = at;
   }
 
   private tell(): void {
@@ -101,14 +133,8 @@ export class TakePlayer {
   }
 
   click(under: boolean): void {
-    this.sounding.forEach((audio, index) => {
-      const { currentTime, paused, playbackRate } = audio;
-      const { sound } = this.voices[index]!;
-      audio.src = under ? sound.clicked() : sound.plain;
-      audio.currentTime = currentTime;
-      audio.playbackRate = playbackRate;
-      if (!paused) void audio.play();
-    });
+    this.clicks = under;
+    this.sounding.forEach((_, index) => this.sound(index));
   }
 
   /** Draws the waveform of a take into a box; it follows what is heard. */
@@ -135,12 +161,13 @@ export class TakePlayer {
   }
 
   dispose(): void {
+    this.over = true;
     cancelAnimationFrame(this.frame);
     for (const audio of this.sounding) {
       audio.pause();
       audio.removeAttribute("src");
     }
     this.listeners.clear();
-    for (const { sound } of this.voices) sound.release();
+    for (const sound of this.sounds) sound.release();
   }
 }

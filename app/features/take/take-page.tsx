@@ -13,7 +13,7 @@ import { ANSWER, COMMENT_BAR, COMMENT_TEXT } from "./desk-ids";
 import { HandIn } from "./hand-in";
 import type { AsksForTake, HandedIn } from "./hand-in-shapes";
 import { Heard, SayHeard } from "./heard";
-import { Listening, type DeskKeys } from "./listening";
+import { Listening, Opening, type DeskKeys } from "./listening";
 import { TakeList } from "./take-list";
 import type { TakeOfList } from "./take-shapes";
 import styles from "./take.module.css";
@@ -149,7 +149,7 @@ function ToHear(props: TakePageProps) {
   const { studioId, take, beside, others, passage } = props;
   const formats = useFormats();
   const alive = useAlive();
-  if (!alive) return <p className={styles.soft}>{said.opening}</p>;
+  if (!alive) return <Opening notes={passage.notes !== undefined} />;
   const heard = beside ? [take, beside] : [take];
   const named = ({ tempo, at }: TakeOfList) =>
     said.besideLine(formats.tenth(tempo), formats.moment(at));

@@ -51,7 +51,42 @@ export interface TakeSound {
   /** Made when it is first asked for. */
   readonly clicked: () => string;
   readonly seconds: number;
+  /** This is only its beginning: all of it comes behind. */
+  readonly whole?: Promise<TakeSound>;
   release(): void;
+}
+
+const RATE = 44_100;
+/** Of a take longer than this, its beginning is opened first, and the whole of it behind that. */
+const LONG_SECONDS = 60;
+const FIRST_SECONDS = 30;
+/** A recorder does not give every second as many bytes. */
+const ROOM = 1.25;
+
+/** What is to be heard of some bytes of a recording, as plain samples. */
+async function heardOf(bytes: ArrayBuffer, { from, until }: About): Promise<Float32Array> {
+  const decoder = new OfflineAudioContext(1, 1, RATE);
+  const decoded = await decoder.decodeAudioData(bytes);
+  return decoded.getChannelData(0).slice(Math.round(from * RATE), Math.round(until * RATE));
+}
+
+function soundOf(heard: Float32Array, about: About): Omit<TakeSound, "seconds" | "whole"> {
+  const plain = URL.createObjectURL(wavFile(heard, RATE));
+  let clicked: string | undefined;
+  return {
+    plain,
+    clicked: () => (clicked ??= URL.createObjectURL(wavFile(withClick(heard, RATE, about), RATE))),
+    release() {
+      URL.revokeObjectURL(plain);
+      if (clicked) URL.revokeObjectURL(clicked);
+    },
+  };
+}
+
+/** The first half minute of a long recording; undefined where its beginning alone can't be read. */
+function beginningOf(bytes: ArrayBuffer, about: About): Promise<Float32Array | undefined> {
+  const share = (ROOM * (about.from + FIRST_SECONDS)) / about.until;
+  return heardOf(bytes.slice(0, Math.ceil(share * bytes.byteLength)), about).catch(() => undefined);
 }
 
 /**
@@ -61,23 +96,15 @@ export interface TakeSound {
 async function openTake(url: string, about: About): Promise<TakeSound> {
   const answer = await fetch(url);
   if (!answer.ok) throw new Error(`The server answered ${answer.status}.`);
-  const rate = 44_100;
-  const decoder = new OfflineAudioContext(1, 1, rate);
-  const decoded = await decoder.decodeAudioData(await answer.arrayBuffer());
-  const heard = decoded
-    .getChannelData(0)
-    .slice(Math.round(about.from * rate), Math.round(about.until * rate));
-  const plain = URL.createObjectURL(wavFile(heard, rate));
-  let clicked: string | undefined;
-  return {
-    plain,
-    clicked: () => (clicked ??= URL.createObjectURL(wavFile(withClick(heard, rate, about), rate))),
-    seconds: heard.length / rate,
-    release() {
-      URL.revokeObjectURL(plain);
-      if (clicked) URL.revokeObjectURL(clicked);
-    },
-  };
+  const bytes = await answer.arrayBuffer();
+  const seconds = about.until - about.from;
+  const first = seconds > LONG_SECONDS ? await beginningOf(bytes, about) : undefined;
+  if (!first?.length) {
+    const heard = await heardOf(bytes, about);
+    return { ...soundOf(heard, about), seconds: heard.length / RATE };
+  }
+  const whole = heardOf(bytes, about).then((heard) => ({ ...soundOf(heard, about), seconds }));
+  return { ...soundOf(first, about), seconds, whole };
 }
 
 /** Opens takes of the same bars; the first lends the others its bars. */

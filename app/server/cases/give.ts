@@ -12,6 +12,7 @@ import { err, ok, type Result } from "~/core/result";
 import type { BeatUnit, Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import {
+  groupsOf,
   insertLadder,
   insertPassage,
   markGiven,
@@ -188,7 +189,11 @@ export async function givePiece(
 }
 
 /** Whom something can be given to. */
-export const otherStudents = async ({ db }: Services, studioId: string, personId: string) =>
-  (await studentsOf(db, studioId))
+export async function otherStudents({ db }: Services, studioId: string, personId: string) {
+  const [students, groups] = await Promise.all([studentsOf(db, studioId), groupsOf(db, studioId)]);
+  const groupsWith = (id: string) =>
+    groups.filter(({ members }) => members.includes(id)).map(({ name }) => name);
+  return students
     .filter(({ id }) => id !== personId)
-    .map(({ id, name }) => ({ id, name }));
+    .map(({ id, name }) => ({ id, name, groups: groupsWith(id) }));
+}
