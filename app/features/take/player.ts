@@ -30,7 +30,7 @@ export class TakePlayer {
   private readonly sounds: TakeSound[];
   private clicks = false;
   /** Where somebody went who can't be there yet, in seconds of what they hear. */
-  private wanted: number | undefined;
+  private wanted: { readonly at: number; readonly plays: boolean } | undefined;
   private over = false;
 
   constructor(readonly voices: readonly TakeVoice[]) {
@@ -53,19 +53,22 @@ export class TakePlayer {
     if (this.over) return whole.release();
     const before = this.sounds[index]!;
     this.sounds[index] = whole;
-    this.sound(index, index === this.hears ? this.wanted : undefined);
+    const audio = this.sounding[index]!;
+    // Whoever has come to the end of the beginning goes on.
+    const ranOut = { at: audio.currentTime, plays: audio.ended };
+    this.sound(index, (index === this.hears && this.wanted) || ranOut);
     before.release();
   }
 
   /** Gives an element its sound anew, at the place where it is, or another. */
-  private sound(index: number, at?: number): void {
+  private sound(index: number, to?: { readonly at: number; readonly plays: boolean }): void {
     const audio = this.sounding[index]!;
     const { currentTime, paused, playbackRate } = audio;
     const sound = this.sounds[index]!;
     audio.src = this.clicks ? sound.clicked() : sound.plain;
-    audio.currentTime = at ?? currentTime;
+    audio.currentTime = to?.at ?? currentTime;
     audio.playbackRate = playbackRate;
-    if (!paused) void audio.play();
+    if (!paused || to?.plays) void audio.play();
   }
 
   readonly subscribe = (listener: () => void): (() => void) => {
@@ -83,10 +86,10 @@ export class TakePlayer {
   private get at(): number {
     return this.voice.shared(this.audio.currentTime);
   }
-  private goTo(seconds: number): void {
+  private goTo(seconds: number, plays = !this.audio.paused): void {
     const { sound, own } = this.voice;
     const at = Math.min(Math.max(0, own(seconds)), sound.seconds);
-    this.wanted = at > this.audio.duration ? at : undefined;
+    this.wanted = at > this.audio.duration ? { at, plays } : undefined;
     this.audio.currentTime = at;
   }
 
@@ -108,7 +111,7 @@ export class TakePlayer {
   toggle = (): void => void (this.audio.paused ? this.audio.play() : this.audio.pause());
 
   playFrom(seconds: number): void {
-    this.goTo(seconds);
+    this.goTo(seconds, true);
     void this.audio.play();
   }
 
