@@ -208,3 +208,18 @@ test("before rehearsal: bars that fail for many, and questions by the bars that 
   expect(page.bars[6]!.together!.value).toBeGreaterThan(0);
   expect(page.questions).toMatchObject([{ text: "Is bar 7 slurred?", bars: { fromBar: 7 } }]);
 });
+
+test("a group of two hundred has what is set for it, each in their own week; one more is refused", async () => {
+  const many = Array.from({ length: 200 }, (_, n) => ({ name: `Player ${n + 1}`, instrument: "" }));
+  const ids = (await addMany(room.services, room.studioId, many)).map(({ id }) => id);
+  expect(await write([...ids, ada])).toMatchObject({
+    ok: false,
+    error: { errors: { member: expect.any(String) } },
+  });
+  expect(await write(ids)).toMatchObject({ ok: true });
+  expect(await set({}, ids)).toMatchObject({ ok: true });
+  const { lines } = await board();
+  expect(lines).toHaveLength(200);
+  expect(lines.every(({ items }) => items[0]!.state === "open")).toBe(true);
+  expect(await itemsOf(ids.at(-1)!)).toMatchObject([{ title: "The Ferry, bars 5–8" }]);
+}, 60_000);
