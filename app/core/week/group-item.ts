@@ -18,18 +18,21 @@ const musicSchema = v.object({
   keptLadderId: v.nullable(v.pipe(v.string(), v.uuid())),
 });
 
+/** What of an item is the same for everyone. */
+const SAME_FOR_ALL = [
+  "kind",
+  "title",
+  "focus",
+  "often",
+  "minutes",
+  "note",
+  "bring",
+  "recordRun",
+] as const satisfies readonly (keyof AssignmentItem)[];
+
 /** What is asked of everyone in a group; each climbs from where they are comfortable. */
 export const groupItemSchema = v.object({
-  ...v.pick(itemSchema, [
-    "kind",
-    "title",
-    "focus",
-    "often",
-    "minutes",
-    "note",
-    "bring",
-    "recordRun",
-  ]).entries,
+  ...v.pick(itemSchema, SAME_FOR_ALL).entries,
   music: v.nullable(musicSchema),
 });
 export type GroupItem = v.InferOutput<typeof groupItemSchema>;
@@ -50,18 +53,7 @@ export function itemOfGroup(asked: GroupItem, { id, from, passageId, due }: Land
   return newItem(id, { ...told, passageId, goalTempo, due, given: { item: from } });
 }
 
-const TOLD = [
-  "kind",
-  "title",
-  "focus",
-  "often",
-  "minutes",
-  "note",
-  "bring",
-  "recordRun",
-  "goalTempo",
-  "passageId",
-] as const satisfies readonly (keyof AssignmentItem)[];
+const TOLD = [...SAME_FOR_ALL, "goalTempo", "passageId"] as const;
 
 /** Whether a member's item still says what it said when it was given. */
 export const asGiven = (item: AssignmentItem, given: AssignmentItem): boolean =>
