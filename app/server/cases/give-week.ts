@@ -23,7 +23,8 @@ async function itemFor(
   to: string,
   { mine, theirs }: { readonly mine: Passages; readonly theirs: Passages },
 ): Promise<AssignmentItem | undefined> {
-  const fresh = { ...item, id: giving.newId(), given: { item: item.id } };
+  // Its day was in the giver's week; in the next one it is due at the lesson, until another is said.
+  const fresh = { ...item, id: giving.newId(), due: null, given: { item: item.id } };
   const copy = { ...fresh, origin: "new", decision: "open" } as const;
   if (item.passageId === null) return copy;
   const passage = mine.find(({ id }) => id === item.passageId);
