@@ -14,8 +14,8 @@ interface Room {
 }
 
 /** The ids of the room that a page is in. */
-function roomOf(page: Page): Room {
-  const [, studio, student] = /studio\/([^/]+)\/students\/([^/]+)/.exec(page.url())!;
+function roomOf(today: string): Room {
+  const [, studio, student] = /studio\/([^/]+)\/students\/([^/]+)/.exec(today)!;
   return { studio: studio!, student: student!, home: `/studio/${studio}/students/${student}` };
 }
 
@@ -61,8 +61,7 @@ test("nobody sees or changes anything without coming in, nor with a forged cooki
   server,
   browser,
 }) => {
-  await teacher.preparesToday();
-  const { studio, student } = roomOf(page);
+  const { studio, student } = roomOf(await teacher.setsToday());
   expect(PATHS.length).toBeGreaterThan(20);
   const [cookie] = await page.context().cookies();
   expect(cookie).toMatchObject({ name: "fidus", httpOnly: true, sameSite: "Lax" });
@@ -102,8 +101,7 @@ test("a student reaches what is theirs and nothing of another; a parent looks on
   browser,
 }) => {
   const { address } = server;
-  await teacher.preparesToday();
-  const mine = roomOf(page);
+  const mine = roomOf(await teacher.setsToday());
   const other = await teacher.sends(`/studio/${mine.studio}/students/new`, {
     name: "Ben",
     instrument: "",
@@ -240,8 +238,7 @@ test("a lesson refuses what can't be, and two who set the same week lose nothing
   server,
 }) => {
   const { address } = server;
-  await teacher.preparesToday();
-  const { home, studio } = roomOf(page);
+  const { home, studio } = roomOf(await teacher.setsToday());
   const item = (change: object = {}) =>
     newItem(crypto.randomUUID(), { title: "Scales", ...change });
   const day = (ahead: number) =>

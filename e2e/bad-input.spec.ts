@@ -154,8 +154,7 @@ test("malformed, misplaced and foreign events are refused and nothing is written
   page,
   server,
 }) => {
-  await teacher.preparesToday();
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday());
   const url = page.url().replace(/stand$/, "events");
   const id = crypto.randomUUID();
   const event = { id, seq: 0, at: Date.now(), kind: "opened", payload: {} };

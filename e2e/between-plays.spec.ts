@@ -81,8 +81,7 @@ test("the player sets count-in and breather at the stand, and they stay so until
   await teacher.unfolds("Between plays");
   await expect(page.getByText(/Tomasz has set: half a bar counted in/)).toBeVisible();
 
-  await page.goto(today);
-  await player.goesToTheStand();
+  await player.goesToTheStand(today);
   await expect(player.button("Start")).toBeEnabled();
   await page.keyboard.press("c");
   await expect(page.getByLabel("half a bar")).toBeChecked();

@@ -7,8 +7,7 @@ test("the network is gone for a while: playing goes on, and all arrives afterwar
   page,
   context,
 }) => {
-  await teacher.preparesToday({ clean: 6 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 6 }));
   await player.starts();
   await player.playsClean();
   await context.setOffline(true);
@@ -29,8 +28,7 @@ test("a line written at the desk while the stand is open: both are kept, in orde
   page,
   context,
 }) => {
-  await teacher.preparesToday({ clean: 6 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 6 }));
   await player.starts();
   await player.playsClean();
   await player.sees("1 of 6");
@@ -54,8 +52,7 @@ test("a line written at the desk while the stand is open: both are kept, in orde
 });
 
 test("a whole session with the pedal alone", async ({ teacher, player, page }) => {
-  await teacher.preparesToday({ clean: 1, target: 210, offerAfter: 2 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 1, target: 210, offerAfter: 2 }));
   await expect(player.button(/^Start$/)).toBeEnabled();
   await page.keyboard.press("PageDown");
   await player.playsClean();

@@ -31,9 +31,8 @@ test("even steps: the start that is set comes again; what was left by the door h
   player,
   page,
 }) => {
-  await teacher.preparesToday({ start: 200, target: 240, clean: 1 });
-  const today = page.url();
-  await player.goesToTheStand();
+  const today = await teacher.setsToday({ start: 200, target: 240, clean: 1 });
+  await player.goesToTheStand(today);
   await player.starts();
   await player.playsClean(2);
   await player.playsFlawed();
@@ -74,8 +73,7 @@ test("where it ended is never above what was passed, and only that is drawn as p
   await expect(page.getByText("All kept")).toBeVisible();
 
   await days.goesTo(1, [page]);
-  await page.goto(today);
-  await player.goesToTheStand();
+  await player.goesToTheStand(today);
   await player.seesTempo(200);
 });
 
@@ -99,8 +97,7 @@ test("a chain goes on at its link the next day, and a new link begins at the lad
   await expect(page.getByText("All kept")).toBeVisible();
 
   await days.goesTo(1, [page]);
-  await page.goto(today);
-  await player.goesToTheStand();
+  await player.goesToTheStand(today);
   await expect(page.getByTestId("links")).toHaveText("Link 2 of 3");
   await player.seesTempo(230);
   await player.starts();
@@ -128,8 +125,7 @@ test("a school that stays at its tempo is led into by an easy play the next day"
   await expect(page.getByText("All kept")).toBeVisible();
 
   await days.goesTo(1, [page]);
-  await page.goto(today);
-  await player.goesToTheStand();
+  await player.goesToTheStand(today);
   await player.seesTempo(180);
   await player.starts();
   await player.playsClean();
@@ -160,8 +156,7 @@ test("keys at each rung go round from where they were left; hands one after the 
   await expect(page.getByText("All kept")).toBeVisible();
 
   await days.goesTo(1, [page]);
-  await page.goto(today);
-  await player.goesToTheStand();
+  await player.goesToTheStand(today);
   await player.starts();
   expect(await player.climbs(1)).toEqual([
     ...["E♭ minor, 200", "D major, 200", "C major, 200"],

@@ -18,8 +18,7 @@ test("what was played without a connection is sent from whatever page is opened 
   page,
   server,
 }) => {
-  await teacher.preparesToday({ clean: 9 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
   const today = await todayOf(page);
   await player.starts();
   await player.playsClean();
@@ -42,8 +41,7 @@ test("a stop for pain that arrives late closes the playing on the page that is o
   page,
   server,
 }) => {
-  await teacher.preparesToday({ clean: 9 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
   const today = await todayOf(page);
   await player.starts();
   await player.playsClean();
@@ -94,8 +92,7 @@ test("a browser whose store opens late says so, and keeps what was played before
       return asked;
     };
   });
-  await teacher.preparesToday({ clean: 9 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
   await player.starts();
   await player.playsClean(2);
   await expect(page.getByText("This device keeps nothing; all has arrived")).toBeVisible();
@@ -111,8 +108,7 @@ for (const [how, store] of Object.entries(STORES)) {
     page,
   }) => {
     await page.addInitScript(store);
-    await teacher.preparesToday({ clean: 9 });
-    await player.goesToTheStand();
+    await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
     await player.starts();
     await player.playsClean(2);
     await player.sees("2 of 9");
@@ -128,8 +124,7 @@ test("whoever is signed out in mid-session is told, loses nothing, and goes on",
   page,
   context,
 }) => {
-  await teacher.preparesToday({ clean: 9 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
   await player.starts();
   await player.playsClean();
   await expect(page.getByText("All kept")).toBeVisible();
@@ -149,8 +144,7 @@ test("signing out sends first, asks about what can't be sent, and leaves nothing
   page,
   server,
 }) => {
-  await teacher.preparesToday({ clean: 9 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
   const today = await todayOf(page);
   await player.starts();
   await cutOff(page);
@@ -203,9 +197,8 @@ test("what waits of one person is neither sent nor lost while another practises 
   page,
   context,
 }) => {
-  await teacher.preparesToday({ clean: 9 });
-  const first = page.url();
-  await player.goesToTheStand();
+  const first = await teacher.setsToday({ clean: 9 });
+  await player.goesToTheStand(first);
   await player.starts();
   await cutOff(page);
   await player.playsClean(2);
@@ -215,8 +208,7 @@ test("what waits of one person is neither sent nor lost while another practises 
   await reconnect(page);
 
   // Somebody of another room, on the same tablet.
-  await teacher.preparesToday({ clean: 9 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
   await player.starts();
   await player.playsClean();
   await expect(page.getByText("All kept")).toBeVisible();

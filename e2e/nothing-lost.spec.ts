@@ -25,8 +25,7 @@ test("the server is killed between two plays, and again: not one is lost, none t
   const { port } = server;
   const teacher = new Teacher(page, server.address);
   const player = new Player(page);
-  await teacher.preparesToday({ clean: 9 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
   await player.starts();
   await player.playsClean(2);
   await player.sees("2 of 9");
@@ -70,8 +69,7 @@ test("killed while writing: the directory opens again with every acknowledged ev
 }) => {
   let server = await FidusServer.start({ dataDir });
   const teacher = new Teacher(page, server.address);
-  await teacher.preparesToday();
-  await new Player(page).goesToTheStand();
+  await new Player(page).goesToTheStand(await teacher.setsToday());
   const url = page.url().replace(/stand$/, "events");
   const { origin } = new URL(url);
   const event = (seq: number) => ({

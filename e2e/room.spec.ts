@@ -8,8 +8,7 @@ test("a room is taken along, read into an empty one, and goes on there; a studen
   page,
   server,
 }, info) => {
-  await teacher.preparesToday({ clean: 3 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 3 }));
   await player.starts();
   await player.playsClean(3);
   await expect(page.getByText("All kept")).toBeVisible();

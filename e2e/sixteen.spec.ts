@@ -95,8 +95,7 @@ test("all sixteen schools, set in the workshop and played on two days in a row",
   await player.goesToTheStand();
   await practisesAll(page, 2);
   await days.goesTo(1, [page]);
-  await page.goto(today);
-  await player.goesToTheStand();
+  await player.goesToTheStand(today);
   expect(await practisesAll(page, 1)).toEqual(SECOND_DAY);
   await days.end();
   await remove();

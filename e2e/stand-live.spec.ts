@@ -31,8 +31,7 @@ test("a verdict given twice by a nervous foot is one verdict", async ({
   player,
   page,
 }) => {
-  await teacher.preparesToday({ clean: 6 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 6 }));
   await player.starts();
   await player.playsThrough();
   await page.keyboard.press("PageDown");
@@ -69,8 +68,7 @@ test("clean pressed on the last note counts when the bar is over; flawed takes i
   player,
   page,
 }) => {
-  await teacher.preparesToday({ clean: 6 }, [1, 8]);
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 6 }, [1, 8]));
   await player.starts();
   await player.hears("play");
   await page.keyboard.press("PageDown");
@@ -90,8 +88,7 @@ test("a tempo is tapped at the stand, and the click follows the player", async (
   player,
   page,
 }) => {
-  await teacher.preparesToday();
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday());
   await player.button("Tap").click();
   await expect(page.getByRole("dialog")).toBeVisible();
   const pad = page.getByRole("button", { name: /Tap here|bpm/ }).first();

@@ -1,11 +1,11 @@
 import { expect, test } from "./support/fixtures";
+import { ready } from "./support/ready";
 
 /** Where something is pressed in mid-play: slow enough for a hand also on the fast clock. */
 const SLOW = { start: 20, target: 40, step: 10 } as const;
 
 test("undo takes a verdict back, and the play can be judged again", async ({ teacher, player }) => {
-  await teacher.preparesToday({ ...SLOW, clean: 3 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ ...SLOW, clean: 3 }));
   await player.starts();
   await player.playsClean();
   await player.sees("1 of 3");
@@ -22,8 +22,7 @@ test("a flawed play may say where and what, and smaller is offered there", async
   player,
   page,
 }) => {
-  await teacher.preparesToday({ ...SLOW, offerAfter: 3 }, [1, 4]);
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ ...SLOW, offerAfter: 3 }, [1, 4]));
   await player.starts();
   for (let n = 0; n < 3; n++) {
     await player.playsFlawed();
@@ -49,8 +48,7 @@ test("one clean play after many flawed ones: once more is offered before it goes
   player,
   page,
 }) => {
-  await teacher.preparesToday({ ...SLOW, clean: 1, offerAfter: 6 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ ...SLOW, clean: 1, offerAfter: 6 }));
   await player.starts();
   await player.playsFlawed(3);
   await player.playsClean();
@@ -67,8 +65,7 @@ test("slower, faster, skip, rest, leave and pause do what they say", async ({
   player,
   page,
 }) => {
-  await teacher.preparesToday({ ...SLOW, rest: 30, clean: 1 }, [1, 8]);
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ ...SLOW, rest: 30, clean: 1 }, [1, 8]));
   await player.starts();
   await player.button("Faster").click();
   await player.seesTempo(22);
@@ -99,8 +96,7 @@ test("leaving the last passage after a flawed play offers the slow correct one f
   player,
   page,
 }) => {
-  await teacher.preparesToday({ ...SLOW, offerAfter: 2 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ ...SLOW, offerAfter: 2 }));
   await player.starts();
   await player.playsFlawed(2);
   await player.button("Leave it for today").click();
@@ -117,15 +113,16 @@ test("without a verdict the stand waits, or plays again uncounted, as the player
   player,
   page,
 }) => {
-  await teacher.preparesToday({ ...SLOW, clean: 3 });
-  await player.goesToTheStand();
+  const today = await teacher.setsToday({ ...SLOW, clean: 3 });
+  await player.goesToTheStand(today);
   await player.starts();
   await player.playsThrough();
   await player.hears("asking");
   await player.marksClean();
   await player.sees("1 of 3");
 
-  await page.goBack();
+  await page.goto(today);
+  await ready(page);
   await page.getByText("Order, lengths and verdicts").click();
   await page.getByLabel("When no verdict is given").press("Enter");
   await page.getByRole("option", { name: "play again, uncounted" }).click();
@@ -138,8 +135,7 @@ test("without a verdict the stand waits, or plays again uncounted, as the player
 });
 
 test("a hidden tempo stays hidden until the end", async ({ teacher, player, page }) => {
-  await teacher.preparesToday({ hidden: true, clean: 1 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ hidden: true, clean: 1 }));
   await player.starts();
   await expect(page.getByText("tempo hidden")).toBeVisible();
   expect(await page.locator("main").textContent()).not.toMatch(/200|210|220/);
@@ -152,9 +148,8 @@ test("two passages one after the other, and the slow play at the end", async ({
   player,
   page,
 }) => {
-  await teacher.preparesToday({ clean: 1, target: 200 });
-  await page.goBack();
-  await page.getByRole("link", { name: "Tomasz" }).click();
+  const today = await teacher.setsToday({ clean: 1, target: 200 });
+  await page.goto(today.replace(/\/today$/, ""));
   await page.getByRole("link", { name: "Open the bars" }).click();
   await teacher.dragsOverBars(6, 7);
   await teacher.cuts();
@@ -187,8 +182,7 @@ test("the screen is kept awake while the stand runs", async ({ teacher, player, 
   });
   const held = () =>
     page.evaluate(() => (window as unknown as { asked: { held: number } }).asked.held);
-  await teacher.preparesToday(SLOW);
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday(SLOW));
   await player.starts();
   await expect.poll(held).toBe(1);
   await player.button("Pause").click();
@@ -196,8 +190,7 @@ test("the screen is kept awake while the stand runs", async ({ teacher, player, 
 });
 
 test("a session runs in one window at a time", async ({ teacher, player, page, context }) => {
-  await teacher.preparesToday({ clean: 5 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ clean: 5 }));
   await player.starts();
   await player.playsClean();
   const second = await context.newPage();

@@ -25,8 +25,7 @@ for (const { delay, recorder } of [
     if (!recorder) {
       await page.addInitScript(() => Reflect.deleteProperty(window, "MediaRecorder"));
     }
-    await teacher.preparesToday({ start: 120, target: 160, clean: 3 });
-    await player.goesToTheStand();
+    await player.goesToTheStand(await teacher.setsToday({ start: 120, target: 160, clean: 3 }));
     await player.button("Record the next play").click();
     await expect(page.getByText("The browser will ask for the microphone.")).toBeVisible();
     await player.button("Record it").click();
@@ -98,8 +97,7 @@ for (const { delay, recorder } of [
 }
 
 test("a refused microphone leaves everything else working", async ({ teacher, player, page }) => {
-  await teacher.preparesToday({ start: 200, target: 240, clean: 2 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ start: 200, target: 240, clean: 2 }));
   await player.button("Record the next play").click();
   await player.button("Record it").click();
   await expect(
@@ -116,8 +114,7 @@ test("whoever leaves right after the last bar has the take of it", async ({
   page,
 }) => {
   await page.addInitScript(() => localStorage.setItem("fidus-take-delay", "0.1"));
-  await teacher.preparesToday({ start: 200, target: 240, clean: 2 });
-  await player.goesToTheStand();
+  await player.goesToTheStand(await teacher.setsToday({ start: 200, target: 240, clean: 2 }));
   const session = page.url().replace(/\/stand$/, "");
   await player.button("Record the next play").click();
   await player.button("Record it").click();

@@ -28,7 +28,7 @@ export class FidusServer {
     daysAhead = 0,
     clock,
   }: ServerOptions): Promise<FidusServer> {
-    const child = spawn(process.execPath, ["bin/serve.mjs"], {
+    const child = spawn(process.execPath, ["--liftoff-only", "bin/serve.mjs"], {
       env: {
         ...process.env,
         FIDUS_DATA: dataDir,

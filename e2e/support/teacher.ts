@@ -1,15 +1,6 @@
 import { ready } from "./ready";
 import { expect, type Page } from "@playwright/test";
-
-export interface LadderNumbers {
-  readonly start?: number;
-  readonly target?: number;
-  readonly step?: number;
-  readonly clean?: number;
-  readonly offerAfter?: number;
-  readonly rest?: number;
-  readonly hidden?: boolean;
-}
+import { briskLadder, type LadderNumbers } from "./brisk-ladder";
 
 export const PASSWORD = "low water at noon";
 
@@ -205,10 +196,22 @@ export class Teacher {
     await this.page.waitForURL(/\/today$/);
   }
 
-  /** From nothing to a session that can be started: bars 3–4 of a fast little piece. */
+  /**
+   * From nothing to a session that can be started, bars 3–4 of a fast little piece, by the forms
+   * that the pages send; gives the address of today's page.
+   */
+  async setsToday(
+    numbers: LadderNumbers = {},
+    bars: readonly [number, number] = [3, 4],
+  ): Promise<string> {
+    const workshop = await this.cutsAPiece(await this.opensARoomAtOnce(), bars);
+    const today = await this.sends(workshop, { ladder: JSON.stringify(briskLadder(numbers)) });
+    return this.address + today;
+  }
+
+  /** The same, at today's page. */
   async preparesToday(numbers: LadderNumbers = {}, bars: readonly [number, number] = [3, 4]) {
-    await this.opensTheWorkshop(bars);
-    await this.drawsTheLadder(numbers);
-    await this.setsIt();
+    await this.page.goto(await this.setsToday(numbers, bars));
+    await ready(this.page);
   }
 }
