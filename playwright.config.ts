@@ -14,6 +14,7 @@ export default defineConfig({
   expect: { timeout: 20_000 },
   reporter: [["list"], ["json", { outputFile: "test-results/browser.json" }]],
   outputDir: "test-results/browser",
+  globalSetup: "./e2e/support/one-demo.ts",
   use: browserSettings,
   // The long ones first, so that no core waits for them in the end.
   projects: [

@@ -1,5 +1,6 @@
 import type { Page } from "@playwright/test";
 import { Player } from "./player";
+import { ready } from "./ready";
 
 export interface View {
   /** Also the name of its picture in docs/screenshots. */
@@ -32,7 +33,7 @@ const student =
 const follow = async (page: Page, link: string, url: RegExp) => {
   await page.getByRole("link", { name: link, exact: true }).first().click();
   await page.waitForURL(url);
-  await page.waitForLoadState("networkidle");
+  await ready(page);
 };
 
 const today = (name: string) =>
