@@ -9,9 +9,11 @@ const MOST_STATEMENTS = 500;
 
 /**
  * A plan is made for tables as long as they are then, and nothing in here notices that they grow.
- * What makes them grow is sent as values: after so many characters all plans are made anew.
+ * What makes them grow is sent as values: after so many characters all plans are made anew. The
+ * more has come, the more it takes to change what a good plan is.
  */
-const VALUES_BEFORE_NEW_PLANS = 250_000;
+const FIRST_NEW_PLANS_AFTER = 250_000;
+const NEXT_NEW_PLANS_AFTER = 1.5;
 
 /** @param {Uint8Array[]} parts */
 const joined = (parts) => new Uint8Array(Buffer.concat(parts));
@@ -27,6 +29,7 @@ export function keptPlans(pglite) {
   const kept = new Map();
   let made = 0;
   let sent = 0;
+  let newPlansAfter = FIRST_NEW_PLANS_AFTER;
 
   /** @param {Uint8Array[]} parts */
   const say = async (...parts) =>
@@ -70,8 +73,8 @@ export function keptPlans(pglite) {
         serialize.describe({ type: "P" }),
         serialize.execute({}),
       );
-      if (sent > VALUES_BEFORE_NEW_PLANS) {
-        sent = 0;
+      if (sent > newPlansAfter) {
+        newPlansAfter = sent * NEXT_NEW_PLANS_AFTER;
         await pglite.exec("discard plans");
       }
       return parse.parseResults(messages, pglite.parsers)[0];
