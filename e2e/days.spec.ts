@@ -1,28 +1,6 @@
-import { expect, test as base } from "@playwright/test";
-import { Days } from "./support/days";
-import { Player } from "./support/player";
+import { expect, test } from "./support/fixtures";
 import { ready } from "./support/ready";
-import { throwAwayDirectory } from "./support/server";
-import { Teacher } from "./support/teacher";
 
-interface Fixtures {
-  readonly days: Days;
-  readonly teacher: Teacher;
-  readonly player: Player;
-}
-
-const test = base.extend<Fixtures>({
-  days: async ({ context }, provide) => {
-    const { directory, remove } = await throwAwayDirectory();
-    const days = await Days.begin(directory);
-    await days.welcome(context);
-    await provide(days);
-    await days.end();
-    await remove();
-  },
-  teacher: async ({ page, days }, provide) => provide(new Teacher(page, days.address)),
-  player: async ({ page }, provide) => provide(new Player(page)),
-});
 test.setTimeout(180_000);
 
 test("even steps: the start that is set comes again; what was left by the door has ended", async ({

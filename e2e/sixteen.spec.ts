@@ -1,9 +1,6 @@
-import { expect, type Page, test } from "@playwright/test";
-import { Days } from "./support/days";
-import { Player } from "./support/player";
+import type { Page } from "@playwright/test";
+import { expect, test } from "./support/fixtures";
 import { ready } from "./support/ready";
-import { throwAwayDirectory } from "./support/server";
-import { Teacher } from "./support/teacher";
 
 test.setTimeout(240_000);
 
@@ -66,13 +63,10 @@ async function practisesAll(page: Page, plays: number): Promise<Record<string, r
 
 test("all sixteen schools, set in the workshop and played on two days in a row", async ({
   page,
-  context,
+  teacher,
+  player,
+  days,
 }) => {
-  const { directory, remove } = await throwAwayDirectory();
-  const days = await Days.begin(directory);
-  await days.welcome(context);
-  const teacher = new Teacher(page, days.address);
-  const player = new Player(page);
   const piece = await teacher.opensARoomAtOnce();
   const bars = await teacher.addsABriskPiece(piece, SCHOOLS.length * BARS_EACH);
   for (const [i, school] of SCHOOLS.entries()) {
@@ -97,6 +91,4 @@ test("all sixteen schools, set in the workshop and played on two days in a row",
   await days.goesTo(1, [page]);
   await player.goesToTheStand(today);
   expect(await practisesAll(page, 1)).toEqual(SECOND_DAY);
-  await days.end();
-  await remove();
 });

@@ -1,9 +1,9 @@
 import { ready } from "./support/ready";
-import { expect, test as base, type Browser, type Page } from "@playwright/test";
+import type { Browser, Page } from "@playwright/test";
 import { contextOptions } from "./support/browser";
-import { Days } from "./support/days";
+import type { Days } from "./support/days";
+import { expect, test } from "./support/fixtures";
 import { Player } from "./support/player";
-import { throwAwayDirectory } from "./support/server";
 import { Teacher } from "./support/teacher";
 
 /** A browser of its own, whose clock runs like the room's. */
@@ -12,16 +12,6 @@ async function browserOf(browser: Browser, days: Days): Promise<Page> {
   await days.welcome(context);
   return context.newPage();
 }
-
-const test = base.extend<{ dataDir: string }>({
-  // Playwright reads the names of the first argument.
-  // eslint-disable-next-line no-empty-pattern
-  dataDir: async ({}, provide) => {
-    const { directory, remove } = await throwAwayDirectory();
-    await provide(directory);
-    await remove();
-  },
-});
 
 /** A student who practises what today asks, and finishes. */
 async function practises(page: Page, today: string, firstSinceLesson = false): Promise<void> {
@@ -41,10 +31,9 @@ async function practises(page: Page, today: string, firstSinceLesson = false): P
 
 test("one teacher and two students go through two weeks, and every number comes from the log", async ({
   browser,
-  dataDir,
+  days,
 }) => {
   test.setTimeout(300_000);
-  const days = await Days.begin(dataDir);
   const { address } = days;
   const [desk, ada, ben] = [
     await browserOf(browser, days),
@@ -64,7 +53,7 @@ test("one teacher and two students go through two weeks, and every number comes 
   await desk.goto(address + (await teacher.cutsAPiece(piece, [1, 2])));
   await teacher.drawsTheLadder({ start: 210, clean: 1 });
   await teacher.setsIt();
-  const weekday = (new Date().getDay() + 6) % 7;
+  const weekday = (days.today.getDay() + 6) % 7;
   const windows = Array.from({ length: 7 }, (_, day) => ({
     weekday: day,
     from: "17:00",
@@ -230,5 +219,4 @@ test("one teacher and two students go through two weeks, and every number comes 
   await expect(ada.getByText("Theory").first()).toBeVisible();
 
   for (const page of [desk, ada, ben]) await page.context().close();
-  await days.end();
 });

@@ -13,6 +13,7 @@ describe("the environment", () => {
       secret: undefined,
       https: false,
       daysAhead: 0,
+      daysFile: undefined,
       clock: { real: 0, virtual: 0, rate: 1 },
     });
   });

@@ -41,6 +41,8 @@ const environmentSchema = v.object({
     v.minValue(0, "FIDUS_DAYS_AHEAD is 0–3650."),
     v.maxValue(3650, "FIDUS_DAYS_AHEAD is 0–3650."),
   ),
+  /** A file with how many days more it runs ahead: what is written there counts at once. */
+  FIDUS_DAYS_FILE: v.optional(v.pipe(v.string(), v.minLength(1))),
   /** For journeys on the fast clock: "real,virtual,rate", two moments in milliseconds. */
   FIDUS_CLOCK: v.pipe(
     v.optional(v.string(), "0,0,1"),
@@ -60,6 +62,7 @@ export interface Environment {
   readonly secret: string | undefined;
   readonly https: boolean;
   readonly daysAhead: number;
+  readonly daysFile: string | undefined;
   readonly clock: ClockSetting;
 }
 
@@ -79,6 +82,7 @@ export function readEnvironment(root: string, variables: NodeJS.ProcessEnv): Env
     secret: rest.FIDUS_SECRET,
     https: rest.FIDUS_HTTPS,
     daysAhead: rest.FIDUS_DAYS_AHEAD,
+    daysFile: rest.FIDUS_DAYS_FILE,
     clock: rest.FIDUS_CLOCK,
   };
 }

@@ -1,8 +1,10 @@
 import { randomUUID } from "node:crypto";
+import { readFileSync } from "node:fs";
 import type { Server } from "node:http";
 import path from "node:path";
 import type { RequestHandler } from "express";
 import type { ServerBuild } from "react-router";
+import * as v from "valibot";
 import { openDatabase } from "~/db/client";
 import { allStudios, refreshStatistics } from "~/db/queries";
 import { seedDemo } from "../../demo/seed";
@@ -54,11 +56,16 @@ function leave(why: string): void {
   setTimeout(() => process.exit(1), LAST_WORDS_MS);
 }
 
+const daysIn = (file: string): number =>
+  v.parse(v.pipe(v.string(), v.toNumber(), v.integer()), readFileSync(file, "utf8"));
+
 /** The room's clock, in milliseconds since 1970. */
 const clockOf =
-  ({ daysAhead, clock: { real, virtual, rate } }: Pick<Environment, "daysAhead" | "clock">) =>
-  () =>
-    virtual + (Date.now() - real) * rate + daysAhead * DAY_MS;
+  ({ daysAhead, daysFile, clock }: Pick<Environment, "daysAhead" | "daysFile" | "clock">) =>
+  () => {
+    const days = daysAhead + (daysFile === undefined ? 0 : daysIn(daysFile));
+    return clock.virtual + (Date.now() - clock.real) * clock.rate + days * DAY_MS;
+  };
 
 /** Tells on the terminal how far counting again has come, at each tenth of the way. */
 function tellEachTenth() {

@@ -1,41 +1,73 @@
+import { writeFile } from "node:fs/promises";
+import path from "node:path";
 import type { BrowserContext, Page } from "@playwright/test";
-import { clockFromNoon, DAYS_AHEAD, onFastClock, RATE } from "./fast-clock";
+import { DAYS_AHEAD, onFastClock, type ClockSetting } from "./fast-clock";
 import { FidusServer } from "./server";
 
-/** A room that lives through several days, with the browsers of those who come to it. */
-export class Days {
+const DAY_MS = 86_400_000;
+
+/** A server whose room lives through several days, shared by the journeys of a worker. */
+export class LivingServer {
+  private daysAhead = 0;
+
   private constructor(
-    private readonly dataDir: string,
-    private server: FidusServer,
-    private readonly clock: ReturnType<typeof clockFromNoon>,
+    readonly server: FidusServer,
+    private readonly daysFile: string,
+    private readonly clock: ClockSetting | undefined,
   ) {}
 
-  static async begin(dataDir: string): Promise<Days> {
-    const clock = clockFromNoon(RATE);
-    return new Days(dataDir, await FidusServer.start({ dataDir, clock }), clock);
+  static async start(dataDir: string, clock: ClockSetting | undefined): Promise<LivingServer> {
+    const daysFile = path.join(dataDir, "days-ahead");
+    await writeFile(daysFile, "0");
+    const server = await FidusServer.start({ dataDir, daysFile, clock });
+    return new LivingServer(server, daysFile, clock);
   }
+
+  /** A browser that comes now has a clock that shows the room's day and runs like the room's. */
+  async welcome(context: BrowserContext): Promise<void> {
+    const { clock, daysAhead } = this;
+    if (!clock) return;
+    await onFastClock(context, { ...clock, virtual: clock.virtual + daysAhead * DAY_MS });
+  }
+
+  get today(): Date {
+    return new Date(Date.now() + this.daysAhead * DAY_MS);
+  }
+
+  /** Days pass; they never go back. */
+  async pass(days: number): Promise<void> {
+    this.daysAhead += days;
+    await writeFile(this.daysFile, `${this.daysAhead}`);
+  }
+}
+
+/** The days of one journey, counted from the one on which it begins. */
+export class Days {
+  private day = 0;
+
+  constructor(private readonly living: LivingServer) {}
 
   get address(): string {
-    return this.server.address;
+    return this.living.server.address;
   }
 
-  /** A browser's clock runs like the room's. */
-  welcome = (context: BrowserContext) => onFastClock(context, this.clock);
+  get today(): Date {
+    return this.living.today;
+  }
 
-  /** Moves the room and everyone's device on to a day, counted from the first. */
-  async goesTo(daysAhead: number, pages: readonly Page[]): Promise<void> {
-    const { dataDir, clock } = this;
-    const { port } = this.server;
-    await this.server.stop();
-    this.server = await FidusServer.start({ dataDir, port, daysAhead, clock });
+  /** For the browsers that are there from the first day. */
+  welcome = (context: BrowserContext) => this.living.welcome(context);
+
+  /** Moves the room and everyone's device on to a day. */
+  async goesTo(day: number, pages: readonly Page[]): Promise<void> {
+    await this.living.pass(day - this.day);
+    this.day = day;
     for (const page of pages) {
       await page.goto(`${this.address}/sound`);
       await page.evaluate(
         ([key, value]) => localStorage.setItem(key!, value!),
-        [DAYS_AHEAD, `${daysAhead}`],
+        [DAYS_AHEAD, `${day}`],
       );
     }
   }
-
-  end = () => this.server.stop();
 }

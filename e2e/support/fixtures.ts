@@ -1,18 +1,21 @@
 import { expect, test as base, type Page } from "@playwright/test";
-import { clockFromNoon, onFastClock, RATE, type ClockSetting } from "./fast-clock";
+import { Days, LivingServer } from "./days";
+import { clockFromNoon, RATE, type ClockSetting } from "./fast-clock";
 import { Player } from "./player";
-import { FidusServer, throwAwayDirectory } from "./server";
+import { throwAwayDirectory, type FidusServer } from "./server";
 import { Teacher } from "./teacher";
 
 interface WorkerFixtures {
   /** How many times as fast as real time journeys go; 1: real time, where sound is measured. */
   readonly rate: number;
   readonly clock: ClockSetting | undefined;
+  readonly living: LivingServer;
   /** A server with empty rooms, shared by the tests of a worker. */
   readonly server: FidusServer;
 }
 
 interface Fixtures {
+  readonly days: Days;
   readonly teacher: Teacher;
   readonly player: Player;
   /** Fails the test when the page complains in the console. */
@@ -38,20 +41,22 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
     async ({ rate }, provide) => provide(rate === 1 ? undefined : clockFromNoon(rate)),
     { scope: "worker" },
   ],
-  context: async ({ context, clock }, provide) => {
-    if (clock) await onFastClock(context, clock);
+  context: async ({ context, living }, provide) => {
+    await living.welcome(context);
     await provide(context);
   },
-  server: [
+  living: [
     async ({ clock }, provide) => {
       const { directory, remove } = await throwAwayDirectory();
-      const server = await FidusServer.start({ dataDir: directory, clock });
-      await provide(server);
-      await server.stop();
+      const living = await LivingServer.start(directory, clock);
+      await provide(living);
+      await living.server.stop();
       await remove();
     },
     { scope: "worker", timeout: 60_000 },
   ],
+  server: [({ living }, provide) => provide(living.server), { scope: "worker" }],
+  days: async ({ living }, provide) => provide(new Days(living)),
   teacher: async ({ page, server }, provide) => provide(new Teacher(page, server.address)),
   player: async ({ page }, provide) => provide(new Player(page)),
   quiet: [

@@ -8,8 +8,8 @@ export interface ServerOptions {
   readonly dataDir: string;
   readonly port?: number;
   readonly demo?: boolean;
-  /** The room's clock runs ahead by so many days. */
-  readonly daysAhead?: number;
+  /** A file that tells by how many days the room's clock runs ahead. */
+  readonly daysFile?: string;
   /** The room's clock, where it is not the real one. */
   readonly clock?: ClockSetting | undefined;
 }
@@ -25,7 +25,7 @@ export class FidusServer {
     dataDir,
     port = 0,
     demo = false,
-    daysAhead = 0,
+    daysFile,
     clock,
   }: ServerOptions): Promise<FidusServer> {
     const child = spawn(process.execPath, ["--liftoff-only", "bin/serve.mjs"], {
@@ -34,7 +34,7 @@ export class FidusServer {
         FIDUS_DATA: dataDir,
         FIDUS_PORT: String(port),
         FIDUS_DEMO: demo ? "1" : "0",
-        FIDUS_DAYS_AHEAD: String(daysAhead),
+        ...(daysFile ? { FIDUS_DAYS_FILE: daysFile } : {}),
         ...(clock ? { FIDUS_CLOCK: `${clock.real},${clock.virtual},${clock.rate}` } : {}),
       },
       stdio: ["ignore", "pipe", "pipe"],
