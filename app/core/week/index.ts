@@ -96,6 +96,7 @@ export type {
   WeekDay,
   WeekItem,
 } from "./told";
+export { dueDay, isLate, takeState, type HandedInTake } from "./take-state";
 export type { GroupItemTold, MemberItem, MemberLine } from "./group-told";
 export type { ReportLine } from "./report-told";
 export { chanceByHeart } from "./heart-chance";

@@ -106,7 +106,12 @@ export {
   writeSession,
   type EstimatedDay,
 } from "./projections";
-export { changesSince, touchedBy, type SessionProjection } from "./session-changes";
+export {
+  changesSince,
+  touchedBy,
+  type CountedRep,
+  type SessionProjection,
+} from "./session-changes";
 export {
   barTallies,
   levelsByWeek,

@@ -1,8 +1,10 @@
 import { addDays, dayOf, daysBetween, type Day } from "~/core/units";
 import {
   daysOf,
+  dueDay,
   minutesAsked,
   minutesInAWeek,
+  takeState,
   type GroupItemTold,
   type MemberItem,
   type MemberLine,
@@ -17,6 +19,7 @@ import {
   type GroupItemRow,
   type Landed,
 } from "~/db/queries";
+import { handedTake } from "../plan/takes-asked";
 import { openItems, weekOn } from "../plan/week-on";
 import { byPersonOf, minutesOfDays, minutesOfItem, whatHappened } from "../plan/week-plan";
 import { todayIn, type Services } from "../services";
@@ -41,21 +44,22 @@ interface Standing {
 
 function standing(it: Standing): MemberItem {
   const { row, landed, handed, minutes, today, timeZone } = it;
+  const due = landed?.item ? dueDay(landed.item, row.until_day) : row.until_day;
+  const take = takeState(handed && handedTake(handed, timeZone), due, today);
   const told = {
     itemId: row.id,
     leftOut: landed?.left_out ?? null,
     keptTheirs: landed?.kept_theirs ?? false,
-    late: handed !== undefined && dayOf(handed.at.getTime(), timeZone) > handed.due,
-    rating: handed?.rating ?? "",
-    takeId: handed?.take_id ?? null,
+    late: take.late,
+    rating: take.rating,
+    takeId: take.takeId,
     minutes: Math.round(minutes),
   };
   if (!landed?.item) return { ...told, state: "left-out" };
   if (row.asked.bring !== "recording") {
     return { ...told, state: minutes > 0 ? "practised" : "not-practised" };
   }
-  if (handed) return { ...told, state: handed.answer ?? "waiting" };
-  return { ...told, state: today > row.until_day ? "missing" : "open" };
+  return { ...told, state: take.state };
 }
 
 /** The first day that the board shows: since the oldest item that runs was set. */

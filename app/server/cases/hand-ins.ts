@@ -1,7 +1,7 @@
 import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import { dayOf, type Day } from "~/core/units";
-import { ratingsOf } from "~/core/week";
+import { dueDay, isLate, ratingsOf } from "~/core/week";
 import {
   addComment,
   answeredSince,
@@ -74,9 +74,9 @@ async function asksForTake(
   const items = week ? openItems(week) : [];
   return items
     .filter((item) => item.bring === "recording" && item.passageId === passageId)
-    .map(({ id, title, focus, due }) => {
-      const until = due ?? lesson;
-      return { id, title, focus, due: until, late: today > until };
+    .map((item) => {
+      const due = dueDay(item, lesson);
+      return { id: item.id, title: item.title, focus: item.focus, due, late: isLate(today, due) };
     });
 }
 
@@ -87,7 +87,7 @@ const lateIn =
   (timeZone: string) =>
   <H extends Handed>(it: H): H & { readonly late: boolean } => ({
     ...it,
-    late: dayOf(it.at.getTime(), timeZone) > it.due,
+    late: isLate(dayOf(it.at.getTime(), timeZone), it.due),
   });
 
 /** For what a take may be handed in, and what was said of it where it was. */
@@ -123,7 +123,7 @@ export async function handIn(
   if (!item) return err("This week asks for no take of this passage.");
   const before = await handInForItem(db, studioId, take.person_id, item.id);
   const today = todayIn(services, await studioById(db, studioId));
-  if (before && before.answer !== "again" && today > item.due) {
+  if (before && before.answer !== "again" && item.late) {
     return err("Its day is over: what was handed in stays.");
   }
   await db.transaction(async (tx) => {

@@ -12,6 +12,7 @@ import {
   initialState,
   summarise,
   tasksOf,
+  type Play,
   type SessionEvent,
   type SessionPlan,
   type StandState,
@@ -26,6 +27,7 @@ import {
   recordFrom,
   touchedBy,
   writeSession,
+  type CountedRep,
   type EstimatedDay,
   type SessionProjection,
 } from "~/db/queries";
@@ -81,6 +83,25 @@ export interface Counted {
   readonly began?: Date;
 }
 
+/** Plays stay the same objects while a session goes on: so does what is counted from them. */
+const countedBefore = new WeakMap<Play, CountedRep>();
+
+function countedRep({ plan }: StoredSession, { blocks }: StandState, play: Play): CountedRep {
+  const { passageId, ladder } = plan.blocks[play.blockIndex]!;
+  // Over several tempi: the share of the full ones besides the tempo of the first.
+  const factor = ladder.of === null ? null : play.tempo / ladder.of;
+  // Where the ladder names no key, the week's is the one it was played in.
+  const key = play.key ?? weeksKey(plan, play.blockIndex);
+  // A click that was withdrawn is told like a layer: such plays say nothing of the whole with it.
+  const { task } = blocks[play.blockIndex]!.rungs[play.rung]!;
+  const layer = play.layer ?? (play.endingWell ? undefined : withdrawnClick(task));
+  const known = countedBefore.get(play);
+  if (known && known.layer === layer && known.key === key) return known;
+  const rep = { ...play, passageId, key, factor, layer };
+  countedBefore.set(play, rep);
+  return rep;
+}
+
 /** What is counted from a session's events. */
 function projectionOf(
   studioId: string,
@@ -104,17 +125,7 @@ function projectionOf(
     feeling: state.feeling,
     tasks: tasksOf(state),
     blocks: summarise(state),
-    reps: judged.map((play) => {
-      const { passageId, ladder } = session.plan.blocks[play.blockIndex]!;
-      // Over several tempi: the share of the full ones besides the tempo of the first.
-      const factor = ladder.of === null ? null : play.tempo / ladder.of;
-      // Where the ladder names no key, the week's is the one it was played in.
-      const key = play.key ?? weeksKey(session.plan, play.blockIndex);
-      // A click that was withdrawn is told like a layer: such plays say nothing of the whole with it.
-      const { task } = state.blocks[play.blockIndex]!.rungs[play.rung]!;
-      const layer = play.layer ?? (play.endingWell ? undefined : withdrawnClick(task));
-      return { ...play, passageId, key, factor, layer };
-    }),
+    reps: judged.map((play) => countedRep(session, state, play)),
   };
 }
 

@@ -1,5 +1,11 @@
 import { dayOf, type Day } from "~/core/units";
-import type { AssignmentItem, TakeAsked } from "~/core/week";
+import {
+  dueDay,
+  takeState,
+  type AssignmentItem,
+  type HandedInTake,
+  type TakeAsked,
+} from "~/core/week";
 import type { Queries } from "~/db/client";
 import { handInsForItems } from "~/db/queries";
 
@@ -14,6 +20,18 @@ interface Now {
   readonly timeZone: string;
 }
 
+/** What was handed in, by the studio's days. */
+export const handedTake = (
+  row: Awaited<ReturnType<typeof handInsForItems>>[number],
+  timeZone: string,
+): HandedInTake => ({
+  on: dayOf(row.at.getTime(), timeZone),
+  due: row.due,
+  answer: row.answer,
+  rating: row.rating,
+  takeId: row.take_id,
+});
+
 /** Of each item that asks for a take what has become of that: by the id of the item. */
 export async function takesAsked(
   db: Queries,
@@ -24,22 +42,16 @@ export async function takesAsked(
   const wanted = asked.flatMap(({ items, lesson }) =>
     items
       .filter(({ bring, passageId }) => bring === "recording" && passageId !== null)
-      .map(({ id, due }) => ({ id, due: due ?? lesson })),
+      .map((item) => ({ id: item.id, due: dueDay(item, lesson) })),
   );
   if (wanted.length === 0) return {};
   const ids = wanted.map(({ id }) => id);
   const handed = new Map(
-    (await handInsForItems(db, studioId, ids)).map((each) => [each.item_id, each]),
+    (await handInsForItems(db, studioId, ids)).map((each) => [
+      each.item_id,
+      handedTake(each, timeZone),
+    ]),
   );
-  const told = wanted.map(({ id, due }): [string, TakeAsked] => {
-    const one = handed.get(id);
-    if (!one) {
-      const state = today > due ? "missing" : "open";
-      return [id, { due, state, late: false, rating: "", takeId: null }];
-    }
-    const late = dayOf(one.at.getTime(), timeZone) > one.due;
-    const state = one.answer ?? "waiting";
-    return [id, { due: one.due, state, late, rating: one.rating, takeId: one.take_id }];
-  });
+  const told = wanted.map(({ id, due }) => [id, takeState(handed.get(id), due, today)] as const);
   return Object.fromEntries(told);
 }
