@@ -43,7 +43,7 @@ beforeAll(async () => {
   await seedDemo(services, process.cwd());
   studioId = (await allStudios(services.db))[0]!.id;
   lines = (await weekOf(services, studioId)).lines;
-}, 120_000);
+}, 300_000);
 afterAll(() => services.db.close());
 
 const line = (name: string) => lines.find((each) => each.name.startsWith(name))!;
@@ -196,5 +196,5 @@ describe("the demo room as a zip", () => {
       ok: false,
       error: expect.stringMatching("empty"),
     });
-  }, 120_000);
+  }, 300_000);
 });
