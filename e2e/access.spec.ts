@@ -302,7 +302,7 @@ test("a lesson refuses what can't be, and two who set the same week lose nothing
     await each.goto(`${address}${home}/lesson`);
     await each.waitForLoadState("networkidle");
     await each.getByRole("combobox", { name: "Add a passage" }).press("Enter");
-    await each.getByRole("option").first().click();
+    await each.getByRole("option").first().press("Enter");
   }
   await page.getByLabel("A word to the student").fill("From the first.");
   await page.getByRole("button", { name: "Keep as a draft" }).click();

@@ -55,7 +55,7 @@ test("impossible ladders are told at the field while they are drawn", async ({ t
   await teacher.number("Step").fill("5");
   await teacher.unfolds("When to go up");
   await page.getByLabel("Gate", { exact: true }).press("Enter");
-  await page.getByRole("option", { name: "clean plays of the last few" }).click();
+  await page.getByRole("option", { name: "clean plays of the last few" }).press("Enter");
   await teacher.number("Clean plays").fill("6");
   await teacher.number("Of the last").fill("5");
   await expect(page.getByText("There can't be more clean plays")).toBeVisible();
@@ -89,7 +89,7 @@ test("numbers that no school can follow are told at their field, and the drawing
   await expect(page.getByText("List at least one layer")).toBeVisible();
   await teacher.chooses("Woven chain");
   await page.getByLabel("Links of").press("Enter");
-  await page.getByRole("option", { name: "beats" }).click();
+  await page.getByRole("option", { name: "beats" }).press("Enter");
   await teacher.number("Step").fill("1");
   await teacher.number("Start").fill("10");
   await teacher.number("Target").fill("400");

@@ -13,7 +13,7 @@ test("going on in time: a verdict belongs to the play before, and the running on
   await teacher.drawsTheLadder({ ...SLOW, clean: 2 });
   await teacher.unfolds("Between plays");
   await page.getByLabel("Between two plays").press("Enter");
-  await page.getByRole("option", { name: "none: go on in time" }).click();
+  await page.getByRole("option", { name: "none: go on in time" }).press("Enter");
   await teacher.setsIt();
   await player.goesToTheStand();
   await player.starts();
@@ -61,7 +61,7 @@ test("the player sets count-in and breather at the stand, and they stay so until
   const today = page.url();
   await page.getByText("Order, lengths and verdicts").click();
   await page.getByLabel("When no verdict is given").press("Enter");
-  await page.getByRole("option", { name: "in time: go on uncounted" }).click();
+  await page.getByRole("option", { name: "in time: go on uncounted" }).press("Enter");
   await player.goesToTheStand();
   await player.button("Count-in").click();
   await page.getByLabel("half a bar").check();

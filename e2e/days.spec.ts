@@ -120,7 +120,7 @@ test("keys at each rung go round from where they were left; hands one after the 
   await teacher.opensTheWorkshop();
   await teacher.drawsTheLadder({ start: 200, target: 210, step: 10, clean: 1 });
   await page.getByLabel("Gone through besides").press("Enter");
-  await page.getByRole("option", { name: "all twelve major keys" }).click();
+  await page.getByRole("option", { name: "all twelve major keys" }).press("Enter");
   for (let n = 12; n > 3; n--)
     await page.getByRole("button", { name: `Take key ${n} out` }).click();
   await page.getByLabel("Key 2", { exact: true }).fill("eb");
@@ -161,7 +161,7 @@ test("a scale goes through three weeks' keys, its notes at the stand in each of 
   await page.goto(`${home}/lesson`);
   await ready(page);
   await page.getByRole("combobox", { name: "Add a passage" }).press("Enter");
-  await page.getByRole("option").first().click();
+  await page.getByRole("option").first().press("Enter");
   await page.getByRole("button", { name: "More", exact: true }).click();
   await page.getByLabel("Keys, one a week").fill("C, G, D");
   await page.getByRole("button", { name: "Set the week" }).click();

@@ -113,7 +113,7 @@ test("several rules must all hold, and the player may say that it is easy", asyn
   await page.getByRole("button", { name: "And also …" }).click();
   await expect(page.getByLabel("Gate", { exact: true })).toHaveCount(2);
   await page.getByLabel("Gate", { exact: true }).last().press("Enter");
-  await page.getByRole("option", { name: "it feels easy" }).click();
+  await page.getByRole("option", { name: "it feels easy" }).press("Enter");
   await teacher.setsIt();
   await player.goesToTheStand();
   await player.starts();
@@ -135,7 +135,7 @@ test("the ladder can go lower by itself, and asks for the bars around before it 
   await teacher.unfolds("When it goes wrong");
   await teacher.fills({ After: 2, "In context": 1 });
   await page.getByLabel("Then", { exact: true }).press("Enter");
-  await page.getByRole("option", { name: "go lower" }).click();
+  await page.getByRole("option", { name: "go lower" }).press("Enter");
   await teacher.setsIt();
   await player.goesToTheStand();
   await player.starts();

@@ -125,7 +125,7 @@ test("without a verdict the stand waits, or plays again uncounted, as the player
   await ready(page);
   await page.getByText("Order, lengths and verdicts").click();
   await page.getByLabel("When no verdict is given").press("Enter");
-  await page.getByRole("option", { name: "play again, uncounted" }).click();
+  await page.getByRole("option", { name: "play again, uncounted" }).press("Enter");
   await player.goesToTheStand();
   await player.starts();
   await player.playsThrough();

@@ -12,7 +12,7 @@ test("tempi hang together: what breaks is named, and the whole is practised in p
   const choose = async (label: string, option: string) => {
     // By keys: the page still moves where something comes in above, and a press may miss.
     await page.getByLabel(label, { exact: true }).press("ArrowDown");
-    await page.getByRole("option", { name: option, exact: true }).click();
+    await page.getByRole("option", { name: option, exact: true }).press("Enter");
   };
   const type = (label: string, value: string) =>
     page.getByLabel(label, { exact: true }).last().fill(value);

@@ -69,7 +69,7 @@ test("the session is fitted at once, moved and lengthened by mouse and keys, and
   await page.getByRole("button", { name: "Fit again" }).click();
   expect((await names())[0]).not.toMatch(/^The Ferry/);
   await page.getByRole("combobox", { name: "Plan of the session" }).press("Enter");
-  await page.getByRole("option", { name: "Ferry first" }).click();
+  await page.getByRole("option", { name: "Ferry first" }).press("Enter");
   expect((await names())[0]).toMatch(/^The Ferry/);
 
   // Tight: more warm-up. Something hurts: nothing to play, and the caution.

@@ -102,7 +102,7 @@ test("a ladder is kept in the library and fitted to the next passage", async ({
   await teacher.chooses("Even steps");
   await teacher.fills({ Target: 200 });
   await page.getByLabel("From the library").press("Enter");
-  await page.getByRole("option", { name: "Control" }).click();
+  await page.getByRole("option", { name: "Control" }).press("Enter");
   await expect(page.getByRole("radio", { name: "Forward and back" })).toBeChecked();
   await expect(teacher.number("Start")).toHaveValue("100");
   await page.getByRole("link", { name: "Library" }).click();
