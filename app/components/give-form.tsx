@@ -34,7 +34,8 @@ export function GiveForm({ how, items = [], others, refused, given }: GiveFormPr
       <input type="hidden" name="act" value="give" />
       <p className={styles.soft}>{how}</p>
       {items.length > 0 && (
-        <div role="group" aria-label={words.piece.giveWhat}>
+        <fieldset className={styles.choice}>
+          <legend>{words.piece.giveWhat}</legend>
           {items.map(({ id, title }) => (
             <FormControlLabel
               key={id}
@@ -42,7 +43,7 @@ export function GiveForm({ how, items = [], others, refused, given }: GiveFormPr
               label={title}
             />
           ))}
-        </div>
+        </fieldset>
       )}
       <Whom others={others} />
       <SubmitButton variant="outlined">{words.piece.giveIt}</SubmitButton>
@@ -66,8 +67,9 @@ function Whom({ others }: Pick<GiveFormProps, "others">) {
     });
   const groups = [...new Set(others.flatMap((each) => each.groups))];
   return (
-    <>
-      <div role="group" aria-label={words.piece.giveWhom}>
+    <fieldset className={styles.choice}>
+      <legend>{words.piece.giveWhom}</legend>
+      <div>
         {others.map(({ id, name }) => (
           <FormControlLabel
             key={id}
@@ -97,6 +99,6 @@ function Whom({ others }: Pick<GiveFormProps, "others">) {
           })}
         </p>
       )}
-    </>
+    </fieldset>
   );
 }

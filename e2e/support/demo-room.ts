@@ -43,6 +43,6 @@ export const test = base.extend<object, { demo: FidusServer }>({
       await server.stop();
       await remove();
     },
-    { scope: "worker", timeout: 120_000 },
+    { scope: "worker", timeout: 240_000 },
   ],
 });

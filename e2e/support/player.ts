@@ -16,10 +16,10 @@ export class Player {
   }
 
   /** Opens a session of the passages alone, by the form that today's page sends. */
-  async goesToTheStand(path?: string): Promise<void> {
+  async goesToTheStand(address?: string): Promise<void> {
     const { page } = this;
-    if (path === undefined) await page.waitForURL(/\/today$/);
-    const today = path ?? page.url();
+    if (address === undefined) await page.waitForURL(/\/today$/);
+    const today = address ?? page.url();
     const shown = await (await page.request.get(today)).text();
     const ids = [...shown.matchAll(/data-passage="([^"]+)"/g)].map(([, id]) => id!);
     const parts = ids.map((passageId) => ({ kind: "practising", minutes: 10, passageId }));

@@ -35,7 +35,7 @@ function useTakes(takes: readonly TakeToHear[]) {
     let opened: TakePlayer | undefined;
     openTakes(asked).then(
       (voices) => {
-        opened = new TakePlayer(voices);
+        opened = new TakePlayer(voices, () => setPlayer("broken"));
         if (over) opened.dispose();
         else setPlayer(opened);
       },

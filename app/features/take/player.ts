@@ -33,10 +33,17 @@ export class TakePlayer {
   private wanted: { readonly at: number; readonly plays: boolean } | undefined;
   private over = false;
 
-  constructor(readonly voices: readonly TakeVoice[]) {
+  constructor(
+    readonly voices: readonly TakeVoice[],
+    broken: () => void,
+  ) {
     this.sounds = voices.map(({ sound }) => sound);
     this.sounds.forEach(({ whole }, index) => {
-      void whole?.then((all) => this.become(index, all));
+      // Where the whole can't be read, the page says so in place of the beginning.
+      whole?.then(
+        (all) => this.become(index, all),
+        () => this.over || broken(),
+      );
     });
     this.sounding = voices.map(({ sound }) => {
       const audio = new Audio(sound.plain);
