@@ -20,14 +20,13 @@ export class Player {
     const { page } = this;
     if (address === undefined) await page.waitForURL(/\/today$/);
     const today = address ?? page.url();
-    const shown = await (await page.request.get(today)).text();
+    // On the page itself, with what was left out or chosen there.
+    const shown =
+      page.url() === today ? await this.shown() : await (await page.request.get(today)).text();
     const ids = [...shown.matchAll(/data-passage="([^"]+)"/g)].map(([, id]) => id!);
     const parts = ids.map((passageId) => ({ kind: "practising", minutes: 10, passageId }));
-    // What was chosen on the page goes with it.
-    const noVerdict =
-      page.url() === today
-        ? await page.locator("input[name=noVerdict]").inputValue()
-        : /name="noVerdict" value="([^"]+)"/.exec(shown)?.[1];
+    const [field = ""] = /<input[^>]*name="noVerdict"[^>]*>/.exec(shown) ?? [];
+    const noVerdict = /value="([^"]+)"/.exec(field)?.[1];
     expect(noVerdict, `today's page at ${today}`).toBeDefined();
     const answer = await page.request.post(today, {
       form: { parts: JSON.stringify(parts), noVerdict: noVerdict! },
@@ -37,6 +36,12 @@ export class Player {
     expect(answer.status(), await answer.text()).toBe(302);
     await page.goto(new URL(answer.headers().location!, today).href);
     this.plays = 0;
+  }
+
+  /** Today's page as it stands now. */
+  private async shown(): Promise<string> {
+    await this.page.locator("[data-passage]").first().waitFor();
+    return this.page.content();
   }
 
   async starts(): Promise<void> {
