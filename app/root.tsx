@@ -1,8 +1,5 @@
 import "@fontsource-variable/atkinson-hyperlegible-next/index.css";
 import "~/theme/page.css";
-import CssBaseline from "@mui/material/CssBaseline";
-import InitColorSchemeScript from "@mui/material/InitColorSchemeScript";
-import { ThemeProvider } from "@mui/material/styles";
 import { useEffect, type ReactNode } from "react";
 import { Links, Meta, Outlet, Scripts, ScrollRestoration, useRouteLoaderData } from "react-router";
 import { Trouble } from "~/components/trouble";
@@ -10,7 +7,8 @@ import { LocaleProvider } from "~/components/locale";
 import { tellWhatWasTyped } from "~/components/typed-before";
 import { nonceContext } from "~/server/context";
 import { preferredLocale } from "~/server/locale";
-import { theme } from "~/theme/theme";
+import { followsTheSystem, SCHEME_SCRIPT } from "~/components/scheme";
+import { TOKEN_STYLES } from "~/theme/tokens";
 import type { Route } from "./+types/root";
 
 export const loader = ({ context, request }: Route.LoaderArgs) => ({
@@ -32,14 +30,18 @@ export function Layout({ children }: { children: ReactNode }) {
         <meta property="csp-nonce" nonce={nonce} suppressHydrationWarning />
         <link rel="icon" href="/icon.svg" type="image/svg+xml" />
         <Meta />
+        <style nonce={nonce} suppressHydrationWarning>
+          {TOKEN_STYLES}
+        </style>
         <Links nonce={nonce} />
       </head>
       <body>
-        <InitColorSchemeScript attribute="data-scheme" nonce={nonce} />
-        <ThemeProvider theme={theme} defaultMode="system">
-          <CssBaseline />
-          <LocaleProvider locale={data?.locale ?? "en"}>{children}</LocaleProvider>
-        </ThemeProvider>
+        <script
+          nonce={nonce}
+          suppressHydrationWarning
+          dangerouslySetInnerHTML={{ __html: SCHEME_SCRIPT }}
+        />
+        <LocaleProvider locale={data?.locale ?? "en"}>{children}</LocaleProvider>
         <ScrollRestoration nonce={nonce} />
         <Scripts nonce={nonce} />
       </body>
@@ -49,6 +51,7 @@ export function Layout({ children }: { children: ReactNode }) {
 
 export default function App() {
   useEffect(() => tellWhatWasTyped(document), []);
+  useEffect(followsTheSystem, []);
   return <Outlet />;
 }
 

@@ -67,6 +67,7 @@ test("slower, faster, skip, rest, leave and pause do what they say", async ({
 }) => {
   await player.goesToTheStand(await teacher.setsToday({ ...SLOW, rest: 30, clean: 1 }, [1, 8]));
   await player.starts();
+  await player.hears("play");
   await player.button("Faster").click();
   await player.seesTempo(22);
   await page.keyboard.press("ArrowDown");
@@ -184,6 +185,7 @@ test("the screen is kept awake while the stand runs", async ({ teacher, player, 
     page.evaluate(() => (window as unknown as { asked: { held: number } }).asked.held);
   await player.goesToTheStand(await teacher.setsToday(SLOW));
   await player.starts();
+  await player.hears("play");
   await expect.poll(held).toBe(1);
   await player.button("Pause").click();
   await expect.poll(held).toBe(0);

@@ -1,6 +1,6 @@
-import Button from "@mui/material/Button";
 import { isRouteErrorResponse } from "react-router";
 import { words } from "~/words/stand-words";
+import { pressLook } from "./press";
 import styles from "./trouble.module.css";
 
 function told(error: unknown): { title: string; sentence: string } {
@@ -24,9 +24,9 @@ export function Trouble({ error }: { error: unknown }) {
     <main className={styles.page}>
       <h1>{title}</h1>
       <p>{sentence}</p>
-      <Button variant="contained" href="/">
+      <a href="/" className={pressLook({ kind: "filled" })}>
         {words.trouble.home}
-      </Button>
+      </a>
     </main>
   );
 }

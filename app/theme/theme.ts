@@ -1,5 +1,5 @@
 import { createTheme, type PaletteOptions } from "@mui/material/styles";
-import { TOKENS, tokenStyles } from "./tokens";
+import { TOKENS } from "./tokens";
 
 const FACE = '"Atkinson Hyperlegible Next Variable", system-ui, sans-serif';
 
@@ -32,20 +32,6 @@ export const theme = createTheme({
     button: { textTransform: "none", fontWeight: 600, fontSize: "1rem" },
   },
   components: {
-    MuiCssBaseline: {
-      styleOverrides: {
-        ...tokenStyles,
-        a: { color: "inherit", textUnderlineOffset: "4px" },
-        table: { fontVariantNumeric: "tabular-nums" },
-        ":focus-visible": { outline: "3px solid var(--focus)", outlineOffset: "2px" },
-        "@media (prefers-reduced-motion: reduce)": {
-          "*, *::before, *::after": {
-            animationDuration: "0.01ms !important",
-            transitionDuration: "0.01ms !important",
-          },
-        },
-      },
-    },
     MuiButtonBase: { defaultProps: { disableRipple: true } },
     MuiButton: {
       defaultProps: { disableElevation: true },

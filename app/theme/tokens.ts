@@ -44,10 +44,11 @@ const dark: Tokens = {
 export const TOKENS = { light, dark } as const;
 
 const declarations = (tokens: Tokens) =>
-  Object.fromEntries(Object.entries(tokens).map(([name, value]) => [`--${name}`, value]));
+  Object.entries(tokens)
+    .map(([name, value]) => `--${name}:${value}`)
+    .join(";");
 
-/** The tokens as CSS variables for both schemes. */
-export const tokenStyles = {
-  ":root": { colorScheme: "light", ...declarations(light) },
-  '[data-scheme="dark"]': { colorScheme: "dark", ...declarations(dark) },
-};
+/** The tokens as CSS variables for both schemes, at the head of every page. */
+export const TOKEN_STYLES =
+  `:root{color-scheme:light;${declarations(light)}}` +
+  `[data-scheme="dark"]{color-scheme:dark;${declarations(dark)}}`;

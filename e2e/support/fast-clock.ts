@@ -1,4 +1,4 @@
-import type { BrowserContext } from "@playwright/test";
+import type { BrowserContext, Page } from "@playwright/test";
 
 /** A clock that runs at a rate from a moment on: `virtual` is what it shows at real time `real`. */
 export interface ClockSetting {
@@ -24,6 +24,18 @@ export const clockFromNoon = (rate: number): ClockSetting => {
   const real = Date.now();
   return { real, virtual: new Date(real).setUTCHours(12, 0, 0, 0), rate };
 };
+
+/** The sound of a page on the fast clock: held, it stands where it is, while all else goes on. */
+export interface HeldSound {
+  hold(): void;
+  goOn(): void;
+}
+
+declare global {
+  interface Window {
+    readonly heldSound?: HeldSound;
+  }
+}
 
 /**
  * Runs in the page before anything else: time passes `rate` times as fast, and nothing sounds.
@@ -67,14 +79,19 @@ function quicken({ real, virtual, rate, key }: ClockSetting & { readonly key: st
   page.requestAnimationFrame = (work) => soon(() => work(performance.now()));
   // A request on the same machine takes as long as ever: its limit stays in real time.
 
+  // Milliseconds of the page that sound has heard: those for which it was held are left out.
+  let heldAt: number | undefined;
+  let held = 0;
+  const sounded = () => (heldAt ?? passed()) - held;
+
   class FastContext {
     readonly sampleRate = 44_100;
     readonly destination = {};
     readonly audioWorklet = { addModule: () => Promise.resolve() };
     state = "running";
-    private readonly begun = passed();
+    private readonly begun = sounded();
     get currentTime() {
-      return (passed() - this.begun) / 1000;
+      return (sounded() - this.begun) / 1000;
     }
     getOutputTimestamp() {
       return { contextTime: this.currentTime, performanceTime: performance.now() };
@@ -91,39 +108,78 @@ function quicken({ real, virtual, rate, key }: ClockSetting & { readonly key: st
     readonly markers?: readonly { readonly name: string; readonly at: number }[];
   }
 
+  interface Pending {
+    readonly mapId: number;
+    /** Seconds of the context. */
+    readonly time: number;
+    readonly reached: () => void;
+    timer?: number;
+  }
+
   class FastNode {
-    private timers: { readonly mapId: number; readonly timer: number }[] = [];
+    static readonly all: FastNode[] = [];
+    private pending: Pending[] = [];
     readonly port: { onmessage?: (event: unknown) => void; postMessage(message: Message): void };
 
-    constructor(context: FastContext) {
+    constructor(private readonly context: FastContext) {
+      FastNode.all.push(this);
       const tell = (data: unknown) => this.port.onmessage?.({ data });
-      const forget = (goes: (mapId: number) => boolean) => {
-        for (const { mapId, timer } of this.timers) if (goes(mapId)) clearTimeout(timer);
-        this.timers = this.timers.filter(({ mapId }) => !goes(mapId));
-      };
       this.port = {
         postMessage: ({ kind, mapId = 0, start = 0, at = 0, markers = [] }) => {
-          if (kind === "stop") forget(() => true);
-          if (kind === "withdraw") forget((each) => each === mapId);
-          if (kind === "cut") forget((each) => each === mapId);
+          if (kind === "stop") this.forget(() => true);
+          if (kind === "withdraw") this.forget((each) => each.mapId === mapId);
+          if (kind === "cut") this.forget((each) => each.mapId === mapId);
           if (kind === "cut") markers = [{ name: "map-ended", at }];
           if (kind !== "schedule" && kind !== "cut") return;
           for (const { name, at } of markers) {
             const time = start + at;
-            const reached = () => tell({ kind: "marker", mapId, name, time });
-            const timer = page.setTimeout(reached, (time - context.currentTime) * 1000);
-            this.timers.push({ mapId, timer: timer as unknown as number });
+            const each: Pending = {
+              mapId,
+              time,
+              reached: () => {
+                this.forget((other) => other === each);
+                tell({ kind: "marker", mapId, name, time });
+              },
+            };
+            this.pending.push(each);
+            this.awaits(each);
           }
         },
       };
       later(() => tell({ kind: "ready" }));
     }
+    private forget(goes: (each: Pending) => boolean) {
+      for (const each of this.pending) if (goes(each)) clearTimeout(each.timer);
+      this.pending = this.pending.filter((each) => !goes(each));
+    }
+    private awaits(each: Pending) {
+      if (heldAt !== undefined) return;
+      const left = (each.time - this.context.currentTime) * 1000;
+      each.timer = page.setTimeout(each.reached, left) as unknown as number;
+    }
+    hold = () => this.pending.forEach((each) => clearTimeout(each.timer));
+    goOn = () => this.pending.forEach((each) => this.awaits(each));
     connect = () => undefined;
     disconnect = () => undefined;
   }
-  Object.assign(page, { AudioContext: FastContext, AudioWorkletNode: FastNode });
+  const heldSound: HeldSound = {
+    hold: () => {
+      heldAt ??= passed();
+      for (const node of FastNode.all) node.hold();
+    },
+    goOn: () => {
+      if (heldAt === undefined) return;
+      held += passed() - heldAt;
+      heldAt = undefined;
+      for (const node of FastNode.all) node.goOn();
+    },
+  };
+  Object.assign(page, { AudioContext: FastContext, AudioWorkletNode: FastNode, heldSound });
 }
 
 /** Every page of this browser from now on lives on the fast clock. */
 export const onFastClock = (context: BrowserContext, setting: ClockSetting) =>
   context.addInitScript(quicken, { ...setting, key: DAYS_AHEAD });
+
+/** From now on nothing that sounds comes to its end before it was looked at. */
+export const holdTheSound = (page: Page) => page.evaluate(() => window.heldSound?.hold());

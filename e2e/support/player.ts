@@ -48,34 +48,39 @@ export class Player {
     await this.page.getByRole("button", { name: /^(Start|Go on)$/ }).click();
   }
 
-  /** Starts, and looks at every frame for what may be over in the wink of an eye. */
-  async startsAndSees(selector: string): Promise<void> {
-    const seen = this.page.waitForFunction(
-      (wanted) => document.querySelector(wanted) !== null,
+  /**
+   * Lets the sound go on until something is shown, and holds it there: on the fast clock nothing is
+   * over before it was looked at, and whatever is pressed then is pressed in time.
+   */
+  private async heldOnce(selector: string): Promise<void> {
+    await this.page.waitForFunction(
+      (wanted) => {
+        const there = document.querySelector(wanted) !== null;
+        if (there) window.heldSound?.hold();
+        else window.heldSound?.goOn();
+        return there;
+      },
       selector,
-      { polling: 5, timeout: 30_000 },
+      { polling: 5, timeout: 60_000 },
     );
+  }
+
+  /** Starts, and looks for what may be over in the wink of an eye. */
+  async startsAndSees(selector: string): Promise<void> {
+    const seen = this.heldOnce(selector);
     await this.starts();
     await seen;
   }
 
+  /** Until the stand is there: the sound stands still then until the next thing is waited for. */
   async hears(transport: Transport): Promise<void> {
-    // Looked for at every frame: on the fast clock a count-in is over in the wink of an eye.
-    await this.page.waitForFunction(
-      (wanted) => document.querySelector("main")?.getAttribute("data-transport") === wanted,
-      transport,
-      { polling: 5, timeout: 30_000 },
-    );
+    await this.heldOnce(`main[data-transport="${transport}"]`);
   }
 
-  /** Until one more play has been written, however fast or slow this machine is. */
+  /** Until one more play has been written; it is judged, or not, before another begins. */
   async playsThrough(): Promise<void> {
     this.plays++;
-    await this.page.waitForFunction(
-      (plays) => document.querySelector("main")?.getAttribute("data-plays") === plays,
-      String(this.plays),
-      { polling: 10, timeout: 60_000 },
-    );
+    await this.heldOnce(`main[data-plays="${this.plays}"]`);
   }
 
   async marksClean(): Promise<void> {

@@ -1,6 +1,6 @@
-import IconButton from "@mui/material/IconButton";
 import { AudioLines } from "lucide-react";
 import { useSyncExternalStore } from "react";
+import { Press } from "~/components/press";
 import { words } from "~/words/stand-words";
 import type { AlongPhase } from "./play-along";
 import type { StandRunner } from "./runner";
@@ -25,7 +25,8 @@ export function AlongLight({ runner, usable }: AlongLightProps) {
       <p role="status" className={styles.told}>
         {said.phase[phase]}
       </p>
-      <IconButton
+      <Press
+        size="square"
         disabled={!usable}
         onClick={() => void runner?.playAlong(!on)}
         aria-label={said.turn}
@@ -33,7 +34,7 @@ export function AlongLight({ runner, usable }: AlongLightProps) {
         title={said.turn}
       >
         <AudioLines size={22} />
-      </IconButton>
+      </Press>
     </div>
   );
 }

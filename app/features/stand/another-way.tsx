@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Press } from "~/components/press";
 import { barsWhereItFailed, currentBlock, firmingOffered, offersForTension } from "~/core/session";
 import { rungBefore } from "~/core/ladder";
 import { words } from "~/words/stand-words";
@@ -30,35 +30,35 @@ export function AnotherWay({ view, runner, restSeconds }: AnotherWayProps) {
       {tense && <p>{offer.tenseCare}</p>}
       <div className={styles.buttons} data-offers>
         {canLower && (
-          <Button variant="contained" onClick={() => void runner?.lower()}>
+          <Press kind="filled" onClick={() => void runner?.lower()}>
             {offer.lower(told)}
-          </Button>
+          </Press>
         )}
         {narrow && (
-          <Button
-            variant="contained"
+          <Press
+            kind="filled"
             onClick={() => void runner?.narrow({ fromBar: narrow.fromBar, toBar: narrow.toBar })}
           >
             {offer.smaller(words.bars(narrow.fromBar, narrow.toBar), narrow.enough)}
-          </Button>
+          </Press>
         )}
         {firm && (
-          <Button variant="outlined" onClick={() => void runner?.firm(firm)}>
+          <Press kind="outlined" onClick={() => void runner?.firm(firm)}>
             {offer.firm}
-          </Button>
+          </Press>
         )}
-        <Button variant="outlined" onClick={() => void runner?.takeRest(restSeconds)}>
+        <Press kind="outlined" onClick={() => void runner?.takeRest(restSeconds)}>
           {offer.rest}
-        </Button>
+        </Press>
         {tense && (
-          <Button variant="outlined" color="error" onClick={() => void runner?.hurts()}>
+          <Press kind="outlined" tone="madder" onClick={() => void runner?.hurts()}>
             {offer.hurts}
-          </Button>
+          </Press>
         )}
-        <Button variant="outlined" onClick={() => void runner?.moveOn()}>
+        <Press kind="outlined" onClick={() => void runner?.moveOn()}>
           {offer.leave}
-        </Button>
-        <Button onClick={() => void runner?.declineOffer()}>{offer.same}</Button>
+        </Press>
+        <Press onClick={() => void runner?.declineOffer()}>{offer.same}</Press>
       </div>
     </section>
   );

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Press } from "~/components/press";
 import { betweenPlays, currentBlock } from "~/core/session";
 import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
@@ -21,10 +21,10 @@ export function BetweenAdvice({ view, runner }: BetweenAdviceProps) {
       <h2>{advice.title[found.kind]}</h2>
       <p>{advice.told(found, hidden)}</p>
       <div className={styles.buttons} data-offers>
-        <Button variant="contained" onClick={() => void runner?.heedAdvice()}>
+        <Press kind="filled" onClick={() => void runner?.heedAdvice()}>
           {found.kind === "break" ? advice.rest : offer.lower(undefined)}
-        </Button>
-        <Button onClick={() => void runner?.declineAdvice()}>{offer.same}</Button>
+        </Press>
+        <Press onClick={() => void runner?.declineAdvice()}>{offer.same}</Press>
       </div>
     </section>
   );

@@ -1,5 +1,5 @@
-import Button from "@mui/material/Button";
 import { useState } from "react";
+import { Press } from "~/components/press";
 import { COUNT_IN_BARS, LONGEST_BREATHER_SECONDS, type Breather } from "~/core/click";
 import type { PlayersPace } from "~/core/session";
 import { words } from "~/words/stand-words";
@@ -52,12 +52,10 @@ function BetweenForm({ pace, onClose, onSet }: Omit<BetweenSheetProps, "open">) 
       onClose={onClose}
       actions={
         <>
-          <Button onClick={onClose} color="inherit">
-            {words.cancel}
-          </Button>
-          <Button type="submit" form="between" variant="contained">
+          <Press onClick={onClose}>{words.cancel}</Press>
+          <Press type="submit" form="between" kind="filled">
             {between.set}
-          </Button>
+          </Press>
         </>
       }
     >

@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Press } from "~/components/press";
 import { words } from "~/words/stand-words";
 import { HIDDEN_NOTES, type ByHeart } from "./use-by-heart";
 import styles from "./stand-bars.module.css";
@@ -25,9 +25,9 @@ export function ByHeartChoice({ byHeart }: { byHeart: ByHeart }) {
         </select>
       </label>
       {chosen !== "none" && (
-        <Button size="small" color="inherit" disabled={looking} onClick={look}>
+        <Press size="small" disabled={looking} onClick={look}>
           {words.stand.lookOnce}
-        </Button>
+        </Press>
       )}
     </>
   );

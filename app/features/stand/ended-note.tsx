@@ -1,6 +1,6 @@
-import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import { Care } from "~/components/care";
+import { pressLook } from "~/components/press";
 import type { Ending } from "~/core/session";
 import { words } from "~/words/stand-words";
 import styles from "./stand.module.css";
@@ -15,9 +15,9 @@ export function EndedNote({ how, kept, to }: { how: Ending; kept: boolean; to: s
       <p className={styles.lead}>{pain ? stand.painLead : stand.ended}</p>
       {kept && <p role="status">{stand.endedKept}</p>}
       {pain && <Care open />}
-      <Button component={Link} to={to} variant="contained" size="large">
+      <Link to={to} className={pressLook({ kind: "filled", size: "large" })}>
         {pain ? stand.painDone : stand.toAfterwards}
-      </Button>
+      </Link>
     </main>
   );
 }

@@ -1,5 +1,5 @@
-import Button from "@mui/material/Button";
 import { Care } from "~/components/care";
+import { Press } from "~/components/press";
 import { words } from "~/words/stand-words";
 import { Sheet } from "./sheet";
 import styles from "./sheets.module.css";
@@ -20,9 +20,9 @@ export function HelpSheet({ open, letters, onLetters, onClose }: HelpSheetProps)
       onClose={onClose}
       actions={
         <>
-          <Button onClick={onClose} variant="contained" data-first>
+          <Press onClick={onClose} kind="filled" data-first>
             {words.stand.close}
-          </Button>
+          </Press>
         </>
       }
     >

@@ -1,6 +1,6 @@
-import Button from "@mui/material/Button";
 import { Headphones, Square } from "lucide-react";
 import { useRef, useState } from "react";
+import { Press } from "~/components/press";
 import type { Block } from "~/core/session";
 import { words } from "~/words/stand-words";
 import type { AlongSource, AlongSources } from "./along-sources";
@@ -39,17 +39,17 @@ export function ListenFirst({ along, blocks, addressOf }: ListenFirstProps) {
         const { passageId, pieceTitle, fromBar, toBar } = block;
         const sounds = sounding === passageId;
         return (
-          <Button
+          <Press
             key={passageId}
-            variant="outlined"
+            kind="outlined"
             size="large"
-            startIcon={sounds ? <Square size={20} /> : <Headphones size={20} />}
+            icon={sounds ? <Square size={20} /> : <Headphones size={20} />}
             onClick={() => play(source, passageId)}
           >
             {sounds
               ? words.along.listenStop
               : words.along.listen(pieceTitle, words.bars(fromBar, toBar))}
-          </Button>
+          </Press>
         );
       })}
       <audio ref={audio} preload="none" />

@@ -1,5 +1,5 @@
-import Button from "@mui/material/Button";
 import { useState } from "react";
+import { Press } from "~/components/press";
 import { words } from "~/words/stand-words";
 import { Sheet } from "./sheet";
 import styles from "./sheets.module.css";
@@ -27,15 +27,13 @@ export function NoteSheet({ open, onClose, onKeep, onAsk }: NoteSheetProps) {
       onClose={onClose}
       actions={
         <>
-          <Button onClick={onClose} color="inherit">
-            {words.cancel}
-          </Button>
-          <Button variant="outlined" onClick={() => done(onAsk)}>
+          <Press onClick={onClose}>{words.cancel}</Press>
+          <Press kind="outlined" onClick={() => done(onAsk)}>
             {words.stand.askIt}
-          </Button>
-          <Button type="submit" form="note" variant="contained">
+          </Press>
+          <Press type="submit" form="note" kind="filled">
             {words.stand.noteSave}
-          </Button>
+          </Press>
         </>
       }
     >

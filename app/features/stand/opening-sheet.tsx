@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Press } from "~/components/press";
 import type { SessionPlan } from "~/core/session";
 import { words } from "~/words/stand-words";
 import { Sheet } from "./sheet";
@@ -19,9 +19,9 @@ export function OpeningSheet({ open, opening, onClose }: OpeningSheetProps) {
       onClose={onClose}
       actions={
         <>
-          <Button variant="contained" size="large" data-first onClick={onClose}>
+          <Press kind="filled" size="large" data-first onClick={onClose}>
             {words.stand.openingBegin}
-          </Button>
+          </Press>
         </>
       }
     >

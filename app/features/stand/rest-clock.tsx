@@ -1,5 +1,5 @@
-import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
+import { Press } from "~/components/press";
 import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
 import styles from "./bottom-fields.module.css";
@@ -26,9 +26,9 @@ export function RestClock({ resting, runner }: RestClockProps) {
         {words.stand.resting(left)}
       </p>
       <div className={styles.buttons}>
-        <Button variant="contained" onClick={() => void runner?.endRest()}>
+        <Press kind="filled" onClick={() => void runner?.endRest()}>
           {words.stand.endRest}
-        </Button>
+        </Press>
       </div>
     </section>
   );

@@ -1,5 +1,5 @@
-import Button from "@mui/material/Button";
 import { lazy, Suspense } from "react";
+import { Press } from "~/components/press";
 import type { Segment } from "~/core/ladder";
 import { barsWithAround, currentBlock, FLAWS, heardSegment } from "~/core/session";
 import { barLength, formatMetre } from "~/core/units";
@@ -43,6 +43,10 @@ export function StandBars(props: StandBarsProps) {
   const { state: block } = currentBlock(state);
   const flawed = state.plays.find(({ id }) => id === state.detailable);
   const { segment, extent } = block;
+  // Whoever has just made it smaller has told enough of the play before.
+  const madeSmaller =
+    extent === "narrowed" &&
+    (flawed?.fromBar !== segment.fromBar || flawed.toBar !== segment.toBar);
   const row = <BarRow view={view} position={position} runner={runner} />;
   return (
     <section className={`${styles.bars} ${music && notesShown ? styles.withNotes : ""}`}>
@@ -61,40 +65,46 @@ export function StandBars(props: StandBarsProps) {
         row
       )}
       <div className={styles.below}>
-        {flawed ? (
-          <>
-            {flawed.bar === undefined ? (
-              <span>{words.stand.where}</span>
-            ) : (
-              <Beats view={view} runner={runner} />
-            )}
-            {FLAWS.map((what) => (
-              <Button
-                key={what}
-                size="small"
-                variant={flawed.what === what ? "contained" : "outlined"}
-                aria-pressed={flawed.what === what}
-                onClick={() => void runner?.detail({ what })}
-              >
-                {words.flaw[what]}
-              </Button>
-            ))}
-          </>
-        ) : (
-          extent === "narrowed" && (
-            <span>{words.stand.narrowedTo(words.bars(segment.fromBar, segment.toBar))}</span>
-          )
-        )}
+        {madeSmaller ? (
+          <span>{words.stand.narrowedTo(words.bars(segment.fromBar, segment.toBar))}</span>
+        ) : flawed ? (
+          <Telling view={view} runner={runner} />
+        ) : null}
         {music && notesShown && !flawed && <ByHeartChoice byHeart={byHeart} />}
         {music && (
           <span className={styles.fold}>
-            <Button size="small" color="inherit" onClick={() => onNotesShown(!notesShown)}>
+            <Press size="small" onClick={() => onNotesShown(!notesShown)}>
               {notesShown ? words.stand.hideNotes : words.stand.showNotes}
-            </Button>
+            </Press>
           </span>
         )}
       </div>
     </section>
+  );
+}
+
+/** Where the last play failed, and what it was. */
+function Telling({ view, runner }: Pick<StandBarsProps, "view" | "runner">) {
+  const flawed = view.state.plays.find(({ id }) => id === view.state.detailable);
+  return (
+    <>
+      {flawed?.bar === undefined ? (
+        <span>{words.stand.where}</span>
+      ) : (
+        <Beats view={view} runner={runner} />
+      )}
+      {FLAWS.map((what) => (
+        <Press
+          key={what}
+          size="small"
+          kind={flawed?.what === what ? "filled" : "outlined"}
+          aria-pressed={flawed?.what === what}
+          onClick={() => void runner?.detail({ what })}
+        >
+          {words.flaw[what]}
+        </Press>
+      ))}
+    </>
   );
 }
 
@@ -110,15 +120,15 @@ function Beats({ view, runner }: Pick<StandBarsProps, "view" | "runner">) {
     <span role="group" aria-label={words.stand.onBeat} className={styles.beats}>
       {words.stand.onBeat}{" "}
       {Array.from({ length: metre.beats }, (_, i) => i + 1).map((beat) => (
-        <Button
+        <Press
           key={beat}
           size="small"
-          variant={flawed.beat === beat ? "contained" : "outlined"}
+          kind={flawed.beat === beat ? "filled" : "outlined"}
           aria-pressed={flawed.beat === beat}
           onClick={() => void runner?.detail({ bar, beat })}
         >
           {beat}
-        </Button>
+        </Press>
       ))}
     </span>
   );

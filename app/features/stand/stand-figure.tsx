@@ -1,6 +1,6 @@
-import Button from "@mui/material/Button";
 import { useMemo } from "react";
 import { BeatUnitGlyph, TempoText } from "~/components/beat-unit";
+import { Press } from "~/components/press";
 import { stepsFrom } from "~/components/rung-lane";
 import { Staircase, type Step } from "~/components/staircase";
 import type { RuleProgress } from "~/core/gate";
@@ -103,9 +103,9 @@ export function StandFigure(props: StandBarsProps) {
             ))}
         {!slow && <CleanToday state={state} />}
         {!slow && parts.some(({ rule, passed }) => rule.kind === "easy" && !passed) && (
-          <Button variant="outlined" onClick={() => void runner?.ease()}>
+          <Press kind="outlined" onClick={() => void runner?.ease()}>
             {words.stand.easy}
-          </Button>
+          </Press>
         )}
       </section>
       <section className={styles.stairs}>

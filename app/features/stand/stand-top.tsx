@@ -1,7 +1,7 @@
-import IconButton from "@mui/material/IconButton";
 import { CircleHelp, LogOut, Moon, Sun, Volume2 } from "lucide-react";
 import type { ReactNode } from "react";
 import { Link } from "react-router";
+import { Press, pressLook } from "~/components/press";
 import { useScheme } from "~/components/scheme";
 import { currentBlock, partNow, partsOf, taskNow } from "~/core/session";
 import type { Focus } from "~/core/week";
@@ -84,15 +84,19 @@ export function StandTop(props: StandTopProps) {
           onChange={(event) => onVolume(event.target.valueAsNumber)}
         />
       </div>
-      <IconButton onClick={toggle} aria-label={dark ? words.scheme.light : words.scheme.dark}>
+      <Press
+        size="square"
+        onClick={toggle}
+        aria-label={dark ? words.scheme.light : words.scheme.dark}
+      >
         {dark ? <Sun size={22} /> : <Moon size={22} />}
-      </IconButton>
-      <IconButton onClick={onHelp} aria-label={words.stand.help}>
+      </Press>
+      <Press size="square" onClick={onHelp} aria-label={words.stand.help}>
         <CircleHelp size={22} />
-      </IconButton>
-      <IconButton component={Link} to={home} aria-label={words.stand.leave}>
+      </Press>
+      <Link to={home} className={pressLook({ size: "square" })} aria-label={words.stand.leave}>
         <LogOut size={22} />
-      </IconButton>
+      </Link>
     </header>
   );
 }

@@ -1,6 +1,6 @@
-import Button from "@mui/material/Button";
 import { useCallback, useEffect, useState } from "react";
 import { useNavigate } from "react-router";
+import { Press } from "~/components/press";
 import {
   type PlannedTake,
   clickNow,
@@ -59,9 +59,9 @@ export function Stand(props: StandProps) {
     return (
       <main className={styles.elsewhere}>
         <p>{holding === "gone" ? words.stand.gone : words.stand.elsewhere}</p>
-        <Button variant="contained" size="large" onClick={take}>
+        <Press kind="filled" size="large" onClick={take}>
           {words.stand.useHere}
-        </Button>
+        </Press>
       </main>
     );
   }

@@ -1,6 +1,6 @@
-import IconButton from "@mui/material/IconButton";
 import { Mic, MicOff } from "lucide-react";
 import { useSyncExternalStore } from "react";
+import { Press } from "~/components/press";
 import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
 import { NO_TAKES, type TakesView } from "./takes";
@@ -54,14 +54,15 @@ export function TakeLight({ runner, usable, planned, onRecord }: TakeLightProps)
           value={level}
         />
       )}
-      <IconButton
+      <Press
+        size="square"
         disabled={!usable || phase === "opening" || phase === "closing"}
         onClick={going ? () => takes?.cancel() : onRecord}
         aria-label={going ? said.stop : said.record}
         title={going ? said.stop : said.record}
       >
         {missing ? <MicOff size={22} /> : <Mic size={22} />}
-      </IconButton>
+      </Press>
     </div>
   );
 }

@@ -1,5 +1,5 @@
-import Button from "@mui/material/Button";
 import { useState } from "react";
+import { Press } from "~/components/press";
 import type { PlannedTake } from "~/core/session";
 import { words } from "~/words/stand-words";
 import { Sheet } from "./sheet";
@@ -60,12 +60,10 @@ function TakeForm({ trial, planned, onClose, onRecord, onClap }: Omit<TakeSheetP
       onClose={onClose}
       actions={
         <>
-          <Button onClick={onClose} color="inherit">
-            {words.cancel}
-          </Button>
-          <Button type="submit" form="take" variant="contained">
+          <Press onClick={onClose}>{words.cancel}</Press>
+          <Press type="submit" form="take" kind="filled">
             {isLater ? said.beginLater : said.begin}
-          </Button>
+          </Press>
         </>
       }
     >
@@ -119,9 +117,9 @@ function ClapAlong({ onClap }: { readonly onClap: () => Promise<boolean> }) {
   };
   return (
     <div>
-      <Button variant="outlined" disabled={state === "claps"} onClick={() => void clap()}>
+      <Press kind="outlined" disabled={state === "claps"} onClick={() => void clap()}>
         {state === "claps" ? said.clapping : said.clap}
-      </Button>
+      </Press>
       <p role="status">{(state === "placed" || state === "lost") && said.clapStates[state]}</p>
     </div>
   );

@@ -1,6 +1,6 @@
-import Button from "@mui/material/Button";
 import { useState, type KeyboardEvent } from "react";
 import { useFormats } from "~/components/locale";
+import { Press } from "~/components/press";
 import { tappedTempo, type TappedTempo } from "~/core/listen";
 import { words } from "~/words/stand-words";
 import { Sheet } from "./sheet";
@@ -58,11 +58,11 @@ export function TapSheet({ open, onClose, onTempo }: TapSheetProps) {
       onClose={close}
       actions={
         <>
-          <Button onClick={close}>{words.cancel}</Button>
-          <Button onClick={() => setTaps([])}>{said.anew}</Button>
-          <Button variant="contained" disabled={!found || found.taps < ENOUGH} onClick={take}>
+          <Press onClick={close}>{words.cancel}</Press>
+          <Press onClick={() => setTaps([])}>{said.anew}</Press>
+          <Press kind="filled" disabled={!found || found.taps < ENOUGH} onClick={take}>
             {said.take(found ? formats.whole(found.bpm) : undefined)}
-          </Button>
+          </Press>
         </>
       }
     >

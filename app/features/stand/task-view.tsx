@@ -1,5 +1,5 @@
-import Button from "@mui/material/Button";
 import { useEffect, useState } from "react";
+import { Press } from "~/components/press";
 import { isLastPart, partsOf, taskNow, type Part } from "~/core/session";
 import { words } from "~/words/stand-words";
 import type { AlongSources } from "./along-sources";
@@ -63,9 +63,9 @@ export function TaskView({ view, runner, usable, along, alongAddress }: TaskView
         </span>
         <span>{words.part.minutesLeft(left, task.minutes)}</span>
       </div>
-      <Button variant="contained" size="large" disabled={!usable} onClick={done}>
+      <Press kind="filled" size="large" disabled={!usable} onClick={done}>
         {fresh ? words.part.begin : onward}
-      </Button>
+      </Press>
     </section>
   );
 }
@@ -76,8 +76,8 @@ export function NextPart({ view, runner, usable }: NextPartProps) {
   const next = partsOf(state.plan)[state.part + 1];
   if (!next || taskNow(state) || state.endingWell !== undefined) return null;
   return (
-    <Button size="small" disabled={!usable} onClick={() => void runner?.moveOn()}>
+    <Press size="small" disabled={!usable} onClick={() => void runner?.moveOn()}>
       {words.part.skipTo(nameOf(view, next))}
-    </Button>
+    </Press>
   );
 }

@@ -1,4 +1,3 @@
-import Button from "@mui/material/Button";
 import {
   ChevronsRight,
   Coffee,
@@ -13,6 +12,7 @@ import {
   Timer,
   Undo2,
 } from "lucide-react";
+import { Press } from "~/components/press";
 import { lastUndoable, taskNow } from "~/core/session";
 import { words } from "~/words/stand-words";
 import type { StandRunner } from "./runner";
@@ -61,34 +61,32 @@ export function Tools({ view, runner, usable, restSeconds, onNote, onTap, onBetw
       {tools
         .filter(({ always }) => always || !task)
         .map(({ label, icon, act, off }) => (
-          <Button
+          <Press
             key={label}
-            color="inherit"
-            startIcon={icon}
+            icon={icon}
             disabled={!usable || off === true}
             onClick={() => void act()}
           >
             {label}
-          </Button>
+          </Press>
         ))}
       {!task && (
-        <Button
-          color="inherit"
-          startIcon={<Pause size={SIZE} />}
+        <Press
+          icon={<Pause size={SIZE} />}
           disabled={!usable || paused}
           onClick={() => runner?.pause()}
         >
           {stand.pause}
-        </Button>
+        </Press>
       )}
-      <Button
+      <Press
         className={styles.hurts!}
-        startIcon={<Hand size={SIZE} />}
+        icon={<Hand size={SIZE} />}
         disabled={!usable}
         onClick={() => void runner?.hurts()}
       >
         {stand.hurts}
-      </Button>
+      </Press>
     </nav>
   );
 }

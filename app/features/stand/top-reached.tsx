@@ -1,4 +1,4 @@
-import Button from "@mui/material/Button";
+import { Press } from "~/components/press";
 import { natureOf, spanOf } from "~/core/ladder";
 import { currentBlock, partsOf, rungNow } from "~/core/session";
 import { words } from "~/words/stand-words";
@@ -49,13 +49,13 @@ export function SlowEnd({ runner }: Pick<ChoiceProps, "runner">) {
       <h2>{slowEnd.title}</h2>
       <p>{slowEnd.sub}</p>
       <div className={styles.buttons} data-offers>
-        <Button variant="contained" onClick={() => void runner?.endWell()}>
+        <Press kind="filled" onClick={() => void runner?.endWell()}>
           {slowEnd.slow}
-        </Button>
-        <Button variant="outlined" onClick={() => void runner?.moveOn()}>
+        </Press>
+        <Press kind="outlined" onClick={() => void runner?.moveOn()}>
           {slowEnd.leave}
-        </Button>
-        <Button onClick={() => void runner?.stay()}>{offer.same}</Button>
+        </Press>
+        <Press onClick={() => void runner?.stay()}>{offer.same}</Press>
       </div>
     </section>
   );
@@ -68,22 +68,22 @@ function Onward({ view, runner, again }: ChoiceProps & { again: string }) {
   return (
     <div className={styles.buttons} data-offers>
       {next ? (
-        <Button variant="contained" onClick={() => void runner?.moveOn()}>
+        <Press kind="filled" onClick={() => void runner?.moveOn()}>
           {top.next(
             next.block === null
               ? words.block[next.kind].name
               : state.plan.blocks[next.block]!.pieceTitle,
           )}
-        </Button>
+        </Press>
       ) : (
-        <Button variant="contained" onClick={() => void runner?.endWell()}>
+        <Press kind="filled" onClick={() => void runner?.endWell()}>
           {top.endWell}
-        </Button>
+        </Press>
       )}
-      <Button variant="outlined" onClick={() => void runner?.again()}>
+      <Press kind="outlined" onClick={() => void runner?.again()}>
         {again}
-      </Button>
-      {!next && <Button onClick={() => void runner?.end("finished")}>{top.finish}</Button>}
+      </Press>
+      {!next && <Press onClick={() => void runner?.end("finished")}>{top.finish}</Press>}
     </div>
   );
 }
