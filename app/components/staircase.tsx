@@ -1,5 +1,6 @@
 import { memo, useMemo, type PointerEvent } from "react";
 import { words } from "~/words/stand-words";
+import { goalLabel, type LabelPlace } from "./goal-label";
 import { labelledTempi, STEP_STATUSES, staircaseShape, type Step } from "./staircase-shape";
 import styles from "./staircase.module.css";
 
@@ -67,6 +68,12 @@ function scaleOf({ steps, target, comfortable, ceiling, hidden, small }: Stairca
   return { lowest, highest };
 }
 
+const Goal = ({ x, y, anchor, words }: LabelPlace & { readonly words: string }) => (
+  <text x={x} y={y} textAnchor={anchor}>
+    {words}
+  </text>
+);
+
 /**
  * The staircase of rungs: height is tempo, the length of a tread is the time it is expected to
  * take, the lane under it what is played. What has passed and what is now are solid in their
@@ -76,6 +83,7 @@ function scaleOf({ steps, target, comfortable, ceiling, hidden, small }: Stairca
 export const Staircase = memo(function Staircase(props: StaircaseProps) {
   const { steps, target, comfortable, ceiling, goal, selected, of } = props;
   const told = (tempo: number) => words.staircase.tempo(tempo, of ?? null);
+  const goalWords = (tempo: number) => words.staircase.goal(told(tempo));
   const { hidden = false, height = 300, large = false, small = false } = props;
   const frame = frameOf(props);
   const scale = scaleOf(props);
@@ -149,16 +157,10 @@ export const Staircase = memo(function Staircase(props: StaircaseProps) {
       {!hidden && !small && goal !== undefined && inside(goal) && (
         <g className={styles.goal}>
           <path d={`M${left} ${y(goal)}H${right}`} />
-          {/* Where the steps leave room: over the line at the left, or under it at the right. */}
-          {goal < (lowest + highest) / 2 ? (
-            <text x={right} y={y(goal) + (large ? 22 : 18)} textAnchor="end">
-              {words.staircase.goal(told(goal))}
-            </text>
-          ) : (
-            <text x={left + 8} y={y(goal) - 8}>
-              {words.staircase.goal(told(goal))}
-            </text>
-          )}
+          <Goal
+            {...goalLabel(goalWords(goal), large ? 22 : 14, goal, steps, shape, frame)}
+            words={goalWords(goal)}
+          />
         </g>
       )}
       {picked && (
