@@ -43,6 +43,7 @@ const listening = (server: Server): Promise<void> =>
   new Promise((resolve, reject) => server.once("listening", resolve).once("error", reject));
 
 const LAST_WORDS_MS = 500;
+const KEPT_ALIVE_MS = 65_000;
 /** How often takes whose days are over are looked for. */
 const SWEEP_MS = 3_600_000;
 
@@ -119,6 +120,8 @@ export async function start({ root, variables, development }: StartOptions): Pro
           }),
     });
     const server = app.listen(port, host);
+    // Longer than a proxy or a browser keeps a connection: ended by us, it may just be in use again.
+    server.keepAliveTimeout = KEPT_ALIVE_MS;
     await listening(server);
     const bound = server.address();
     const actual = bound && typeof bound === "object" ? bound.port : port;

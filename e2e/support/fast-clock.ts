@@ -28,7 +28,8 @@ export const clockFromNoon = (rate: number): ClockSetting => {
 /** The sound of a page on the fast clock: held, it stands where it is, while all else goes on. */
 export interface HeldSound {
   hold(): void;
-  goOn(): void;
+  /** Goes on until something is in the page, and is held there, at once. */
+  until(selector: string): Promise<void>;
 }
 
 declare global {
@@ -44,6 +45,7 @@ declare global {
  * a timer, and too quick.
  */
 function quicken({ real, virtual, rate, key }: ClockSetting & { readonly key: string }): void {
+  const LATEST_MS = 60_000;
   const page = window;
   const RealDate = Date;
   const realNow = performance.now.bind(performance);
@@ -162,19 +164,36 @@ function quicken({ real, virtual, rate, key }: ClockSetting & { readonly key: st
     connect = () => undefined;
     disconnect = () => undefined;
   }
-  const heldSound: HeldSound = {
-    hold: () => {
-      heldAt ??= passed();
-      for (const node of FastNode.all) node.hold();
-    },
-    goOn: () => {
-      if (heldAt === undefined) return;
-      held += passed() - heldAt;
-      heldAt = undefined;
-      for (const node of FastNode.all) node.goOn();
-    },
+  const hold = () => {
+    heldAt ??= passed();
+    for (const node of FastNode.all) node.hold();
   };
-  Object.assign(page, { AudioContext: FastContext, AudioWorkletNode: FastNode, heldSound });
+  const goOn = () => {
+    if (heldAt === undefined) return;
+    held += passed() - heldAt;
+    heldAt = undefined;
+    for (const node of FastNode.all) node.goOn();
+  };
+  const until = (selector: string) =>
+    new Promise<void>((resolve, reject) => {
+      const isThere = () => document.querySelector(selector) !== null;
+      const there = () => {
+        hold();
+        resolve();
+      };
+      if (isThere()) return there();
+      // Told of every change, instead of looking again and again: that would slow down the page.
+      const observer = new MutationObserver(() => {
+        if (!isThere()) return;
+        observer.disconnect();
+        there();
+      });
+      observer.observe(document, { subtree: true, childList: true, attributes: true });
+      later(() => reject(new Error(`${selector} has not come.`)), LATEST_MS);
+      goOn();
+    });
+  Object.assign(page, { AudioContext: FastContext, AudioWorkletNode: FastNode });
+  Object.assign(page, { heldSound: { hold, until } satisfies HeldSound });
 }
 
 /** Every page of this browser from now on lives on the fast clock. */

@@ -53,16 +53,11 @@ export class Player {
    * over before it was looked at, and whatever is pressed then is pressed in time.
    */
   private async heldOnce(selector: string): Promise<void> {
-    await this.page.waitForFunction(
-      (wanted) => {
-        const there = document.querySelector(wanted) !== null;
-        if (there) window.heldSound?.hold();
-        else window.heldSound?.goOn();
-        return there;
-      },
-      selector,
-      { polling: 5, timeout: 60_000 },
-    );
+    const held = await this.page.evaluate((wanted) => {
+      return window.heldSound?.until(wanted).then(() => true);
+    }, selector);
+    // In real time there is nothing to hold.
+    if (!held) await this.page.locator(selector).waitFor({ state: "attached", timeout: 60_000 });
   }
 
   /** Starts, and looks for what may be over in the wink of an eye. */

@@ -57,7 +57,7 @@ export function StandTop(props: StandTopProps) {
       {!task && (
         <Minutes played={Math.floor(state.activeSeconds / 60)} of={partNow(view.state).minutes} />
       )}
-      {onward}
+      <div className={styles.onward}>{onward}</div>
       <p
         className={styles.sending}
         role="status"
