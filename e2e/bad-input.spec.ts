@@ -3,7 +3,7 @@ import { expect, test } from "./support/fixtures";
 const UNKNOWN = "11111111-1111-4111-8111-111111111111";
 
 test("a refused form says why at its field and keeps what was typed", async ({ teacher, page }) => {
-  await teacher.opensARoom();
+  await teacher.comesToAFirstPiece();
   const long = "x".repeat(10_000);
   await teacher.addsAPiece({ Title: long, Metre: "3/5", "Number of bars": "0" });
   await expect(page.getByText("Keep the title under 200 characters.")).toBeVisible();
@@ -20,7 +20,7 @@ test("a refused form says why at its field and keeps what was typed", async ({ t
 });
 
 test("a piece can be changed, but not be cut off under a passage", async ({ teacher, page }) => {
-  await teacher.opensARoom();
+  await teacher.comesToAFirstPiece();
   await page.goto(page.url().replace("/pieces/new", ""));
   await page.getByRole("button", { name: "Try with a demo piece" }).click();
   await teacher.dragsOverBars(19, 22);
@@ -40,10 +40,7 @@ test("a piece can be changed, but not be cut off under a passage", async ({ teac
 });
 
 test("impossible ladders are told at the field while they are drawn", async ({ teacher, page }) => {
-  await teacher.opensARoom();
-  await teacher.addsAPiece();
-  await teacher.dragsOverBars(2, 3);
-  await teacher.cuts();
+  await teacher.opensTheWorkshop([2, 3]);
   await teacher.number("Target").fill("50");
   await expect(page.getByText("The target lies below the start")).toBeVisible();
   await expect(page.getByRole("button", { name: "Set this ladder" })).toBeDisabled();
@@ -124,10 +121,9 @@ test("what isn't there, or is another studio's, is a 404 with a sentence", async
   page,
   server,
 }) => {
-  await teacher.opensARoom("First");
-  const first = page.url().match(/studio\/([0-9a-f-]+)\/students\/([0-9a-f-]+)/)!;
-  await teacher.opensARoom("Second");
-  const second = page.url().match(/studio\/([0-9a-f-]+)/)!;
+  const ids = /studio\/([0-9a-f-]+)\/students\/([0-9a-f-]+)/;
+  const first = ids.exec(await teacher.opensARoomAtOnce())!;
+  const second = ids.exec(await teacher.opensARoomAtOnce())!;
   const addresses = [
     `/studio/${second[1]}/students/${first[2]}`,
     `/studio/${second[1]}/students/${first[2]}/today`,

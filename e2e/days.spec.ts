@@ -200,7 +200,7 @@ test("over several tempi: percents come again the next day, and follow a tempo t
     const target = { low: bpm, high: bpm };
     return { id, fromBar, unit: "quarter", target, words: "", subdivision: 1, link: null };
   };
-  await teacher.opensARoom();
+  await teacher.comesToAFirstPiece();
   await teacher.addsAPiece();
   await expect(page.getByRole("heading", { name: "The Ferry at Low Water" })).toBeVisible();
   const piece = page.url();

@@ -20,7 +20,7 @@ test("what is typed before the page is alive is kept, and so is what comes after
   teacher,
   page,
 }) => {
-  await teacher.opensARoom();
+  await teacher.comesToAFirstPiece();
   const wakes = await opensAsleep(page, page.url());
   await page.getByLabel("Title").fill("The Lock-Keeper's Tune");
   await page.getByLabel("Metre", { exact: true }).fill("6/8");
@@ -56,7 +56,7 @@ test("a form is refused at its field before it is sent, and by the server all th
   teacher,
   page,
 }) => {
-  await teacher.opensARoom();
+  await teacher.comesToAFirstPiece();
   await page.getByLabel("Title").fill("Weir Song");
   await page.getByLabel("Number of bars").fill("0");
   let sent = 0;
@@ -85,7 +85,7 @@ test("times are typed with keys alone, part by part, and are there again", async
   teacher,
   page,
 }) => {
-  await teacher.opensARoom();
+  await teacher.comesToAFirstPiece();
   await page.goto(page.url().replace(/\/pieces\/.*/, "/times"));
   await ready(page);
   await page.getByRole("button", { name: "Add a time on Monday" }).press("Enter");

@@ -63,7 +63,7 @@ test("a page that is sent in the visitor's language of dates", async ({
   server,
   teacher,
 }) => {
-  await teacher.opensARoom();
+  await teacher.comesToAFirstPiece();
   const { origin, pathname } = new URL(teacher.page.url());
   const address = origin + pathname.replace("/pieces/new", "/today");
   expect(origin).toBe(server.address);

@@ -8,7 +8,7 @@ test("the metre, the pickup and the beats are shown as they are heard", async ({
   player,
   page,
 }) => {
-  await teacher.opensARoom();
+  await teacher.comesToAFirstPiece();
   await teacher.addsAPiece({ Metre: "2+3/8", "Tempo at performance": "200" });
   await teacher.dragsOverBars(3, 4);
   await page.getByLabel("Pickup beats").fill("2");

@@ -26,6 +26,12 @@ export class Teacher {
     await page.waitForURL(/pieces\/new/);
   }
 
+  /** A new room, opened by its form; at the page of its first piece. */
+  async comesToAFirstPiece(): Promise<void> {
+    await this.page.goto(`${this.address}${await this.opensARoomAtOnce()}`);
+    await ready(this.page);
+  }
+
   /** Fast and short, so that a play takes a second. */
   async addsAPiece(fields: Readonly<Record<string, string>> = {}): Promise<void> {
     const { page } = this;
@@ -45,8 +51,7 @@ export class Teacher {
   /** A new room, and a file chosen for its first piece; opened, and read as far as it can be. */
   async bringsAFile(file: string): Promise<void> {
     const { page } = this;
-    await page.goto(`${this.address}${await this.opensARoomAtOnce()}`);
-    await ready(page);
+    await this.comesToAFirstPiece();
     await page.setInputFiles("input[type=file]", file);
     await page.getByRole("button", { name: "Read it and open its bars" }).click();
   }
