@@ -210,3 +210,45 @@ test("two takes are heard one above the other; an ear that is too kind is told s
   await expect(page.getByRole("radio")).toHaveCount(0);
   expect(complaints).toEqual([]);
 });
+
+test("a piece is given to all of a group at once, and a week's item to one", async ({
+  page,
+  demo,
+}) => {
+  const complaints = listen(page);
+  await comesIn(page, demo.address, "Odile Marrack");
+  const others = page.getByRole("group", { name: "To whom" });
+  await page.getByRole("link", { name: "Maud Ferrier", exact: true }).click();
+  await page.waitForURL(/\/students\//);
+  const maud = page.url();
+  await page.getByRole("link", { name: "Open the bars" }).last().click();
+  await page.waitForURL(/\/pieces\//);
+  await ready(page);
+  const title = await page.getByRole("heading", { level: 1 }).innerText();
+  await page.getByRole("button", { name: "Give it", exact: true }).click();
+  await expect(page.getByText("Choose at least one student.")).toBeVisible();
+  await others.getByRole("button", { name: "All of The Ropewalk Band" }).click();
+  await expect(others.getByLabel("Gideon Marsh")).toBeChecked();
+  await expect(others.getByLabel("Ines Calloway")).not.toBeChecked();
+  await page.getByRole("button", { name: "Give it", exact: true }).click();
+  await expect(page.getByText("Given to 12 students.")).toBeVisible();
+
+  // Each has it with its passages; given again, what they have stays as it is.
+  await page.goto(demo.address);
+  await page.getByRole("link", { name: "The Ropewalk Band" }).click();
+  await page.getByRole("link", { name: "Gideon Marsh" }).click();
+  await page.waitForURL(/\/students\//);
+  await expect(page.getByRole("heading", { name: title })).toHaveCount(1);
+  await expect(page.getByRole("link", { name: "Long breath" })).toBeVisible();
+
+  await page.goto(`${maud}/week`);
+  await page.getByRole("link", { name: "The printed sheet" }).click();
+  await page.waitForURL(/\/weeks\//);
+  await ready(page);
+  const items = page.getByRole("group", { name: "What is given" }).getByRole("checkbox");
+  for (let n = (await items.count()) - 1; n > 0; n--) await items.nth(n).uncheck();
+  await others.getByLabel("Tobi Wren").check();
+  await page.getByRole("button", { name: "Give it", exact: true }).click();
+  await expect(page.getByText("Given to 1 student.")).toBeVisible();
+  expect(complaints).toEqual([]);
+});

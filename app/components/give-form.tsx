@@ -69,7 +69,7 @@ function Whom({ others }: Pick<GiveFormProps, "others">) {
   return (
     <fieldset className={styles.choice}>
       <legend>{words.piece.giveWhom}</legend>
-      <div>
+      <div className={styles.names}>
         {others.map(({ id, name }) => (
           <FormControlLabel
             key={id}
@@ -92,7 +92,13 @@ function Whom({ others }: Pick<GiveFormProps, "others">) {
             const ids = members.map(({ id }) => id);
             const all = ids.every((id) => chosen.has(id));
             return (
-              <Button key={group} aria-pressed={all} onClick={() => tick(ids, !all)}>
+              <Button
+                key={group}
+                size="small"
+                variant="outlined"
+                aria-pressed={all}
+                onClick={() => tick(ids, !all)}
+              >
                 {words.piece.giveGroup(group)}
               </Button>
             );
