@@ -202,3 +202,31 @@ test("a session runs in one window at a time", async ({ teacher, player, page, c
   await expect(page.getByText("Going on in another window.")).toBeVisible();
   await second.close();
 });
+
+test("dark or light is one choice for the stand and every other page", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await player.goesToTheStand(await teacher.setsToday());
+  const shown = (scheme: "dark" | "light") =>
+    expect(page.locator("html")).toHaveAttribute("data-scheme", scheme);
+  // Until somebody chooses, as the system says.
+  await page.emulateMedia({ colorScheme: "dark" });
+  await shown("dark");
+  await page.emulateMedia({ colorScheme: "light" });
+  await shown("light");
+  await player.button("Dark").click();
+  await shown("dark");
+  await page.getByRole("link", { name: "Leave the stand" }).click();
+  await page.waitForURL(/\/today$/);
+  await shown("dark");
+  await player.button("Light").click();
+  await shown("light");
+  await page.emulateMedia({ colorScheme: "dark" });
+  await shown("light");
+  await page.goBack();
+  await page.waitForURL(/\/stand$/);
+  await expect(player.button("Dark")).toBeVisible();
+  await shown("light");
+});
