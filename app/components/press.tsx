@@ -22,13 +22,7 @@ interface PressProps extends Look, ComponentProps<"button"> {
 /** What is pressed at the stand: a button without the weight of the interface library. */
 export function Press({ kind, size, tone, icon, className, children, ...button }: PressProps) {
   return (
-    <button
-      type="button"
-      // Pressed by the mouse it leaves the keys where they are: Space goes on with the play.
-      onMouseDown={(event) => event.preventDefault()}
-      {...button}
-      className={pressLook({ kind, size, tone }, className)}
-    >
+    <button type="button" {...button} className={pressLook({ kind, size, tone }, className)}>
       {icon}
       {children}
     </button>

@@ -43,6 +43,8 @@ export function followsTheSystem(): () => void {
     if (chosen() !== "light" && chosen() !== "dark") show(media.matches);
   };
   media.addEventListener("change", follow);
+  // It may have changed since the page's first line.
+  follow();
   return () => media.removeEventListener("change", follow);
 }
 

@@ -1,4 +1,4 @@
-import { useCallback, useEffect, useState } from "react";
+import { useCallback, useEffect, useState, type MouseEvent } from "react";
 import { useNavigate } from "react-router";
 import { Press } from "~/components/press";
 import {
@@ -69,6 +69,11 @@ export function Stand(props: StandProps) {
 }
 
 const REST_SECONDS = 60;
+
+/** A button pressed by the mouse leaves the keys where they are: Space goes on with the play. */
+function leaveTheKeys(event: MouseEvent) {
+  if (event.target instanceof Element && event.target.closest("button")) event.preventDefault();
+}
 
 /** What lies over the stand. */
 type Laid = "help" | "note" | "tap" | "between" | "opening" | "take";
@@ -192,6 +197,7 @@ function OpenStand({
   return (
     <main
       className={styles.stand}
+      onMouseDown={leaveTheKeys}
       data-notes={(notes && notesShown && !task) || undefined}
       data-transport={transport}
       data-plays={state.plays.length}
