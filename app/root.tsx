@@ -7,7 +7,7 @@ import { LocaleProvider } from "~/components/locale";
 import { tellWhatWasTyped } from "~/components/typed-before";
 import { nonceContext } from "~/server/context";
 import { preferredLocale } from "~/server/locale";
-import { followsTheSystem, SCHEME_SCRIPT } from "~/components/scheme";
+import { followsTheScheme, SCHEME_SCRIPT } from "~/components/scheme";
 import { TOKEN_STYLES } from "~/theme/tokens";
 import type { Route } from "./+types/root";
 
@@ -51,7 +51,7 @@ export function Layout({ children }: { children: ReactNode }) {
 
 export default function App() {
   useEffect(() => tellWhatWasTyped(document), []);
-  useEffect(followsTheSystem, []);
+  useEffect(followsTheScheme, []);
   return <Outlet />;
 }
 

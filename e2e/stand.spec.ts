@@ -230,4 +230,11 @@ test("dark or light is one choice for the stand and every other page", async ({
   await page.waitForURL(/\/stand$/);
   await expect(player.button("Dark")).toBeVisible();
   await shown("light");
+  // What is chosen in another window holds here too.
+  const other = await page.context().newPage();
+  await other.goto(page.url().replace(/sessions.*/, ""));
+  await ready(other);
+  await other.getByRole("button", { name: "Dark" }).click();
+  await shown("dark");
+  await other.close();
 });

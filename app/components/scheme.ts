@@ -7,28 +7,39 @@ const ATTRIBUTE = "data-scheme";
 type Heard = (mode: string) => void;
 const listeners = new Set<Heard>();
 
-const system = () => matchMedia("(prefers-color-scheme: dark)");
+/** What was chosen on a page of a browser that keeps nothing. */
+let chosenHere: string | null = null;
 
 function chosen(): string | null {
   try {
     return localStorage.getItem(KEY);
   } catch {
-    // A browser that keeps nothing goes by the system.
-    return null;
+    return chosenHere;
   }
 }
 
-const show = (dark: boolean) =>
+const system = () => matchMedia("(prefers-color-scheme: dark)");
+
+/** Shows the page as it was chosen, or else as the system says. */
+function show(): void {
+  const mode = chosen();
+  const dark = mode === "dark" || (mode !== "light" && system().matches);
   document.documentElement.setAttribute(ATTRIBUTE, dark ? "dark" : "light");
+}
+
+function tell(): void {
+  show();
+  for (const heard of listeners) heard(chosen() ?? "system");
+}
 
 function choose(mode: "light" | "dark"): void {
+  chosenHere = mode;
   try {
     localStorage.setItem(KEY, mode);
   } catch {
-    // Then it holds for this page.
+    // Then it holds until the page is loaded again.
   }
-  show(mode === "dark");
-  for (const heard of listeners) heard(mode);
+  tell();
 }
 
 /** As a script at the top of the page, so that a dark page never flashes light. */
@@ -36,16 +47,20 @@ export const SCHEME_SCRIPT = `(()=>{let m;try{m=localStorage.getItem("${KEY}")}c
 const dark=m==="dark"||(m!=="light"&&matchMedia("(prefers-color-scheme: dark)").matches);
 document.documentElement.setAttribute("${ATTRIBUTE}",dark?"dark":"light")})()`;
 
-/** Where nothing was chosen, pages go dark and light with the system. Returns how to stop. */
-export function followsTheSystem(): () => void {
+/** Follows the system, and what is chosen in another window. Returns how to stop. */
+export function followsTheScheme(): () => void {
   const media = system();
-  const follow = () => {
-    if (chosen() !== "light" && chosen() !== "dark") show(media.matches);
+  const elsewhere = ({ key }: StorageEvent) => {
+    if (key === KEY) tell();
   };
-  media.addEventListener("change", follow);
-  // It may have changed since the page's first line.
-  follow();
-  return () => media.removeEventListener("change", follow);
+  media.addEventListener("change", show);
+  window.addEventListener("storage", elsewhere);
+  // Either may have changed since the page's first line.
+  show();
+  return () => {
+    media.removeEventListener("change", show);
+    window.removeEventListener("storage", elsewhere);
+  };
 }
 
 /** How the interface library reads and keeps the choice; it keeps nothing else. */
