@@ -15,20 +15,20 @@ function placed(tempi: readonly number[], goal = 70) {
 
 describe("the words of the goal", () => {
   test("stand over its line at the left while the stairs come up from below", () => {
-    const { anchor, y, line } = placed([55, 60, 65, 70]);
-    expect(anchor).toBe("start");
+    const { textAnchor, y, line } = placed([55, 60, 65, 70]);
+    expect(textAnchor).toBe("start");
     expect(y).toBeLessThan(line);
   });
 
   test("go under it at the right where the stairs soon run through them", () => {
-    const { anchor, y, line } = placed([65, 70, 75, 80, 85, 90, 95, 98]);
-    expect(anchor).toBe("end");
+    const { textAnchor, y, line } = placed([65, 70, 75, 80, 85, 90, 95, 98]);
+    expect(textAnchor).toBe("end");
     expect(y).toBeGreaterThan(line);
   });
 
   test("stand somewhere also where there is no room at all", () => {
     expect(placed(Array.from({ length: 60 }, (_, i) => 66 + (i % 10)))).toMatchObject({
-      anchor: "start",
+      textAnchor: "start",
     });
   });
 });

@@ -1,10 +1,10 @@
 import type { Frame, StaircaseShape, Step } from "./staircase-shape";
 
-/** Where the goal's words stand; x is their beginning or their end, y their base line. */
-export interface LabelPlace {
+/** Where the goal's words stand, as SVG has it; x is their beginning or their end, y their base line. */
+interface LabelPlace {
   readonly x: number;
   readonly y: number;
-  readonly anchor: "start" | "end";
+  readonly textAnchor: "start" | "end";
 }
 
 /** A letter of the face is about so much of its height wide. */
@@ -28,13 +28,13 @@ export function goalLabel(
   const over = y(goal) - INDENT;
   const under = y(goal) + size + 3;
   const places: readonly LabelPlace[] = [
-    { x: left + INDENT, y: over, anchor: "start" },
-    { x: right, y: under, anchor: "end" },
-    { x: right, y: over, anchor: "end" },
-    { x: left + INDENT, y: under, anchor: "start" },
+    { x: left + INDENT, y: over, textAnchor: "start" },
+    { x: right, y: under, textAnchor: "end" },
+    { x: right, y: over, textAnchor: "end" },
+    { x: left + INDENT, y: under, textAnchor: "start" },
   ];
-  const isFree = ({ x, y: base, anchor }: LabelPlace) => {
-    const from = anchor === "start" ? x : x - width;
+  const isFree = ({ x, y: base, textAnchor }: LabelPlace) => {
+    const from = textAnchor === "start" ? x : x - width;
     return steps.every(({ tempo, top = tempo }, i) => {
       const span = spans[i]!;
       const beside = span.x > from + width || span.x + span.length < from;

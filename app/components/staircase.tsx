@@ -1,6 +1,6 @@
 import { memo, useMemo, type PointerEvent } from "react";
 import { words } from "~/words/stand-words";
-import { goalLabel, type LabelPlace } from "./goal-label";
+import { goalLabel } from "./goal-label";
 import { labelledTempi, STEP_STATUSES, staircaseShape, type Step } from "./staircase-shape";
 import styles from "./staircase.module.css";
 
@@ -68,11 +68,8 @@ function scaleOf({ steps, target, comfortable, ceiling, hidden, small }: Stairca
   return { lowest, highest };
 }
 
-const Goal = ({ x, y, anchor, words }: LabelPlace & { readonly words: string }) => (
-  <text x={x} y={y} textAnchor={anchor}>
-    {words}
-  </text>
-);
+/** The height of a letter, as in the style sheet. */
+const LETTER = { usual: 14, large: 22 };
 
 /**
  * The staircase of rungs: height is tempo, the length of a tread is the time it is expected to
@@ -83,7 +80,7 @@ const Goal = ({ x, y, anchor, words }: LabelPlace & { readonly words: string }) 
 export const Staircase = memo(function Staircase(props: StaircaseProps) {
   const { steps, target, comfortable, ceiling, goal, selected, of } = props;
   const told = (tempo: number) => words.staircase.tempo(tempo, of ?? null);
-  const goalWords = (tempo: number) => words.staircase.goal(told(tempo));
+  const goalSaid = goal === undefined ? "" : words.staircase.goal(told(goal));
   const { hidden = false, height = 300, large = false, small = false } = props;
   const frame = frameOf(props);
   const scale = scaleOf(props);
@@ -157,10 +154,11 @@ export const Staircase = memo(function Staircase(props: StaircaseProps) {
       {!hidden && !small && goal !== undefined && inside(goal) && (
         <g className={styles.goal}>
           <path d={`M${left} ${y(goal)}H${right}`} />
-          <Goal
-            {...goalLabel(goalWords(goal), large ? 22 : 14, goal, steps, shape, frame)}
-            words={goalWords(goal)}
-          />
+          <text
+            {...goalLabel(goalSaid, large ? LETTER.large : LETTER.usual, goal, steps, shape, frame)}
+          >
+            {goalSaid}
+          </text>
         </g>
       )}
       {picked && (

@@ -7,7 +7,7 @@ import { words } from "~/words/stand-words";
 import { ByHeartChoice } from "./by-heart-choice";
 import type { PassageMusic } from "./music";
 import type { StandRunner } from "./runner";
-import type { StandView } from "./view";
+import { flawedPlay, type StandView } from "./view";
 import type { ByHeart } from "./use-by-heart";
 import type { Position } from "./use-stand";
 import styles from "./stand-bars.module.css";
@@ -41,7 +41,7 @@ export function StandBars(props: StandBarsProps) {
   const { view, position, runner, music, notesShown, onNotesShown, byHeart } = props;
   const { state } = view;
   const { state: block } = currentBlock(state);
-  const flawed = state.plays.find(({ id }) => id === state.detailable);
+  const flawed = flawedPlay(state);
   const { segment, extent } = block;
   // Whoever has just made it smaller has told enough of the play before.
   const madeSmaller =
@@ -68,7 +68,7 @@ export function StandBars(props: StandBarsProps) {
         {madeSmaller ? (
           <span>{words.stand.narrowedTo(words.bars(segment.fromBar, segment.toBar))}</span>
         ) : flawed ? (
-          <Telling view={view} runner={runner} />
+          <Telling view={view} runner={runner} flawed={flawed} />
         ) : null}
         {music && notesShown && !flawed && <ByHeartChoice byHeart={byHeart} />}
         {music && (
@@ -83,22 +83,25 @@ export function StandBars(props: StandBarsProps) {
   );
 }
 
+interface TellingProps extends Pick<StandBarsProps, "view" | "runner"> {
+  readonly flawed: NonNullable<ReturnType<typeof flawedPlay>>;
+}
+
 /** Where the last play failed, and what it was. */
-function Telling({ view, runner }: Pick<StandBarsProps, "view" | "runner">) {
-  const flawed = view.state.plays.find(({ id }) => id === view.state.detailable);
+function Telling({ view, runner, flawed }: TellingProps) {
   return (
     <>
-      {flawed?.bar === undefined ? (
+      {flawed.bar === undefined ? (
         <span>{words.stand.where}</span>
       ) : (
-        <Beats view={view} runner={runner} />
+        <Beats view={view} runner={runner} flawed={flawed} />
       )}
       {FLAWS.map((what) => (
         <Press
           key={what}
           size="small"
-          kind={flawed?.what === what ? "filled" : "outlined"}
-          aria-pressed={flawed?.what === what}
+          kind={flawed.what === what ? "filled" : "outlined"}
+          aria-pressed={flawed.what === what}
           onClick={() => void runner?.detail({ what })}
         >
           {words.flaw[what]}
@@ -109,12 +112,10 @@ function Telling({ view, runner }: Pick<StandBarsProps, "view" | "runner">) {
 }
 
 /** On which beat of the bar that was told it failed. */
-function Beats({ view, runner }: Pick<StandBarsProps, "view" | "runner">) {
-  const { state } = view;
-  const flawed = state.plays.find(({ id }) => id === state.detailable);
-  const bars = barsWithAround(currentBlock(state).plan);
-  const told = bars.find(({ number }) => number === flawed?.bar);
-  if (!flawed || !told) return null;
+function Beats({ view, runner, flawed }: TellingProps) {
+  const bars = barsWithAround(currentBlock(view.state).plan);
+  const told = bars.find(({ number }) => number === flawed.bar);
+  if (!told) return null;
   const { number: bar, metre } = told;
   return (
     <span role="group" aria-label={words.stand.onBeat} className={styles.beats}>
@@ -138,7 +139,7 @@ function Beats({ view, runner }: Pick<StandBarsProps, "view" | "runner">) {
 function BarRow({ view, position, runner }: Pick<StandBarsProps, "view" | "position" | "runner">) {
   const { state } = view;
   const { plan, state: block } = currentBlock(state);
-  const flawed = state.plays.find(({ id }) => id === state.detailable);
+  const flawed = flawedPlay(state);
   const here = position?.bar.part === "play" ? position.bar.number : undefined;
   const { segment, extent } = block;
   const bars = extent === "context" ? barsWithAround(plan) : plan.bars;

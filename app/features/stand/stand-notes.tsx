@@ -14,7 +14,7 @@ import type { StandRunner } from "./runner";
 import { usePassageNotes } from "./use-passage-notes";
 import type { HiddenNotes } from "./use-by-heart";
 import type { Position } from "./use-stand";
-import type { StandView } from "./view";
+import { flawedPlay, type StandView } from "./view";
 import styles from "./stand-notes.module.css";
 
 interface StandNotesProps {
@@ -43,7 +43,7 @@ export function StandNotes(props: StandNotesProps) {
   const page = pages[pageShown(pages, here ?? block.segment.fromBar)] ?? [];
 
   const metreOf = (bar: number) => bars.find(({ number }) => number === bar)?.metre;
-  const flawed = state.plays.find(({ id }) => id === state.detailable);
+  const flawed = flawedPlay(state);
   const overBar = (box: BarBox) => (
     <OverBar
       key={box.bar}

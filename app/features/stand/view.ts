@@ -26,6 +26,10 @@ export interface StandView {
   readonly leaving: boolean;
 }
 
+/** The flawed play of which where and what may still be told. */
+export const flawedPlay = ({ plays, detailable }: StandState) =>
+  plays.find(({ id }) => id === detailable);
+
 /** What the stand is asking at this moment, if anything. */
 export function questionOf(
   state: StandState,
