@@ -4,6 +4,7 @@ import path from "node:path";
 import { setTimeout } from "node:timers/promises";
 import { test as base } from "@playwright/test";
 import { demoClock } from "./fast-clock";
+import { keepsQuiet } from "./fixtures";
 import { DEMO_FOLDER } from "./one-demo";
 import { FidusServer, throwAwayDirectory } from "./server";
 
@@ -27,7 +28,8 @@ async function livedThrough(): Promise<string> {
 }
 
 /** A server with the demo room, shared by the tests of a worker. */
-export const test = base.extend<object, { demo: FidusServer }>({
+export const test = base.extend<{ quiet: undefined }, { demo: FidusServer }>({
+  quiet: [keepsQuiet, { auto: true }],
   demo: [
     // Playwright reads the names of the first argument.
     // eslint-disable-next-line no-empty-pattern

@@ -189,7 +189,11 @@ function quicken({ real, virtual, rate, key }: ClockSetting & { readonly key: st
         there();
       });
       observer.observe(document, { subtree: true, childList: true, attributes: true });
-      later(() => reject(new Error(`${selector} has not come.`)), LATEST_MS);
+      const giveUp = () => {
+        observer.disconnect();
+        reject(new Error(`${selector} has not come.`));
+      };
+      later(giveUp, LATEST_MS);
       goOn();
     });
   Object.assign(page, { AudioContext: FastContext, AudioWorkletNode: FastNode });

@@ -18,14 +18,13 @@ interface Fixtures {
   readonly days: Days;
   readonly teacher: Teacher;
   readonly player: Player;
-  /** Fails the test when the page complains in the console. */
   readonly quiet: undefined;
 }
 
 /** What the browser itself says when a request is refused or the network is gone. */
 const EXPECTED = /Failed to load resource|net::ERR|Failed to fetch manifest patches/;
 
-export function listen(page: Page): string[] {
+function listen(page: Page): string[] {
   const complaints: string[] = [];
   page.on("console", (message) => {
     const bad = ["error", "warning"].includes(message.type());
@@ -33,6 +32,16 @@ export function listen(page: Page): string[] {
   });
   page.on("pageerror", (error) => complaints.push(error.message));
   return complaints;
+}
+
+/** Fails the test when the page complains in the console. */
+export async function keepsQuiet(
+  { page }: { readonly page: Page },
+  provide: (nothing: undefined) => Promise<void>,
+): Promise<void> {
+  const complaints = listen(page);
+  await provide(undefined);
+  expect(complaints).toEqual([]);
 }
 
 export const test = base.extend<Fixtures, WorkerFixtures>({
@@ -59,14 +68,7 @@ export const test = base.extend<Fixtures, WorkerFixtures>({
   days: async ({ living }, provide) => provide(new Days(living)),
   teacher: async ({ page, server }, provide) => provide(new Teacher(page, server.address)),
   player: async ({ page }, provide) => provide(new Player(page)),
-  quiet: [
-    async ({ page }, provide) => {
-      const complaints = listen(page);
-      await provide(undefined);
-      expect(complaints).toEqual([]);
-    },
-    { auto: true },
-  ],
+  quiet: [keepsQuiet, { auto: true }],
 });
 
 export { expect };
