@@ -24,6 +24,7 @@ export const ruleNames = {
   "weakest-bit": "One bit lags behind",
   "what-next": "Which tempi next",
   "larger-step": "A larger step",
+  waiting: "Much of it is waiting",
   "target-reached": "The target is reached",
   "nothing-moved": "Nothing moved",
 } as const satisfies Record<RuleName, string>;
@@ -67,6 +68,8 @@ export function adviceTold(advice: Advice, tempo: Tempo, day: DayTold): string {
       return `${advice.saw.shaky.map(tempo).join(", ")} ${advice.saw.shaky.length === 1 ? "was passed and is" : "were passed and are"} shaky still. Again from the slowest up, before anything faster.`;
     case "larger-step":
       return `${advice.saw.clean} of ${advice.saw.plays} plays clean on ${advice.saw.days} days, in steps of ${advice.saw.step} bpm. A larger step can be felt, and gets there sooner.`;
+    case "waiting":
+      return `A play takes ${advice.saw.seconds} s at ${tempo(advice.saw.tempo)}, and ${advice.saw.waits} of them go in counting in and breathing. Half a bar of count-in and a shorter breather leave more of the minutes for playing.`;
     case "target-reached":
       return `The target was passed on ${days(advice.saw.days)}. Once beyond it makes it easy; with less of a click it stands by itself; then now and then.`;
     case "nothing-moved":
@@ -90,6 +93,7 @@ export const preparedFocus: Partial<Record<RuleName, string>> = {
   "weakest-bit": "bring it level with its neighbours",
   "what-next": "the shaky tempi, from the slowest up",
   "larger-step": "in larger steps",
+  waiting: "less waiting between plays",
   "target-reached": "once beyond, with less click, then now and then",
 };
 
@@ -114,6 +118,8 @@ export function changeTold(change: LadderChange, tempo: Tempo): string {
       return `At most ${change.rungs} rungs above comfortable`;
     case "rest":
       return `Rest ${change.seconds} s between rungs`;
+    case "between":
+      return `Half a bar counted in, ${change.seconds} s to breathe`;
     case "overspeed":
       return `${change.percent} % beyond the target`;
     case "target":

@@ -18,6 +18,7 @@ import { sameCeiling } from "./rules/same-ceiling";
 import { smallerStep } from "./rules/smaller-step";
 import { targetReached } from "./rules/target-reached";
 import { tension } from "./rules/tension";
+import { waiting } from "./rules/waiting";
 import { weakestBit } from "./rules/weakest-bit";
 import { whatNext } from "./rules/what-next";
 
@@ -43,6 +44,7 @@ export const RULES = {
   "weakest-bit": weakestBit,
   "what-next": whatNext,
   "larger-step": largerStep,
+  waiting,
   "target-reached": targetReached,
   "nothing-moved": nothingMoved,
 } as const satisfies Record<string, AnyRule>;

@@ -23,6 +23,9 @@ export interface PassageFacts {
   readonly target: number;
   /** Where today would start, in bpm. */
   readonly start: number;
+  /** Seconds of one play there among others, and of the playing in it; undefined where the player
+   * has set what lies between two plays. */
+  readonly lasts: { readonly all: number; readonly playing: number } | undefined;
   readonly comfortable: Span;
   /** Where every other play breaks; undefined while nothing near it was tried. */
   readonly ceiling: number | undefined;

@@ -16,6 +16,8 @@ export const ladderChangeSchema = v.variant("kind", [
   v.object({ kind: v.literal("school"), school: v.picklist(SCHOOL_NAMES) }),
   v.object({ kind: v.literal("cap"), rungs: whole(1, 10) }),
   v.object({ kind: v.literal("rest"), seconds: whole(10, 300) }),
+  /** Half a bar counted in, and so long to breathe. */
+  v.object({ kind: v.literal("between"), seconds: whole(0, 8) }),
   v.object({ kind: v.literal("overspeed"), percent: whole(1, 20) }),
   v.object({ kind: v.literal("target"), target: whole(10, 400) }),
   v.object({ kind: v.literal("whole") }),
@@ -55,6 +57,11 @@ function changed(ladder: Ladder, change: LadderChange): object {
       return { mostAbove: change.rungs };
     case "rest":
       return { rest: change.seconds };
+    case "between": {
+      const { click } = ladder;
+      const breather = { kind: "seconds", seconds: change.seconds };
+      return { click: { ...click, countIn: { ...click.countIn, bars: 0.5 }, breather } };
+    }
     case "overspeed":
       return { overspeed: { in: "percent", beyond: change.percent } };
     case "target":

@@ -43,7 +43,7 @@ export { barsWithAround, inContext, needsContext, shareOf } from "./extent";
 export { heardSegment, type Played } from "./heard-bars";
 export { clickNow, fastTempo, loopOf, nextLoop, turnsIn, type Heard } from "./loop";
 export { inKey } from "./drone-key";
-export { loopOfRung, playTimes, secondsOfRung, type PlayTimes } from "./play-times";
+export { loopOfRung, playLasts, playTimes, secondsOfRung, type PlayTimes } from "./play-times";
 export { endWellTempo, summarise, tasksOf, type BlockSummary, type TaskSummary } from "./summary";
 export { keptPace, keptPaceSchema, withPace, type KeptPace, type PlayersPace } from "./pace";
 export { tonesOf, type Tone, type TrackNote } from "./track-notes";

@@ -1,8 +1,10 @@
 import { loopSeconds, playingSeconds, type LoopRequest } from "~/core/click";
-import type { Rung, Segment } from "~/core/ladder";
+import { unroll, type Rung, type Segment } from "~/core/ladder";
 import { segmentOf } from "./extent";
 import type { Played } from "./heard-bars";
+import type { Block } from "./plan";
 import { loopOver, playsOf, turnsIn } from "./loop";
+import { whereOf } from "./where";
 
 /** The loop of a rung by itself, as the stand would play it first. */
 export const loopOfRung = (
@@ -35,4 +37,14 @@ export function playTimes(block: Played, rung: Rung, segment?: Segment): PlayTim
   const finished = rung.click.breather.kind === "in-time" ? seconds : 0;
   const begin = loopSeconds(first) - seconds + finished;
   return { seconds, begin, playing: playingSeconds(first), turns: turnsIn(first) };
+}
+
+/** What a play of today's first rung takes among others, and the playing in it, in seconds;
+ * undefined where the player has set what lies between two plays. */
+export function playLasts(block: Block): { all: number; playing: number } | undefined {
+  if (block.pace) return undefined;
+  const [rung] = unroll(block.ladder, whereOf(block));
+  if (!rung) return undefined;
+  const { seconds, playing } = playTimes(block, rung);
+  return { all: seconds, playing };
 }

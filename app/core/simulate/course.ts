@@ -2,7 +2,7 @@ import { spanOf, staircase, todaysStart, type Ladder } from "~/core/ladder";
 import { advisedStart, afterDay, daysLater, estimateOf, firstLevel } from "~/core/record";
 import type { SoFar } from "./so-far";
 import { asAdvised, practiceDay } from "./follow";
-import { replay, summarise, type SessionPlan, planOf } from "~/core/session";
+import { playLasts, replay, summarise, type SessionPlan, planOf } from "~/core/session";
 import { addDays, bpm, type Day } from "~/core/units";
 import type { Learner } from "./learner";
 import { simulateSitting } from "./player";
@@ -105,8 +105,9 @@ export function practiseUntilStable(course: Course): CourseResult {
     if (day > 0) learner.sleep(nights + 1);
     so = { ...so, level: daysLater(so.level, so.days.length > 0 ? nights + 1 : 0) };
     if (course.follows) {
-      const { start } = dayPlan(course, so).blocks[0]!;
-      so = { ...so, ladder: asAdvised(course, so, { today: dayOf(day), nights, start }) };
+      const block = dayPlan(course, so).blocks[0]!;
+      const now = { today: dayOf(day), nights, start: block.start, lasts: playLasts(block) };
+      so = { ...so, ladder: asAdvised(course, so, now) };
     }
     nights = 0;
     if (learner.cleanAt(ladder.target) >= NEARLY_CERTAIN) {

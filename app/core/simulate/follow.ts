@@ -50,12 +50,14 @@ export function asAdvised(
     today,
     nights,
     start,
+    lasts,
   }: {
     readonly today: Day;
     /** Days off before today. */
     readonly nights: number;
     /** Where today would start. */
     readonly start: number;
+    readonly lasts: PassageFacts["lasts"];
   },
 ): Ladder {
   if (days.length === 0) return ladder;
@@ -69,6 +71,7 @@ export function asAdvised(
     ladder,
     target: first.target,
     start,
+    lasts,
     comfortable: notAbove(comfortable, most),
     ceiling: most === null || ceiling.low <= most ? ceiling.value : undefined,
     advised: Math.min(most ?? Infinity, advisedStart(level)),

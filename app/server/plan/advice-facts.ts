@@ -2,6 +2,7 @@ import { materialOf } from "~/core/ladder";
 import type { AdviceFacts } from "~/core/judge";
 import { chanceIn, honestTarget } from "~/core/record";
 import { addDays, daysBetween, MINUTE_MS, stretchesOf, type Day } from "~/core/units";
+import { playLasts } from "~/core/session";
 import type { Queries } from "~/db/client";
 import {
   earOf,
@@ -11,6 +12,7 @@ import {
   tempoTallies,
   type Passage,
 } from "~/db/queries";
+import { blockOf } from "../cases/start-session";
 import { passageLine } from "../cases/passage-line";
 import { aheadOf, daysAhead, LEAST_PLAYS, type AheadInputs } from "./ahead";
 import { standingOf } from "./standing";
@@ -74,7 +76,8 @@ export async function adviceFacts(
       const days = daysOf(passage.id);
       const standing = standingOf(passage, today);
       const last: Day | undefined = days.at(-1)?.day;
-      if (!ladder || !standing || last === undefined) return [];
+      const block = blockOf(passage, today);
+      if (!ladder || !block || !standing || last === undefined) return [];
       const line = passageLine(passage, today);
       const part =
         ladder.part && materialOf({ links: undefined, stage: 0, task: undefined }, ladder.part);
@@ -91,6 +94,7 @@ export async function adviceFacts(
           ladder,
           target: ladder.target,
           start: line.start ?? ladder.start,
+          lasts: playLasts(block),
           comfortable: standing.comfortable,
           ceiling: standing.ceilingMet ? standing.ceiling.value : undefined,
           advised: standing.advised,
