@@ -24,6 +24,7 @@ export interface RecordedRep {
 
 /** Plays of one kind: what is as likely clean as the other. */
 export interface Kind {
+  readonly tempo: number;
   readonly lnTempo: number;
   readonly lnBase: number | undefined;
   readonly slow: number;
@@ -33,7 +34,12 @@ export interface Kind {
   flawed: number;
 }
 
-/** Plays put together by kind, for each key (or none) that they were in. */
+const byName = (one: string, other: string): number => (one < other ? -1 : one > other ? 1 : 0);
+
+/**
+ * Plays put together by kind, for each key that they were in, and last for none. In an order of
+ * their own: whoever gives them in another one learns the same to the last digit.
+ */
 export function byKeyAndKind(reps: readonly RecordedRep[]): Map<string, Kind[]> {
   const kinds = new Map<string, Map<string, Kind>>();
   for (const { tempo, verdict, count = 1, share = 1, cycle, key = "" } of reps) {
@@ -41,6 +47,7 @@ export function byKeyAndKind(reps: readonly RecordedRep[]): Map<string, Kind[]> 
     kinds.set(key, ofKey);
     const name = `${tempo} ${share} ${cycle?.base} ${cycle?.slow} ${cycle?.fast}`;
     const kind = ofKey.get(name) ?? {
+      tempo,
       lnTempo: Math.log(tempo),
       lnBase: cycle && Math.log(cycle.base),
       slow: cycle?.slow ?? 0,
@@ -52,7 +59,15 @@ export function byKeyAndKind(reps: readonly RecordedRep[]): Map<string, Kind[]> 
     kind[verdict] += count;
     ofKey.set(name, kind);
   }
-  return new Map([...kinds].map(([key, ofKey]) => [key, [...ofKey.values()]]));
+  const inOrder = (ofKey: ReadonlyMap<string, Kind>) =>
+    [...ofKey]
+      .toSorted(([a, one], [b, other]) => one.tempo - other.tempo || byName(a, b))
+      .map(([, kind]) => kind);
+  return new Map(
+    [...kinds]
+      .toSorted(([a], [b]) => Number(a === "") - Number(b === "") || byName(a, b))
+      .map(([key, ofKey]) => [key, inOrder(ofKey)]),
+  );
 }
 
 const LN_SURE = Math.log(1 - LAPSE);

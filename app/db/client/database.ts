@@ -23,7 +23,9 @@ export interface Queries {
 export interface Database extends Queries {
   /**
    * All or nothing. Only the handle that is given may be used inside; reaching past it for the
-   * database throws at once instead of waiting for ever.
+   * database throws at once instead of waiting for ever. Statements are done in the order in which
+   * they are asked for: who needs no answer need not wait before asking for the next. Once one has
+   * failed, or all is written, the handle takes no more.
    */
   transaction<T>(work: (tx: Queries) => Promise<T>): Promise<T>;
   close(): Promise<void>;
@@ -66,18 +68,24 @@ export function createDatabase(engine: Engine): Database {
     engine.query(sql, params).catch((failure: SqlFailure) => {
       throw asDatabaseError(failure);
     });
-  const inTransaction = queriesOver(run);
 
   return {
     ...queriesOver((sql, params) => inTurn(() => run(sql, params))),
     transaction: (work) =>
       inTurn(async () => {
-        await run("begin", []);
+        let over = false;
+        const tx = queriesOver((sql, params) =>
+          over ? Promise.reject(new Error("The transaction is over.")) : run(sql, params),
+        );
+        // What follows is done after it anyway: its answer need not be waited for.
+        const begun = run("begin", []);
         try {
-          const result = await inside.run(true, () => work(inTransaction));
+          const [result] = await Promise.all([inside.run(true, () => work(tx)), begun]);
+          over = true;
           await run("commit", []);
           return result;
         } catch (failure) {
+          over = true;
           await run("rollback", []);
           throw failure;
         }

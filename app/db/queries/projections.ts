@@ -15,15 +15,18 @@ export async function clearSessions(db: Queries, sessionIds: readonly string[]):
 /**
  * Writes what is counted from one session: what has changed, or all of it where nothing was there.
  * What is gone is taken away first; the rest is one statement, since each of them costs more than
- * what it writes.
+ * what it writes. All are asked for before it first waits.
  */
 export async function writeSession(
   db: Queries,
   it: SessionProjection,
   changes: SessionChanges,
 ): Promise<void> {
-  await takeAway(db, it, changes);
-  await db.execute(WRITTEN, [
+  await Promise.all([...takenAway(db, it, changes), written(db, it, changes)]);
+}
+
+const written = (db: Queries, it: SessionProjection, changes: SessionChanges) =>
+  db.execute(WRITTEN, [
     it.sessionId,
     it.studioId,
     it.personId,
@@ -38,39 +41,27 @@ export async function writeSession(
     JSON.stringify(it.tasks),
     JSON.stringify(changes.blocks),
     JSON.stringify(changes.passed ? it.blocks : []),
-    JSON.stringify(changes.reps.map(repRow)),
+    JSON.stringify(changes.reps),
   ]);
-}
-
-/** What is kept of a play: reading the rest of it would take half of the time. */
-const repRow = (rep: SessionProjection["reps"][number]) => {
-  const { id, passageId, at, top, verdict, fromBar, toBar, bar, beat, what, fromMemory } = rep;
-  const { share, factor, layer, key, cycle } = rep;
-  const played = { id, passageId, at, top, verdict, fromBar, toBar, bar, beat, what, fromMemory };
-  return { ...played, share, factor, layer, key, cycle };
-};
 
 /** What is no longer so, or will be written otherwise. */
-async function takeAway(
+function takenAway(
   db: Queries,
   { sessionId, blocks }: SessionProjection,
   { fewerBlocks, oldPassed, oldReps }: SessionChanges,
-) {
+): Promise<unknown>[] {
+  const asked: Promise<unknown>[] = [];
+  const take = (sql: string, ...params: unknown[]) =>
+    void asked.push(db.execute(sql, [sessionId, ...params]));
   if (fewerBlocks) {
-    await db.execute("delete from session_block where session_id = $1 and position > $2", [
-      sessionId,
-      blocks.length,
-    ]);
+    take("delete from session_block where session_id = $1 and position > $2", blocks.length);
   }
-  if (oldPassed) {
-    await db.execute("delete from passed_tempo where session_id = $1", [sessionId]);
-  }
+  if (oldPassed) take("delete from passed_tempo where session_id = $1");
   if (oldReps.length > 0) {
-    await db.execute("delete from rep where session_id = $1 and id = any($2::uuid[])", [
-      sessionId,
-      oldReps.map(({ id }) => id),
-    ]);
+    const ids = oldReps.map(({ id }) => id);
+    take("delete from rep where session_id = $1 and id = any($2::uuid[])", ids);
   }
+  return asked;
 }
 
 /** The outcome, its blocks, what was passed and the plays, of one session. */
@@ -155,9 +146,16 @@ const recordRow = v.object({
 
 /**
  * What a passage is estimated from, from a day on: the days on which it was played, each with the
- * target it then had, its plays, and what was believed of it before.
+ * target it then had, its plays (less those of a session whose plays are known), and what was
+ * believed of it before.
  */
-export const recordFrom = (db: Queries, studioId: string, passageId: string, from: Day) =>
+export const recordFrom = (
+  db: Queries,
+  studioId: string,
+  passageId: string,
+  from: Day,
+  known?: string,
+) =>
   db.one(
     recordRow,
     `select coalesce((
@@ -178,12 +176,13 @@ export const recordFrom = (db: Queries, studioId: string, passageId: string, fro
        ) fastest on true
      ), '[]'::json) as days,
      coalesce((
-       select json_agg(kind order by day, key, tempo, verdict, share, cycle_base) from (
+       select json_agg(kind) from (
          select day, tempo, verdict, share, count(*) as count, key, cycle_base,
            case when cycle_base is not null then json_build_object(
              'base', cycle_base, 'slow', cycle_slow, 'fast', cycle_fast) end as cycle
          from rep
          where studio_id = $1 and passage_id = $2 and day >= $3 and layer is null
+           and ($4::uuid is null or session_id <> $4)
          group by tempo, verdict, day, share, key, cycle_base, cycle_slow, cycle_fast
        ) kind
      ), '[]'::json) as reps,
@@ -193,7 +192,7 @@ export const recordFrom = (db: Queries, studioId: string, passageId: string, fro
          where studio_id = $1 and passage_id = $2 and day < $3 order by day desc limit 1
        ) last
      ) as before`,
-    [studioId, passageId, from],
+    [studioId, passageId, from, known ?? null],
   );
 
 export interface EstimatedDay {

@@ -1,3 +1,4 @@
+import type { Verdict } from "~/core/gate";
 import type { BlockSummary, Play, StandState, TaskSummary } from "~/core/session";
 import type { Day } from "~/core/units";
 
@@ -20,7 +21,18 @@ export interface SessionProjection {
   readonly reps: readonly CountedRep[];
 }
 
-export type CountedRep = Play & { readonly passageId: string; readonly factor: number | null };
+/** What is kept of a judged play. */
+export interface CountedRep extends Readonly<
+  Pick<Play, "id" | "at" | "top" | "fromBar" | "toBar" | "share" | "layer" | "key" | "cycle">
+> {
+  readonly verdict: Verdict;
+  readonly passageId: string;
+  readonly factor: number | null;
+  readonly bar: number | undefined;
+  readonly beat: number | undefined;
+  readonly what: Play["what"] | undefined;
+  readonly fromMemory: boolean | undefined;
+}
 
 /** What is counted otherwise than before: only that is written. */
 export interface SessionChanges {
@@ -48,12 +60,16 @@ function sameRep(one: CountedRep, other: CountedRep): boolean {
 
 /** What is counted from a session now, less what was `before`; all of it where nothing was. */
 export function changesSince(it: SessionProjection, before?: SessionProjection): SessionChanges {
-  const was = new Map(before?.reps.map((rep) => [rep.id, rep]));
-  const reps = it.reps.filter((rep) => {
+  // A long session goes on where it was: most of its plays are the very same.
+  const firstOther = it.reps.findIndex((rep, index) => rep !== before?.reps[index]);
+  const from = firstOther < 0 ? it.reps.length : firstOther;
+  const [now, then] = [it.reps.slice(from), before?.reps.slice(from) ?? []];
+  const was = new Map(then.map((rep) => [rep.id, rep]));
+  const reps = now.filter((rep) => {
     const old = was.get(rep.id);
     return old === undefined || !sameRep(old, rep);
   });
-  const kept = new Set(it.reps.map(({ id }) => id));
+  const kept = new Set(now.map(({ id }) => id));
   for (const { id } of reps) kept.delete(id);
   const passedOf = (of: SessionProjection | undefined) => of?.blocks.map((block) => block.passed);
   const passed = !same(passedOf(it), passedOf(before));
@@ -65,7 +81,7 @@ export function changesSince(it: SessionProjection, before?: SessionProjection):
     passed,
     oldPassed: passed && before !== undefined,
     reps,
-    oldReps: (before?.reps ?? []).filter(({ id }) => !kept.has(id)),
+    oldReps: then.filter(({ id }) => !kept.has(id)),
   };
 }
 

@@ -51,5 +51,8 @@ export async function countedSession(
   const session = await sessionById(tx, studioId, sessionId);
   const events = await eventsOf(tx, studioId, sessionId);
   await clearSessions(tx, [sessionId]);
-  return countMore(tx, studioId, studio.time_zone, uncounted(session), events);
+  const before = uncounted(session);
+  const { counted, writing } = await countMore(tx, studioId, studio.time_zone, before, events);
+  await writing;
+  return counted;
 }

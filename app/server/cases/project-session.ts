@@ -1,3 +1,4 @@
+import type { Verdict } from "~/core/gate";
 import { withdrawnClick } from "~/core/ladder";
 import {
   afterDay,
@@ -6,6 +7,7 @@ import {
   firstLevel,
   mostComfortable,
   notAbove,
+  type RecordedRep,
 } from "~/core/record";
 import {
   advance,
@@ -32,20 +34,33 @@ import {
   type SessionProjection,
 } from "~/db/queries";
 
+/** The plays of a session that say something of one of its passages. */
+const playsOf = ({ reps }: SessionProjection, passageId: string): RecordedRep[] =>
+  reps
+    .filter((rep) => rep.passageId === passageId && rep.layer === undefined)
+    .map(({ top: tempo, verdict, share, cycle, key }) => ({ tempo, verdict, share, cycle, key }));
+
 /**
  * Estimates a passage anew from a day on: from what was believed before it, day by day through what
- * was played. What lies before costs nothing, however long it is.
+ * was played. What lies before costs nothing, however long it is. The plays of a session that has
+ * just been counted need not be read again.
  */
 export async function estimateDays(
   db: Queries,
   studioId: string,
   passageId: string,
   from: Day,
+  counted?: SessionProjection,
 ): Promise<void> {
-  const { days: played, reps: all, before: last } = await recordFrom(db, studioId, passageId, from);
+  const {
+    days: played,
+    reps: others,
+    before: last,
+  } = await recordFrom(db, studioId, passageId, from, counted?.sessionId);
   if (played.length === 0) return;
-  const reps = new Map<Day, (typeof all)[number][]>(played.map(({ day }) => [day, []]));
-  for (const rep of all) reps.get(rep.day)?.push(rep);
+  const reps = new Map<Day, RecordedRep[]>(played.map(({ day }) => [day, []]));
+  for (const rep of others) reps.get(rep.day)?.push(rep);
+  if (counted) reps.get(counted.day)?.push(...playsOf(counted, passageId));
   let before = last;
   const days = played.map(({ day, target, hardness, passed, step }): EstimatedDay => {
     const morning = before
@@ -84,21 +99,33 @@ export interface Counted {
 }
 
 /** Plays stay the same objects while a session goes on: so does what is counted from them. */
-const countedBefore = new WeakMap<Play, CountedRep>();
+const countedBefore = new WeakMap<Play, { readonly rep: CountedRep; readonly task: unknown }>();
 
-function countedRep({ plan }: StoredSession, { blocks }: StandState, play: Play): CountedRep {
-  const { passageId, ladder } = plan.blocks[play.blockIndex]!;
-  // Over several tempi: the share of the full ones besides the tempo of the first.
-  const factor = ladder.of === null ? null : play.tempo / ladder.of;
-  // Where the ladder names no key, the week's is the one it was played in.
-  const key = play.key ?? weeksKey(plan, play.blockIndex);
-  // A click that was withdrawn is told like a layer: such plays say nothing of the whole with it.
-  const { task } = blocks[play.blockIndex]!.rungs[play.rung]!;
-  const layer = play.layer ?? (play.endingWell ? undefined : withdrawnClick(task));
+const fourDigits = (share: number): number => Math.round(share * 10_000) / 10_000;
+
+function countedRep(
+  { plan }: StoredSession,
+  { blocks }: StandState,
+  play: Play,
+  verdict: Verdict,
+): CountedRep {
+  const { blockIndex, endingWell } = play;
+  const { task } = blocks[blockIndex]!.rungs[play.rung]!;
   const known = countedBefore.get(play);
-  if (known && known.layer === layer && known.key === key) return known;
-  const rep = { ...play, passageId, key, factor, layer };
-  countedBefore.set(play, rep);
+  if (known && known.task === task) return known.rep;
+  const { passageId, ladder } = plan.blocks[blockIndex]!;
+  const { id, at, top, fromBar, toBar, bar, beat, what, fromMemory, cycle } = play;
+  const rep: CountedRep = {
+    ...{ id, passageId, at, top, verdict, fromBar, toBar, bar, beat, what, fromMemory, cycle },
+    share: fourDigits(play.share),
+    // Over several tempi: the share of the full ones besides the tempo of the first.
+    factor: ladder.of === null ? null : fourDigits(play.tempo / ladder.of),
+    // A click that was withdrawn is told like a layer: such plays say nothing of the whole with it.
+    layer: play.layer ?? (endingWell ? undefined : withdrawnClick(task)),
+    // Where the ladder names no key, the week's is the one it was played in.
+    key: play.key ?? weeksKey(plan, blockIndex),
+  };
+  countedBefore.set(play, { rep, task });
   return rep;
 }
 
@@ -109,7 +136,6 @@ function projectionOf(
   { events, state }: Pick<Counted, "events" | "state">,
   { day, began }: { readonly day: Day; readonly began: Date },
 ): SessionProjection {
-  const judged = state.plays.filter(({ verdict }) => verdict !== undefined);
   return {
     studioId,
     sessionId: session.id,
@@ -125,7 +151,9 @@ function projectionOf(
     feeling: state.feeling,
     tasks: tasksOf(state),
     blocks: summarise(state),
-    reps: judged.map((play) => countedRep(session, state, play)),
+    reps: state.plays.flatMap((play) =>
+      play.verdict ? [countedRep(session, state, play, play.verdict)] : [],
+    ),
   };
 }
 
@@ -146,14 +174,23 @@ async function keepQuestions(
   }
 }
 
-/** What follows from more events of a session whose state is known: only that is counted and written. */
+/** What was counted, and its writing, which has been asked for. */
+export interface CountedAndWriting {
+  readonly counted: Counted;
+  readonly writing: Promise<void>;
+}
+
+/**
+ * What follows from more events of a session whose state is known: only that is counted and
+ * written. Whoever has more to ask of the database need not wait until it is written.
+ */
 export async function countMore(
   db: Queries,
   studioId: string,
   timeZone: string,
   before: Counted,
   fresh: readonly SessionEvent[],
-): Promise<Counted> {
+): Promise<CountedAndWriting> {
   const events = [...before.events];
   let { state } = before;
   for (const event of fresh) {
@@ -161,7 +198,7 @@ export async function countMore(
     events.push(event);
   }
   const first = events[0];
-  if (!first) return before;
+  if (!first) return { counted: before, writing: Promise.resolve() };
   const { session, written } = before;
   const began =
     written?.startedAt ??
@@ -172,9 +209,11 @@ export async function countMore(
   await keepQuestions(db, studioId, session.person_id, day, { events, fresh });
   const projection = projectionOf(studioId, session, { events, state }, { day, began });
   const changes = changesSince(projection, written);
-  await writeSession(db, projection, changes);
+  const writing = writeSession(db, projection, changes);
+  // Whether it failed is asked later.
+  writing.catch(() => undefined);
   const touched = touchedBy(changes, written);
-  return { session, events, state, written: projection, touched };
+  return { counted: { session, events, state, written: projection, touched }, writing };
 }
 
 /** A session of which nothing is counted yet. */

@@ -34,17 +34,38 @@ async function inParts(
   }
 }
 
-/** One after the other; each begins while the one before is still being written. */
-async function oneBehind<T>(all: readonly T[], work: (one: T) => Promise<unknown>) {
-  let before: Promise<unknown> = Promise.resolve();
-  for (const one of all) {
-    const begun = work(one);
-    // Whether it failed is asked a turn later.
-    begun.catch(() => undefined);
-    await before;
-    before = begun;
+/** So many sessions are read in one statement: counting them takes about as long as reading more. */
+const READ_AT_ONCE = 8;
+/** So many are being written while the next is counted: neither waits for the other. */
+const WRITTEN_BEHIND = 3;
+
+/** One after the other, each begun while a few before it are still being written. */
+async function fewBehind<T>(all: AsyncIterable<T>, work: (one: T) => Promise<unknown>) {
+  const begun: Promise<unknown>[] = [];
+  for await (const one of all) {
+    const next = work(one);
+    // Whether it failed is asked some turns later.
+    next.catch(() => undefined);
+    begun.push(next);
+    if (begun.length > WRITTEN_BEHIND) await begun.shift();
   }
-  await before;
+  await Promise.all(begun);
+}
+
+/** Some sessions after the other; the next are asked for while those before are counted. */
+async function* readAhead(tx: Queries, studioId: string, ids: readonly string[]) {
+  const read = (from: number) => {
+    const some = ids.slice(from, from + READ_AT_ONCE);
+    const asked = sessionsWhole(tx, studioId, some);
+    asked.catch(() => undefined);
+    return asked;
+  };
+  let next = read(0);
+  for (let from = 0; from < ids.length; from += READ_AT_ONCE) {
+    const now = await next;
+    if (from + READ_AT_ONCE < ids.length) next = read(from + READ_AT_ONCE);
+    yield* now;
+  }
 }
 
 /** Counts every session of a studio again, from its events alone, each once. */
@@ -60,10 +81,12 @@ export async function rebuildProjections(
   const told = (count: number) => onProgress((done += count), sessions.length + passages.length);
   const countAgain = async (tx: Queries, ids: readonly string[]) => {
     await clearSessions(tx, ids);
-    const whole = await sessionsWhole(tx, studioId, ids);
-    await oneBehind(whole, ({ events, began, ...session }) =>
-      countMore(tx, studioId, time_zone, uncounted(session, began ?? undefined), events),
-    );
+    await fewBehind(readAhead(tx, studioId, ids), async ({ events, began, ...session }) => {
+      const before = uncounted(session, began ?? undefined);
+      await (
+        await countMore(tx, studioId, time_zone, before, events)
+      ).writing;
+    });
   };
   const estimateAgain = async (tx: Queries, ids: readonly string[]) => {
     for (const id of ids) await estimateDays(tx, studioId, id, EARLIEST);
