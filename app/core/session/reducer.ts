@@ -56,7 +56,7 @@ const withBlock = (state: StandState, block: BlockState): StandState => ({
 /** Leaves out keys, so that "not there" stays different from "undefined". */
 function without<K extends keyof StandState>(state: StandState, ...keys: K[]): Omit<StandState, K> {
   const rest: Partial<StandState> = { ...state };
-  for (const key of keys) delete rest[key];
+  for (const key of keys) Reflect.deleteProperty(rest, key);
   return rest as Omit<StandState, K>;
 }
 
