@@ -2,6 +2,7 @@ import { reactRouter } from "@react-router/dev/vite";
 import { readdirSync, readFileSync } from "node:fs";
 import path from "node:path";
 import { defineConfig, type Plugin } from "vite";
+import { fewFiles, packedFiles } from "./vite.files";
 
 /**
  * Node resolves externals without the condition "development"; with it, the development server
@@ -46,7 +47,7 @@ const OWN_PROCESS = [
 ];
 
 export default defineConfig(({ command }) => ({
-  plugins: [reactRouter(), oneEmotion, pdfFiles],
+  plugins: [reactRouter(), oneEmotion, pdfFiles, packedFiles],
   define: {
     __PDF_FILES__: JSON.stringify(command === "build" ? `/${PDF_FILES}/` : `/${PDF_FOLDER}/`),
   },
@@ -56,6 +57,7 @@ export default defineConfig(({ command }) => ({
     exclude: ["@electric-sql/pglite"],
   },
   environments: {
+    client: { build: { rolldownOptions: { output: fewFiles } } },
     ssr: {
       build: { rollupOptions: { input: "./app/server/main.ts" } },
       resolve: command === "build" ? { noExternal: true, external: OWN_PROCESS } : {},
@@ -63,5 +65,5 @@ export default defineConfig(({ command }) => ({
   },
   // Workers load what they need only when they need it.
   worker: { format: "es" },
-  build: { target: "es2022", assetsInlineLimit: 0 },
+  build: { target: "es2022", assetsInlineLimit: 0, cssCodeSplit: false },
 }));

@@ -4,6 +4,7 @@ import { createRequestHandler } from "@react-router/express";
 import compression from "compression";
 import express, { type ErrorRequestHandler, type Express, type RequestHandler } from "express";
 import { RouterContextProvider, type ServerBuild } from "react-router";
+import sirv from "sirv";
 import { caller, callerContext, type Door } from "./access/door";
 import { nonceContext, servicesContext } from "./context";
 import type { Services } from "./services";
@@ -77,6 +78,8 @@ const lastResort: ErrorRequestHandler = (error, _request, response, next) => {
   response.status(500).type("text").send(`Something went wrong here. It is noted as ${id}.`);
 };
 
+const A_YEAR_SECONDS = 31_536_000;
+
 export interface HttpOptions {
   readonly services: Services;
   readonly door: Door;
@@ -105,8 +108,9 @@ export function createHttp({
   if (development) app.use(development);
   if (clientFolder) {
     const assets = path.join(clientFolder, "assets");
-    app.use("/assets", express.static(assets, { immutable: true, maxAge: "1y", index: false }));
-    app.use(express.static(clientFolder, { index: false, maxAge: 0 }));
+    const packed = { brotli: true, gzip: true, extensions: [] };
+    app.use("/assets", sirv(assets, { ...packed, immutable: true, maxAge: A_YEAR_SECONDS }));
+    app.use(sirv(clientFolder, { ...packed, etag: true }));
   }
   const nonces = new WeakMap<object, string>();
   app.use((request, response, next) => {
