@@ -1,4 +1,4 @@
-import AxeBuilder from "@axe-core/playwright";
+import { axeOn } from "./support/axe";
 import { expect, test } from "./support/fixtures";
 import { ready } from "./support/ready";
 
@@ -25,7 +25,7 @@ test("a scale is made, seen while it is made, and played from its notes", async 
   await expect(page.getByRole("alert")).toBeHidden();
   await expect(notes).toHaveCount(29);
   await expect(page.getByLabel("Name")).toHaveValue("A♭ major scale, 2 octaves");
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const { violations } = await axeOn(page).analyze();
   expect(violations).toEqual([]);
   await page.getByRole("button", { name: "Lay it on the stand" }).click();
 

@@ -1,5 +1,5 @@
-import AxeBuilder from "@axe-core/playwright";
 import { expect, type Page } from "@playwright/test";
+import { axeOn } from "./support/axe";
 import { test } from "./support/demo-room";
 import { ready } from "./support/ready";
 import { comesIn, views } from "./support/views";
@@ -160,10 +160,7 @@ for (const half of [0, 1]) {
       for (const colorScheme of ["light", "dark"] as const) {
         await page.emulateMedia({ colorScheme });
         await expect(page.locator("html")).toHaveAttribute("data-scheme", colorScheme);
-        const axe = new AxeBuilder({ page }).options({
-          resultTypes: ["violations"],
-          preload: false,
-        });
+        const axe = axeOn(page);
         // In the dark nothing is other than its colours.
         if (colorScheme === "dark") axe.withRules("color-contrast");
         const { violations } = await axe.analyze();

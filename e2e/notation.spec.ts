@@ -1,4 +1,4 @@
-import AxeBuilder from "@axe-core/playwright";
+import { axeOn } from "./support/axe";
 import { expect, test } from "./support/fixtures";
 import { ready } from "./support/ready";
 
@@ -27,7 +27,7 @@ test("from a file to a passage played from its notes, where a flaw is told on it
   const bar = (label: string) => page.getByRole("option", { name: new RegExp(`^bar ${label},`) });
   await expect(bar("17")).toHaveAccessibleName(/^bar 17, 2\/4, no sharps or flats, 6 notes$/);
   await expect(page.locator("svg .measure").first()).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const { violations } = await axeOn(page).analyze();
   expect(violations).toEqual([]);
 
   // With keys, as on the ribbon: arrows go, Shift extends.
@@ -147,7 +147,7 @@ test("pages on paper: a PDF is drawn, its bars are drawn over it, and it is play
   await line.press("ArrowRight");
   await expect.poll(async () => Number(await line.getAttribute("aria-valuenow"))).not.toBe(before);
   await page.getByRole("button", { name: "One more like it" }).click();
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const { violations } = await axeOn(page).analyze();
   expect(violations).toEqual([]);
   await page.getByRole("button", { name: "Keep 10 bars" }).click();
 
@@ -181,7 +181,7 @@ test("by heart: bars stand, are tested from the middle with their notes covered,
   await expect(page.getByText(/1 of 3 lines stand/)).toBeVisible();
   await page.getByRole("button", { name: "Cover the notes and begin" }).click();
   await expect(page.locator("[class*=cover_]").first()).toBeVisible();
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const { violations } = await axeOn(page).analyze();
   expect(violations).toEqual([]);
   // With the pedal: it fell out.
   await page.keyboard.press("PageUp");

@@ -1,4 +1,4 @@
-import AxeBuilder from "@axe-core/playwright";
+import { axeOn } from "./support/axe";
 import { expect, test } from "./support/fixtures";
 import { ready } from "./support/ready";
 
@@ -86,9 +86,7 @@ for (const { delay, recorder } of [
     await expect(
       page.getByText("You heard a flaw in bar 3. At the stand it was clean."),
     ).toBeVisible();
-    // Without reading style sheets ahead: into the drawing's own root it would have to write one.
-    const axe = new AxeBuilder({ page }).options({ preload: false });
-    const { violations } = await axe.analyze();
+    const { violations } = await axeOn(page).analyze();
     expect(violations).toEqual([]);
     await page.getByText("Delete …").click();
     await player.button("Delete this take").click();

@@ -1,4 +1,4 @@
-import AxeBuilder from "@axe-core/playwright";
+import { axeOn } from "./support/axe";
 import { expect, test } from "./support/fixtures";
 
 test("tempi hang together: what breaks is named, and the whole is practised in percent of them", async ({
@@ -26,7 +26,7 @@ test("tempi hang together: what breaks is named, and the whole is practised in p
   await type("up to", "1.08");
   const clash = page.getByRole("alert").filter({ hasText: "asks for bars 1–16 at 56 to 58" });
   await expect(clash).toContainText("The return");
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const { violations } = await axeOn(page).analyze();
   expect(violations).toEqual([]);
   await page.getByRole("button", { name: "Bars 1–16 at 58" }).click();
   await expect(clash).toBeHidden();

@@ -1,5 +1,5 @@
 import { readFile } from "node:fs/promises";
-import AxeBuilder from "@axe-core/playwright";
+import { axeOn } from "./support/axe";
 import { expect, test } from "./support/fixtures";
 
 test("a practice track is made of today's ladder, stopped, fitted, and saved", async ({
@@ -26,7 +26,7 @@ test("a practice track is made of today's ladder, stopped, fitted, and saved", a
   await page.getByRole("option", { name: "WAV, 16 bit" }).press("Enter");
   const seconds = Number(/: (\d+) s/.exec(await page.getByText(/1 play of each/).innerText())![1]);
   await page.getByRole("button", { name: "Make the track" }).click();
-  const { violations } = await new AxeBuilder({ page }).analyze();
+  const { violations } = await axeOn(page).analyze();
   expect(violations).toEqual([]);
   const [saved] = await Promise.all([
     page.waitForEvent("download"),
