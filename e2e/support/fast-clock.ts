@@ -46,6 +46,8 @@ declare global {
  */
 function quicken({ real, virtual, rate, key }: ClockSetting & { readonly key: string }): void {
   const LATEST_MS = 60_000;
+  /** Of the page's time; timers are never quite on time. */
+  const LATE_MS = 200;
   const page = window;
   const RealDate = Date;
   const realNow = performance.now.bind(performance);
@@ -157,13 +159,23 @@ function quicken({ real, virtual, rate, key }: ClockSetting & { readonly key: st
     private awaits(each: Pending) {
       if (heldAt !== undefined) return;
       const left = (each.time - this.context.currentTime) * 1000;
-      each.timer = page.setTimeout(each.reached, left) as unknown as number;
+      each.timer = page.setTimeout(() => {
+        waitFor((this.context.currentTime - each.time) * 1000);
+        each.reached();
+      }, left) as unknown as number;
     }
     hold = () => this.pending.forEach((each) => clearTimeout(each.timer));
     goOn = () => this.pending.forEach((each) => this.awaits(each));
     connect = () => undefined;
     disconnect = () => undefined;
   }
+  /** A page that was busy, twenty times as long on this clock, has not heard so much meanwhile. */
+  const waitFor = (late: number) => {
+    if (late < LATE_MS) return;
+    held += late;
+    for (const node of FastNode.all) node.hold();
+    for (const node of FastNode.all) node.goOn();
+  };
   const hold = () => {
     heldAt ??= passed();
     for (const node of FastNode.all) node.hold();

@@ -10,7 +10,7 @@ import { forUsAlone } from "./private-files";
 import { openThreadEngine } from "./thread-engine";
 import { migrate, readMigrations } from "./migrate";
 import { openPglite } from "./pglite.mjs";
-import type { Database } from ".";
+import type { Database, Queries } from ".";
 
 let db: Database;
 beforeAll(async () => {
@@ -51,6 +51,18 @@ describe("queries", () => {
     });
     await expect(work).rejects.toThrow("in the middle");
     expect(await db.many(names, "select name from studio where name like 'Half%'")).toEqual([]);
+  });
+
+  test("what is asked for behind a failed statement is not done, nor what comes after the end", async () => {
+    let handle: Queries | undefined;
+    const work = db.transaction(async (tx) => {
+      handle = tx;
+      await Promise.all([tx.execute(...insert("")), tx.execute(...insert("Behind it"))]);
+    });
+    await expect(work).rejects.toMatchObject({ kind: "check" });
+    await expect(handle!.execute(...insert("Too late"))).rejects.toThrow("over");
+    const left = "select name from studio where name in ('Behind it', 'Too late')";
+    expect(await db.many(names, left)).toEqual([]);
   });
 
   test("reaching past a transaction for the database throws instead of waiting for ever", async () => {
