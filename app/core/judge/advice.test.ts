@@ -36,7 +36,7 @@ const passage = (change: Partial<Passage> = {}): Passage => ({
   }),
   target: 96,
   start: 68,
-  lasts: { all: 34, playing: 28 },
+  lasts: { tempo: 68, all: 34, playing: 28 },
   comfortable: { value: 72, low: 68, high: 76 },
   ceiling: undefined,
   advised: 70,
@@ -246,13 +246,15 @@ describe("each rule speaks when it should, and of what it saw", () => {
 
   test("more waiting than two fifths, of who plays loosely, and nothing once it is short", () => {
     const days = [day(19, [[68, 14, 12]])];
-    const waits = { days, lasts: { all: 21, playing: 12 } };
+    const waits = { days, lasts: { tempo: 68, all: 21, playing: 12 } };
     const advice = says("waiting", waits);
     expect(advice).toMatchObject({
       saw: { tempo: 68, seconds: 21, waits: 9 },
       changes: [{ kind: "between", seconds: 2 }],
     });
-    expect(says("waiting", { ...waits, lasts: { all: 21, playing: 13 } })).toBeUndefined();
+    expect(
+      says("waiting", { ...waits, lasts: { tempo: 68, all: 21, playing: 13 } }),
+    ).toBeUndefined();
     expect(says("waiting", { ...waits, lasts: undefined })).toBeUndefined();
     expect(
       says("waiting", { ...waits, days: [day(19, [[68, 14, 12]], { tense: 1 })] }),

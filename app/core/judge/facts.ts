@@ -23,9 +23,12 @@ export interface PassageFacts {
   readonly target: number;
   /** Where today would start, in bpm. */
   readonly start: number;
-  /** Seconds of one play there among others, and of the playing in it; undefined where the player
-   * has set what lies between two plays. */
-  readonly lasts: { readonly all: number; readonly playing: number } | undefined;
+  /**
+   * Of the first rung of today: its tempo in bpm, the seconds of one play among others, and of the
+   * playing in it; undefined where the player has set what lies between two plays.
+   */
+  readonly lasts:
+    { readonly tempo: number; readonly all: number; readonly playing: number } | undefined;
   readonly comfortable: Span;
   /** Where every other play breaks; undefined while nothing near it was tried. */
   readonly ceiling: number | undefined;

@@ -24,7 +24,6 @@ export interface RecordedRep {
 
 /** Plays of one kind: what is as likely clean as the other. */
 export interface Kind {
-  readonly tempo: number;
   readonly lnTempo: number;
   readonly lnBase: number | undefined;
   readonly slow: number;
@@ -47,7 +46,6 @@ export function byKeyAndKind(reps: readonly RecordedRep[]): Map<string, Kind[]> 
     kinds.set(key, ofKey);
     const name = `${tempo} ${share} ${cycle?.base} ${cycle?.slow} ${cycle?.fast}`;
     const kind = ofKey.get(name) ?? {
-      tempo,
       lnTempo: Math.log(tempo),
       lnBase: cycle && Math.log(cycle.base),
       slow: cycle?.slow ?? 0,
@@ -61,7 +59,7 @@ export function byKeyAndKind(reps: readonly RecordedRep[]): Map<string, Kind[]> 
   }
   const inOrder = (ofKey: ReadonlyMap<string, Kind>) =>
     [...ofKey]
-      .toSorted(([a, one], [b, other]) => one.tempo - other.tempo || byName(a, b))
+      .toSorted(([a, one], [b, other]) => one.lnTempo - other.lnTempo || byName(a, b))
       .map(([, kind]) => kind);
   return new Map(
     [...kinds]

@@ -39,12 +39,18 @@ export function playTimes(block: Played, rung: Rung, segment?: Segment): PlayTim
   return { seconds, begin, playing: playingSeconds(first), turns: turnsIn(first) };
 }
 
-/** What a play of today's first rung takes among others, and the playing in it, in seconds;
- * undefined where the player has set what lies between two plays. */
-export function playLasts(block: Block): { all: number; playing: number } | undefined {
+/** A play of a rung among others of the same, in seconds. */
+interface PlayLasts {
+  readonly tempo: number;
+  readonly all: number;
+  readonly playing: number;
+}
+
+/** How long a play of today's first rung lasts; undefined where the player set what lies between. */
+export function playLasts(block: Block): PlayLasts | undefined {
   if (block.pace) return undefined;
   const [rung] = unroll(block.ladder, whereOf(block));
   if (!rung) return undefined;
   const { seconds, playing } = playTimes(block, rung);
-  return { all: seconds, playing };
+  return { tempo: rung.tempo, all: seconds, playing };
 }

@@ -107,7 +107,7 @@ const WRITTEN = `
     share, factor, layer, key, cycle_base, cycle_slow, cycle_fast)
   select id, $1, $2, "passageId", $4, to_timestamp(at / 1000.0), top, verdict,
     "fromBar", "toBar", bar, beat, what, coalesce("fromMemory", false),
-    round(share, 4), round(factor, 4), layer, key,
+    share, factor, layer, key,
     (cycle ->> 'base')::numeric, (cycle ->> 'slow')::integer, (cycle ->> 'fast')::integer
   from json_to_recordset($15::json) as rep (id uuid, "passageId" uuid, at numeric,
     top numeric, verdict text, "fromBar" integer, "toBar" integer, bar integer, beat integer, what text,

@@ -13,7 +13,7 @@ import {
   type Passage,
 } from "~/db/queries";
 import { blockOf } from "../cases/start-session";
-import { passageLine } from "../cases/passage-line";
+import { stateOf } from "../cases/passage-line";
 import { aheadOf, daysAhead, LEAST_PLAYS, type AheadInputs } from "./ahead";
 import { standingOf } from "./standing";
 
@@ -76,9 +76,8 @@ export async function adviceFacts(
       const days = daysOf(passage.id);
       const standing = standingOf(passage, today);
       const last: Day | undefined = days.at(-1)?.day;
-      const block = blockOf(passage, today);
-      if (!ladder || !block || !standing || last === undefined) return [];
-      const line = passageLine(passage, today);
+      if (!ladder || !standing || last === undefined) return [];
+      const block = blockOf(passage, today)!;
       const part =
         ladder.part && materialOf({ links: undefined, stage: 0, task: undefined }, ladder.part);
       const partAtTarget = passage.passed.filter(
@@ -93,12 +92,12 @@ export async function adviceFacts(
           toBar: passage.toBar,
           ladder,
           target: ladder.target,
-          start: line.start ?? ladder.start,
+          start: block.start,
           lasts: playLasts(block),
           comfortable: standing.comfortable,
           ceiling: standing.ceilingMet ? standing.ceiling.value : undefined,
           advised: standing.advised,
-          safe: line.state === "safe",
+          safe: stateOf(passage, today) === "safe",
           days,
           daysOff: daysBetween(last, today),
           daysAtTarget: Math.max(0, ...atTarget.map((each) => each.days)),
