@@ -25,8 +25,13 @@ const playable = (tempo: number) =>
 /** ln of the tempo at which P(clean) is `probability`, above the middle of the fall, in widths. */
 export const widthsTo = (probability: number): number => Math.log((1 - LAPSE) / probability - 1);
 
-/** What no number of plays shows: tiring within a day, a fall that is no exact logistic; ln-tempo. */
+/** What no number of plays shows: tiring within a day, good and bad weeks; ln-tempo. */
 const UNSEEN_SD = 0.012;
+/**
+ * Nor do plays show the exact shape of the fall: what is told of a tempo away from its middle is
+ * off by a share of the way to there.
+ */
+const UNSEEN_SHAPE = 0.05;
 
 interface Part {
   readonly weight: number;
@@ -41,7 +46,7 @@ function mixtureAt(level: Level, probability: number): Part[] {
   return level.filters.map(({ width, level: at, levelVar }, i) => ({
     weight: weights[i]!,
     mean: at + width * widths,
-    sd: Math.sqrt(levelVar + UNSEEN_SD ** 2),
+    sd: Math.sqrt(levelVar + UNSEEN_SD ** 2 + (UNSEEN_SHAPE * width * widths) ** 2),
   }));
 }
 

@@ -2,4 +2,4 @@
  * The version of how sessions are counted. Raised when the counting changes, so that what an older
  * version made is made again at the next start.
  */
-export const COUNTING = 7;
+export const COUNTING = 8;
