@@ -1,3 +1,6 @@
+const TRANSFORM = "<rootDir>/bin/test-transform.mjs";
+const LOOPS = "node_modules/(valibot|@electric-sql/pglite)/dist/.*\\.m?js$";
+
 export default {
   testEnvironment: "node",
   roots: ["<rootDir>/app", "<rootDir>/demo", "<rootDir>/bench"],
@@ -5,9 +8,11 @@ export default {
   moduleNameMapper: { "^~/(.*)$": "<rootDir>/app/$1" },
   moduleFileExtensions: ["ts", "tsx", "js", "mjs", "json", "node"],
   extensionsToTreatAsEsm: [".ts", ".tsx"],
+  transformIgnorePatterns: [`node_modules/(?!(valibot|@electric-sql/pglite)/dist/)`],
   transform: {
+    [LOOPS]: [TRANSFORM, { packages: true }],
     "^.+\\.tsx?$": [
-      "@swc/jest",
+      TRANSFORM,
       {
         jsc: { parser: { syntax: "typescript", tsx: true }, target: "es2022" },
         module: { type: "es6" },

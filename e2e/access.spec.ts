@@ -55,131 +55,133 @@ const PATHS = [...readFileSync("app/routes.ts", "utf8").matchAll(/route\(\s*"([^
   )
   .filter((path) => path.startsWith("studio/"));
 
-test("nobody sees or changes anything without coming in, nor with a forged cookie", async ({
-  teacher,
-  page,
-  server,
-  browser,
-}) => {
-  const { studio, student } = roomOf(await teacher.setsToday());
-  expect(PATHS.length).toBeGreaterThan(20);
-  const [cookie] = await page.context().cookies();
-  expect(cookie).toMatchObject({ name: "fidus", httpOnly: true, sameSite: "Lax" });
-  const [value, signature] = decodeURIComponent(cookie!.value).split(".") as [string, string];
-  const forged = [
-    "",
-    `fidus=${encodeURIComponent(`${value}.${signature.startsWith("A") ? "B" : "A"}${signature.slice(1)}`)}`,
-    `fidus=${encodeURIComponent(Buffer.from(JSON.stringify(UNKNOWN)).toString("base64"))}`,
-  ];
-  for (const [index, header] of forged.entries()) {
-    const stranger = await browser.newContext(contextOptions);
-    const headers: Record<string, string> = header ? { cookie: header } : {};
-    for (const path of index === 0 ? PATHS : PATHS.slice(0, 3)) {
-      const filled = path
-        .replace(":studioId", studio)
-        .replace(":personId", student)
-        .replace(/:\w+/g, UNKNOWN);
-      const url = `${server.address}/${filled}`;
-      const seen = await stranger.request.get(url, { headers, maxRedirects: 0 });
-      expect([302, 400, 401], `GET ${filled}`).toContain(seen.status());
-      if (seen.status() === 302) expect(seen.headers().location).toContain("/sign-in");
-      const sent = await stranger.request.post(url, {
-        headers: { ...headers, origin: server.address },
-        form: { act: "x" },
-        maxRedirects: 0,
-      });
-      expect([400, 401, 405], `POST ${filled}`).toContain(sent.status());
+test(
+  "nobody sees or changes anything without coming in, nor with a forged cookie",
+  { tag: "@main" },
+  async ({ teacher, page, server, browser }) => {
+    const { studio, student } = roomOf(await teacher.setsToday());
+    expect(PATHS.length).toBeGreaterThan(20);
+    const [cookie] = await page.context().cookies();
+    expect(cookie).toMatchObject({ name: "fidus", httpOnly: true, sameSite: "Lax" });
+    const [value, signature] = decodeURIComponent(cookie!.value).split(".") as [string, string];
+    const forged = [
+      "",
+      `fidus=${encodeURIComponent(`${value}.${signature.startsWith("A") ? "B" : "A"}${signature.slice(1)}`)}`,
+      `fidus=${encodeURIComponent(Buffer.from(JSON.stringify(UNKNOWN)).toString("base64"))}`,
+    ];
+    for (const [index, header] of forged.entries()) {
+      const stranger = await browser.newContext(contextOptions);
+      const headers: Record<string, string> = header ? { cookie: header } : {};
+      for (const path of index === 0 ? PATHS : PATHS.slice(0, 3)) {
+        const filled = path
+          .replace(":studioId", studio)
+          .replace(":personId", student)
+          .replace(/:\w+/g, UNKNOWN);
+        const url = `${server.address}/${filled}`;
+        const seen = await stranger.request.get(url, { headers, maxRedirects: 0 });
+        expect([302, 400, 401], `GET ${filled}`).toContain(seen.status());
+        if (seen.status() === 302) expect(seen.headers().location).toContain("/sign-in");
+        const sent = await stranger.request.post(url, {
+          headers: { ...headers, origin: server.address },
+          form: { act: "x" },
+          maxRedirects: 0,
+        });
+        expect([400, 401, 405], `POST ${filled}`).toContain(sent.status());
+      }
+      await stranger.close();
     }
-    await stranger.close();
-  }
-});
+  },
+);
 
-test("a student reaches what is theirs and nothing of another; a parent looks on; a revoked link is over", async ({
-  teacher,
-  page,
-  server,
-  browser,
-}) => {
-  const { address } = server;
-  const mine = roomOf(await teacher.setsToday());
-  const other = await teacher.sends(`/studio/${mine.studio}/students/new`, {
-    name: "Ben",
-    instrument: "",
-  });
-  const bens = other.replace("/pieces/new", "");
-  const link = await linkFor(page, address, mine);
-  const student = await browser.newContext(contextOptions);
-  // Looking at the link, as a program might ahead of a person, lets nobody in.
-  await student.request.get(link);
-  expect((await student.cookies()).length).toBe(0);
-  expect(await enters(student.request, link, address)).toBe(302);
+test(
+  "a student reaches what is theirs and nothing of another; a parent looks on; a revoked link is over",
+  { tag: "@main" },
+  async ({ teacher, page, server, browser }) => {
+    const { address } = server;
+    const mine = roomOf(await teacher.setsToday());
+    const other = await teacher.sends(`/studio/${mine.studio}/students/new`, {
+      name: "Ben",
+      instrument: "",
+    });
+    const bens = other.replace("/pieces/new", "");
+    const link = await linkFor(page, address, mine);
+    const student = await browser.newContext(contextOptions);
+    // Looking at the link, as a program might ahead of a person, lets nobody in.
+    await student.request.get(link);
+    expect((await student.cookies()).length).toBe(0);
+    expect(await enters(student.request, link, address)).toBe(302);
 
-  const status = async (path: string, context = student) =>
-    (await context.request.get(address + path, { maxRedirects: 0 })).status();
-  for (const own of ["/today", "/week", "/log", "", "/times"]) {
-    expect(await status(mine.home + own), own).toBe(200);
-    expect(await status(bens + own), own).toBe(404);
-  }
-  expect(await status(`/studio/${mine.studio}`)).toBe(403);
-  expect(await status(`/studio/${mine.studio}/library`)).toBe(403);
-  expect(await status(`${mine.home}/lesson`)).toBe(403);
-  expect(await status(`${mine.home}/access`)).toBe(403);
-  const headers = { origin: address };
-  const sets = await student.request.post(`${address}${mine.home}/lesson`, {
-    headers,
-    form: { act: "set" },
-  });
-  expect(sets.status()).toBe(403);
-  // A piece of theirs they see and mark; what it is cut into, the teacher says.
-  const piece = /pieces\/[0-9a-f-]{36}/.exec(
-    await (await page.request.get(address + mine.home)).text(),
-  );
-  const onPiece = async (form: Record<string, string>) =>
-    (await student.request.post(`${address}${mine.home}/${piece![0]}`, { headers, form })).status();
-  expect(await status(`${mine.home}/${piece![0]}`)).toBe(200);
-  expect(await onPiece({ act: "mark", mark: "raw", fromBar: "1", toBar: "2" })).toBe(200);
-  expect(await onPiece({ act: "stages", stages: "[]" })).toBe(403);
-  expect(await status(`${mine.home}/${piece![0]}/edit`)).toBe(403);
+    const status = async (path: string, context = student) =>
+      (await context.request.get(address + path, { maxRedirects: 0 })).status();
+    for (const own of ["/today", "/week", "/log", "", "/times"]) {
+      expect(await status(mine.home + own), own).toBe(200);
+      expect(await status(bens + own), own).toBe(404);
+    }
+    expect(await status(`/studio/${mine.studio}`)).toBe(403);
+    expect(await status(`/studio/${mine.studio}/library`)).toBe(403);
+    expect(await status(`${mine.home}/lesson`)).toBe(403);
+    expect(await status(`${mine.home}/access`)).toBe(403);
+    const headers = { origin: address };
+    const sets = await student.request.post(`${address}${mine.home}/lesson`, {
+      headers,
+      form: { act: "set" },
+    });
+    expect(sets.status()).toBe(403);
+    // A piece of theirs they see and mark; what it is cut into, the teacher says.
+    const piece = /pieces\/[0-9a-f-]{36}/.exec(
+      await (await page.request.get(address + mine.home)).text(),
+    );
+    const onPiece = async (form: Record<string, string>) =>
+      (
+        await student.request.post(`${address}${mine.home}/${piece![0]}`, { headers, form })
+      ).status();
+    expect(await status(`${mine.home}/${piece![0]}`)).toBe(200);
+    expect(await onPiece({ act: "mark", mark: "raw", fromBar: "1", toBar: "2" })).toBe(200);
+    expect(await onPiece({ act: "stages", stages: "[]" })).toBe(403);
+    expect(await status(`${mine.home}/${piece![0]}/edit`)).toBe(403);
 
-  // A teacher of another room finds nothing of this one.
-  const elsewhere = await browser.newContext(contextOptions);
-  await new Teacher(await elsewhere.newPage(), address).opensTheWorkshop();
-  expect(await status(mine.home, elsewhere)).toBe(404);
-  expect(await status(`${mine.home}/today`, elsewhere)).toBe(404);
-  await elsewhere.close();
+    // A teacher of another room finds nothing of this one.
+    const elsewhere = await browser.newContext(contextOptions);
+    await new Teacher(await elsewhere.newPage(), address).opensTheWorkshop();
+    expect(await status(mine.home, elsewhere)).toBe(404);
+    expect(await status(`${mine.home}/today`, elsewhere)).toBe(404);
+    await elsewhere.close();
 
-  // A parent sees, and may change nothing.
-  await page.getByLabel("Parent's name").fill("Hanne");
-  await page.getByRole("button", { name: "Add, with a link" }).click();
-  await expect(page.locator("output")).not.toHaveText(link);
-  const parent = await browser.newContext(contextOptions);
-  expect(await enters(parent.request, await page.locator("output").innerText(), address)).toBe(302);
-  expect(await status(`${mine.home}/week`, parent)).toBe(200);
-  expect(await status(`${bens}/week`, parent)).toBe(404);
-  const byHand = { id: crypto.randomUUID(), minutes: "10", daysAgo: "0", itemId: "" };
-  const writes = await parent.request.post(`${address}${mine.home}/week`, {
-    headers,
-    form: byHand,
-  });
-  expect(writes.status()).toBe(403);
-  await parent.close();
+    // A parent sees, and may change nothing.
+    await page.getByLabel("Parent's name").fill("Hanne");
+    await page.getByRole("button", { name: "Add, with a link" }).click();
+    await expect(page.locator("output")).not.toHaveText(link);
+    const parent = await browser.newContext(contextOptions);
+    expect(await enters(parent.request, await page.locator("output").innerText(), address)).toBe(
+      302,
+    );
+    expect(await status(`${mine.home}/week`, parent)).toBe(200);
+    expect(await status(`${bens}/week`, parent)).toBe(404);
+    const byHand = { id: crypto.randomUUID(), minutes: "10", daysAgo: "0", itemId: "" };
+    const writes = await parent.request.post(`${address}${mine.home}/week`, {
+      headers,
+      form: byHand,
+    });
+    expect(writes.status()).toBe(403);
+    await parent.close();
 
-  // The link is lost: it ends, and whoever came in with it is out.
-  await page.getByRole("button", { name: "End this link" }).click();
-  await expect(page.getByText("No link is out.")).toBeVisible();
-  expect(await status(`${mine.home}/today`)).toBe(302);
-  expect(await status(new URL(link).pathname)).toBe(404);
-  expect(await enters(student.request, link, address)).toBe(401);
+    // The link is lost: it ends, and whoever came in with it is out.
+    await page.getByRole("button", { name: "End this link" }).click();
+    await expect(page.getByText("No link is out.")).toBeVisible();
+    expect(await status(`${mine.home}/today`)).toBe(302);
+    expect(await status(new URL(link).pathname)).toBe(404);
+    expect(await enters(student.request, link, address)).toBe(401);
 
-  // Signed out everywhere: the new one is out as well.
-  const again = await linkFor(page, address, mine);
-  expect(await enters(student.request, again, address)).toBe(302);
-  expect(await status(`${mine.home}/today`)).toBe(200);
-  await page.getByRole("button", { name: "Sign out on all devices" }).click();
-  await expect(page.getByText("Signed out everywhere.")).toBeVisible();
-  expect(await status(`${mine.home}/today`)).toBe(302);
-  await student.close();
-});
+    // Signed out everywhere: the new one is out as well.
+    const again = await linkFor(page, address, mine);
+    expect(await enters(student.request, again, address)).toBe(302);
+    expect(await status(`${mine.home}/today`)).toBe(200);
+    await page.getByRole("button", { name: "Sign out on all devices" }).click();
+    await expect(page.getByText("Signed out everywhere.")).toBeVisible();
+    expect(await status(`${mine.home}/today`)).toBe(302);
+    await student.close();
+  },
+);
 
 test("signing in with a password; guessing it a thousand times is slowed down; a calendar can't be guessed", async ({
   page,

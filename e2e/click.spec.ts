@@ -52,7 +52,7 @@ for (const tempo of [60, 138, 300]) {
   });
 }
 
-test("a tempo change at a bar line leaves no gap", async ({ page }) => {
+test("a tempo change at a bar line leaves no gap", { tag: "@main" }, async ({ page }) => {
   await check(page, { tempo: 96, then: 131, perBeat: 3, seconds: 30 });
   const { worst, counts } = await report(page, 30_000);
   expect(worst).toBeLessThanOrEqual(1);

@@ -52,34 +52,35 @@ test("so it is in a form of one line, and with a tick", async ({ teacher, page, 
   await expect(page.getByLabel(/^A note, before/)).toHaveValue("long notes");
 });
 
-test("a form is refused at its field before it is sent, and by the server all the same", async ({
-  teacher,
-  page,
-}) => {
-  await teacher.comesToAFirstPiece();
-  await page.getByLabel("Title").fill("Weir Song");
-  await page.getByLabel("Number of bars").fill("0");
-  let sent = 0;
-  page.on("request", (request) => (sent += Number(request.method() === "POST")));
-  await page.getByRole("button", { name: "Add and open its bars" }).click();
-  const bars = page.getByLabel("Number of bars");
-  await expect(bars).toHaveAttribute("aria-invalid", "true");
-  await expect(bars).toBeFocused();
-  expect(sent).toBe(0);
-  await bars.fill("12");
-  await expect(bars).toHaveAttribute("aria-invalid", "false");
-  await page.getByRole("button", { name: "Add and open its bars" }).click();
-  await expect(page.getByRole("heading", { level: 1 })).toHaveText("Weir Song");
+test(
+  "a form is refused at its field before it is sent, and by the server all the same",
+  { tag: "@main" },
+  async ({ teacher, page }) => {
+    await teacher.comesToAFirstPiece();
+    await page.getByLabel("Title").fill("Weir Song");
+    await page.getByLabel("Number of bars").fill("0");
+    let sent = 0;
+    page.on("request", (request) => (sent += Number(request.method() === "POST")));
+    await page.getByRole("button", { name: "Add and open its bars" }).click();
+    const bars = page.getByLabel("Number of bars");
+    await expect(bars).toHaveAttribute("aria-invalid", "true");
+    await expect(bars).toBeFocused();
+    expect(sent).toBe(0);
+    await bars.fill("12");
+    await expect(bars).toHaveAttribute("aria-invalid", "false");
+    await page.getByRole("button", { name: "Add and open its bars" }).click();
+    await expect(page.getByRole("heading", { level: 1 })).toHaveText("Weir Song");
 
-  // A concert that is over: the page can't know the room's day better than the server.
-  await page.goto(page.url().replace(/\/students\/.*/, ""));
-  await page.getByText("The concert", { exact: true }).click();
-  await page.getByLabel("What it is").fill("Weir Fair");
-  await teacher.typesDay("On", "2020-05-04");
-  await page.getByRole("button", { name: "Keep the date" }).click();
-  await expect(page.getByText("That day is over. Choose one ahead.")).toBeVisible();
-  await expect(page.getByLabel("What it is")).toHaveValue("Weir Fair");
-});
+    // A concert that is over: the page can't know the room's day better than the server.
+    await page.goto(page.url().replace(/\/students\/.*/, ""));
+    await page.getByText("The concert", { exact: true }).click();
+    await page.getByLabel("What it is").fill("Weir Fair");
+    await teacher.typesDay("On", "2020-05-04");
+    await page.getByRole("button", { name: "Keep the date" }).click();
+    await expect(page.getByText("That day is over. Choose one ahead.")).toBeVisible();
+    await expect(page.getByLabel("What it is")).toHaveValue("Weir Fair");
+  },
+);
 
 test("times are typed with keys alone, part by part, and are there again", async ({
   teacher,

@@ -1,23 +1,24 @@
 import { expect, test } from "./support/fixtures";
 import { newName, PASSWORD } from "./support/teacher";
 
-test("pages carry a policy that lets only their own scripts and styles run", async ({
-  page,
-  server,
-}) => {
-  const answer = await page.goto(`${server.address}/open`);
-  const headers = answer!.headers();
-  const policy = headers["content-security-policy"]!;
-  const nonce = /script-src 'self' 'nonce-([^']+)'/.exec(policy)![1]!;
-  expect(policy).toContain("default-src 'self'");
-  expect(policy).not.toContain("unsafe-eval");
-  expect(headers["x-content-type-options"]).toBe("nosniff");
-  expect(headers["x-powered-by"]).toBeUndefined();
-  const again = await page.request.get(`${server.address}/open`);
-  expect(again.headers()["content-security-policy"]).not.toContain(nonce);
-});
+test(
+  "pages carry a policy that lets only their own scripts and styles run",
+  { tag: "@main" },
+  async ({ page, server }) => {
+    const answer = await page.goto(`${server.address}/open`);
+    const headers = answer!.headers();
+    const policy = headers["content-security-policy"]!;
+    const nonce = /script-src 'self' 'nonce-([^']+)'/.exec(policy)![1]!;
+    expect(policy).toContain("default-src 'self'");
+    expect(policy).not.toContain("unsafe-eval");
+    expect(headers["x-content-type-options"]).toBe("nosniff");
+    expect(headers["x-powered-by"]).toBeUndefined();
+    const again = await page.request.get(`${server.address}/open`);
+    expect(again.headers()["content-security-policy"]).not.toContain(nonce);
+  },
+);
 
-test("nothing is asked of any other host", async ({ page, teacher, server }) => {
+test("nothing is asked of any other host", { tag: "@main" }, async ({ page, teacher, server }) => {
   const hosts = new Set<string>();
   page.on("request", (request) => hosts.add(new URL(request.url()).host));
   await teacher.opensARoom();

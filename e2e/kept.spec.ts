@@ -12,28 +12,27 @@ const reconnect = (page: Page) => page.context().unroute(EVENTS);
 const todayOf = (page: Page) =>
   page.locator('a[href$="/today"]').first().getAttribute("href") as Promise<string>;
 
-test("what was played without a connection is sent from whatever page is opened next", async ({
-  teacher,
-  player,
-  page,
-  server,
-}) => {
-  await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
-  const today = await todayOf(page);
-  await player.starts();
-  await player.playsClean();
-  await expect(page.getByText("All kept")).toBeVisible();
-  await cutOff(page);
-  await player.playsClean(3);
-  await player.sees("4 of 9");
-  await page.goto(server.address + today);
-  await expect(page.getByText(/plays of yours lie only on this device/)).toBeVisible();
-  await reconnect(page);
-  await page.evaluate(() => window.dispatchEvent(new Event("online")));
-  await expect(page.getByText(/of yours lie/)).toBeHidden();
-  await page.goto(server.address + today.replace(/today$/, "log"));
-  await expect(page.getByText(/4 of [45] clean/).first()).toBeVisible();
-});
+test(
+  "what was played without a connection is sent from whatever page is opened next",
+  { tag: "@main" },
+  async ({ teacher, player, page, server }) => {
+    await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
+    const today = await todayOf(page);
+    await player.starts();
+    await player.playsClean();
+    await expect(page.getByText("All kept")).toBeVisible();
+    await cutOff(page);
+    await player.playsClean(3);
+    await player.sees("4 of 9");
+    await page.goto(server.address + today);
+    await expect(page.getByText(/plays of yours lie only on this device/)).toBeVisible();
+    await reconnect(page);
+    await page.evaluate(() => window.dispatchEvent(new Event("online")));
+    await expect(page.getByText(/of yours lie/)).toBeHidden();
+    await page.goto(server.address + today.replace(/today$/, "log"));
+    await expect(page.getByText(/4 of [45] clean/).first()).toBeVisible();
+  },
+);
 
 test("a stop for pain that arrives late closes the playing on the page that is open by then", async ({
   teacher,

@@ -63,41 +63,42 @@ test("the server is killed between two plays, and again: not one is lost, none t
   await server.stop();
 });
 
-test("killed while writing: the directory opens again with every acknowledged event", async ({
-  page,
-  dataDir,
-}) => {
-  let server = await FidusServer.start({ dataDir });
-  const teacher = new Teacher(page, server.address);
-  await new Player(page).goesToTheStand(await teacher.setsToday());
-  const url = page.url().replace(/stand$/, "events");
-  const { origin } = new URL(url);
-  const event = (seq: number) => ({
-    id: crypto.randomUUID(),
-    seq,
-    at: Date.now(),
-    kind: "repeated",
-    payload: {},
-  });
-  let acknowledged = 0;
-  const writing = (async () => {
-    for (let seq = 0; seq < 400; seq++) {
-      const headers = { "Content-Type": "application/json", Origin: origin };
-      const body = JSON.stringify({ events: [event(seq)] });
-      const answer = await page.request.post(url, { headers, data: Buffer.from(body) });
-      if (answer.ok()) acknowledged = seq + 1;
-    }
-  })().catch(() => undefined);
-  await expect.poll(() => acknowledged).toBeGreaterThan(30);
-  await server.killHard();
-  await writing;
+test(
+  "killed while writing: the directory opens again with every acknowledged event",
+  { tag: "@main" },
+  async ({ page, dataDir }) => {
+    let server = await FidusServer.start({ dataDir });
+    const teacher = new Teacher(page, server.address);
+    await new Player(page).goesToTheStand(await teacher.setsToday());
+    const url = page.url().replace(/stand$/, "events");
+    const { origin } = new URL(url);
+    const event = (seq: number) => ({
+      id: crypto.randomUUID(),
+      seq,
+      at: Date.now(),
+      kind: "repeated",
+      payload: {},
+    });
+    let acknowledged = 0;
+    const writing = (async () => {
+      for (let seq = 0; seq < 400; seq++) {
+        const headers = { "Content-Type": "application/json", Origin: origin };
+        const body = JSON.stringify({ events: [event(seq)] });
+        const answer = await page.request.post(url, { headers, data: Buffer.from(body) });
+        if (answer.ok()) acknowledged = seq + 1;
+      }
+    })().catch(() => undefined);
+    await expect.poll(() => acknowledged).toBeGreaterThan(30);
+    await server.killHard();
+    await writing;
 
-  server = await FidusServer.start({ dataDir, port: server.port });
-  const { events } = (await (await page.request.get(url)).json()) as Stored;
-  expect(events.length).toBeGreaterThanOrEqual(acknowledged);
-  await page.goto(server.address);
-  await server.stop();
-});
+    server = await FidusServer.start({ dataDir, port: server.port });
+    const { events } = (await (await page.request.get(url)).json()) as Stored;
+    expect(events.length).toBeGreaterThanOrEqual(acknowledged);
+    await page.goto(server.address);
+    await server.stop();
+  },
+);
 
 test("a second process on the same directory is refused with a sentence", async ({ dataDir }) => {
   const server = await FidusServer.start({ dataDir });

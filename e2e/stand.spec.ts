@@ -4,18 +4,22 @@ import { ready } from "./support/ready";
 /** Where something is pressed in mid-play: slow enough for a hand also on the fast clock. */
 const SLOW = { start: 20, target: 40, step: 10 } as const;
 
-test("undo takes a verdict back, and the play can be judged again", async ({ teacher, player }) => {
-  await player.goesToTheStand(await teacher.setsToday({ ...SLOW, clean: 3 }));
-  await player.starts();
-  await player.playsClean();
-  await player.sees("1 of 3");
-  await player.button("Undo").click();
-  await player.sees("0 of 3");
-  await expect(player.button(/^Flawed/)).toBeEnabled();
-  await player.marksFlawed();
-  await player.playsClean();
-  await player.sees("1 of 3");
-});
+test(
+  "undo takes a verdict back, and the play can be judged again",
+  { tag: "@main" },
+  async ({ teacher, player }) => {
+    await player.goesToTheStand(await teacher.setsToday({ ...SLOW, clean: 3 }));
+    await player.starts();
+    await player.playsClean();
+    await player.sees("1 of 3");
+    await player.button("Undo").click();
+    await player.sees("0 of 3");
+    await expect(player.button(/^Flawed/)).toBeEnabled();
+    await player.marksFlawed();
+    await player.playsClean();
+    await player.sees("1 of 3");
+  },
+);
 
 test("a flawed play may say where and what, and smaller is offered there", async ({
   teacher,
@@ -60,38 +64,38 @@ test("one clean play after many flawed ones: once more is offered before it goes
   await player.seesTempo(30);
 });
 
-test("slower, faster, skip, rest, leave and pause do what they say", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  await player.goesToTheStand(await teacher.setsToday({ ...SLOW, rest: 30, clean: 1 }, [1, 8]));
-  await player.starts();
-  await player.hears("play");
-  await player.button("Faster").click();
-  await player.seesTempo(22);
-  await page.keyboard.press("ArrowDown");
-  await page.keyboard.press("ArrowDown");
-  await player.seesTempo(18);
-  await player.playsClean();
-  await expect(page.getByRole("timer")).toBeVisible();
-  await player.button(/^Go on now/).click();
-  await player.seesTempo(20);
-  await player.button("Skip").click();
-  await player.seesTempo(30);
-  // What the mouse has pressed leaves Space to the play.
-  await page.keyboard.press(" ");
-  await player.hears("stopped");
-  await player.button("Note").click();
-  await page.getByLabel("One line").fill("Breathe before bar 3");
-  await page.keyboard.press("Enter");
-  await player.button("It hurts: stop").click();
-  await expect(page.getByText("Stop at pain, numbness or tingling.")).toBeVisible();
-  await page.getByRole("link", { name: "To the summary" }).click();
-  await expect(page.getByText("Breathe before bar 3")).toBeVisible();
-  await page.getByRole("link", { name: "Week" }).click();
-  await expect(page.getByText("Stopped for pain today.")).toBeVisible();
-});
+test(
+  "slower, faster, skip, rest, leave and pause do what they say",
+  { tag: "@main" },
+  async ({ teacher, player, page }) => {
+    await player.goesToTheStand(await teacher.setsToday({ ...SLOW, rest: 30, clean: 1 }, [1, 8]));
+    await player.starts();
+    await player.hears("play");
+    await player.button("Faster").click();
+    await player.seesTempo(22);
+    await page.keyboard.press("ArrowDown");
+    await page.keyboard.press("ArrowDown");
+    await player.seesTempo(18);
+    await player.playsClean();
+    await expect(page.getByRole("timer")).toBeVisible();
+    await player.button(/^Go on now/).click();
+    await player.seesTempo(20);
+    await player.button("Skip").click();
+    await player.seesTempo(30);
+    // What the mouse has pressed leaves Space to the play.
+    await page.keyboard.press(" ");
+    await player.hears("stopped");
+    await player.button("Note").click();
+    await page.getByLabel("One line").fill("Breathe before bar 3");
+    await page.keyboard.press("Enter");
+    await player.button("It hurts: stop").click();
+    await expect(page.getByText("Stop at pain, numbness or tingling.")).toBeVisible();
+    await page.getByRole("link", { name: "To the summary" }).click();
+    await expect(page.getByText("Breathe before bar 3")).toBeVisible();
+    await page.getByRole("link", { name: "Week" }).click();
+    await expect(page.getByText("Stopped for pain today.")).toBeVisible();
+  },
+);
 
 test("leaving the last passage after a flawed play offers the slow correct one first", async ({
   teacher,

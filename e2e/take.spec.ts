@@ -106,24 +106,24 @@ test("a refused microphone leaves everything else working", async ({ teacher, pl
   await player.sees("1 of 2");
 });
 
-test("whoever leaves right after the last bar has the take of it", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  await page.addInitScript(() => localStorage.setItem("fidus-take-delay", "0.1"));
-  await player.goesToTheStand(await teacher.setsToday({ start: 200, target: 240, clean: 2 }));
-  const session = page.url().replace(/\/stand$/, "");
-  await player.button("Record the next play").click();
-  await player.button("Record it").click();
-  await expect(page.getByText(/^The next play is recorded/)).toBeVisible();
-  await player.starts();
-  await player.playsThrough();
-  const kept = page.waitForResponse(
-    (answer) => answer.url().includes("/takes/") && answer.request().method() === "POST",
-  );
-  await page.getByRole("link", { name: "Leave the stand" }).click();
-  expect((await kept).status()).toBe(200);
-  await page.goto(session);
-  await expect(page.getByRole("link", { name: /200 bpm/ })).toBeVisible();
-});
+test(
+  "whoever leaves right after the last bar has the take of it",
+  { tag: "@main" },
+  async ({ teacher, player, page }) => {
+    await page.addInitScript(() => localStorage.setItem("fidus-take-delay", "0.1"));
+    await player.goesToTheStand(await teacher.setsToday({ start: 200, target: 240, clean: 2 }));
+    const session = page.url().replace(/\/stand$/, "");
+    await player.button("Record the next play").click();
+    await player.button("Record it").click();
+    await expect(page.getByText(/^The next play is recorded/)).toBeVisible();
+    await player.starts();
+    await player.playsThrough();
+    const kept = page.waitForResponse(
+      (answer) => answer.url().includes("/takes/") && answer.request().method() === "POST",
+    );
+    await page.getByRole("link", { name: "Leave the stand" }).click();
+    expect((await kept).status()).toBe(200);
+    await page.goto(session);
+    await expect(page.getByRole("link", { name: /200 bpm/ })).toBeVisible();
+  },
+);

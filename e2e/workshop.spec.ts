@@ -42,16 +42,20 @@ test("the stairs are walked with the keys, and a rung is heard with Enter", asyn
   await expect(page.getByRole("button", { name: "Silence" })).toBeVisible();
 });
 
-test("when it doesn't fit, offers do, one press away", async ({ teacher, page }) => {
-  await teacher.opensTheWorkshop([1, 8]);
-  await teacher.fills({ Start: 60, Target: 120, Step: 2 });
-  const offers = page.getByRole("heading", { name: "It is not likely to fit." });
-  await expect(offers).toBeVisible();
-  const before = await teacher.figure("Through in").innerText();
-  await page.locator("section", { has: offers }).getByRole("button").first().click();
-  await expect(teacher.figure("Through in")).not.toHaveText(before);
-  await expect(offers).toBeHidden();
-});
+test(
+  "when it doesn't fit, offers do, one press away",
+  { tag: "@main" },
+  async ({ teacher, page }) => {
+    await teacher.opensTheWorkshop([1, 8]);
+    await teacher.fills({ Start: 60, Target: 120, Step: 2 });
+    const offers = page.getByRole("heading", { name: "It is not likely to fit." });
+    await expect(offers).toBeVisible();
+    const before = await teacher.figure("Through in").innerText();
+    await page.locator("section", { has: offers }).getByRole("button").first().click();
+    await expect(teacher.figure("Through in")).not.toHaveText(before);
+    await expect(offers).toBeHidden();
+  },
+);
 
 test("schools make a programme: added, moved with the keys, taken out", async ({
   teacher,
@@ -88,29 +92,30 @@ test("two ladders side by side, and one of them taken", async ({ teacher, page }
   await expect(page.getByRole("radio", { name: "Even steps" })).toBeChecked();
 });
 
-test("a ladder is kept in the library and fitted to the next passage", async ({
-  teacher,
-  page,
-}) => {
-  await teacher.opensTheWorkshop();
-  await teacher.chooses("Forward and back");
-  await teacher.fills({ Start: 60, Target: 120 });
-  await page.getByRole("button", { name: "Keep in the library" }).click();
-  const dialog = page.getByRole("dialog");
-  await dialog.getByRole("button", { name: "Keep in the library" }).click();
-  await expect(dialog.getByText("Give it a name.")).toBeVisible();
-  await dialog.getByLabel("Name in the library").fill("Control");
-  await dialog.getByRole("button", { name: "Keep in the library" }).click();
-  await expect(page.getByText("Kept as “Control”.")).toBeVisible();
-  await teacher.chooses("Even steps");
-  await teacher.fills({ Target: 200 });
-  await page.getByLabel("From the library").press("Enter");
-  await page.getByRole("option", { name: "Control" }).press("Enter");
-  await expect(page.getByRole("radio", { name: "Forward and back" })).toBeChecked();
-  await expect(teacher.number("Start")).toHaveValue("100");
-  await page.getByRole("link", { name: "Library" }).click();
-  await expect(page.getByRole("row").filter({ hasText: "Control" })).toBeVisible();
-  await page.getByRole("button", { name: "Take “Control” out" }).click();
-  await page.getByRole("button", { name: "Take out", exact: true }).click();
-  await expect(page.getByText("Nothing kept yet.")).toBeVisible();
-});
+test(
+  "a ladder is kept in the library and fitted to the next passage",
+  { tag: "@main" },
+  async ({ teacher, page }) => {
+    await teacher.opensTheWorkshop();
+    await teacher.chooses("Forward and back");
+    await teacher.fills({ Start: 60, Target: 120 });
+    await page.getByRole("button", { name: "Keep in the library" }).click();
+    const dialog = page.getByRole("dialog");
+    await dialog.getByRole("button", { name: "Keep in the library" }).click();
+    await expect(dialog.getByText("Give it a name.")).toBeVisible();
+    await dialog.getByLabel("Name in the library").fill("Control");
+    await dialog.getByRole("button", { name: "Keep in the library" }).click();
+    await expect(page.getByText("Kept as “Control”.")).toBeVisible();
+    await teacher.chooses("Even steps");
+    await teacher.fills({ Target: 200 });
+    await page.getByLabel("From the library").press("Enter");
+    await page.getByRole("option", { name: "Control" }).press("Enter");
+    await expect(page.getByRole("radio", { name: "Forward and back" })).toBeChecked();
+    await expect(teacher.number("Start")).toHaveValue("100");
+    await page.getByRole("link", { name: "Library" }).click();
+    await expect(page.getByRole("row").filter({ hasText: "Control" })).toBeVisible();
+    await page.getByRole("button", { name: "Take “Control” out" }).click();
+    await page.getByRole("button", { name: "Take out", exact: true }).click();
+    await expect(page.getByText("Nothing kept yet.")).toBeVisible();
+  },
+);
