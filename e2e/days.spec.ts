@@ -166,6 +166,12 @@ test("a scale goes through three weeks' keys, its notes at the stand in each of 
   await page.getByRole("button", { name: "Set the week" }).click();
   await page.waitForURL(/\/weeks\//);
 
+  const notesAsked = new Set<string>();
+  page.on("request", (request) => {
+    if (/\/sessions\/[^/]+\/notes\//.test(request.url())) notesAsked.add(request.url());
+  });
+  const notesOf = async (url: string) => (await page.request.get(url)).text();
+  const notes = new Map<string, string>();
   let drawn = 0;
   for (const [week, key] of ["C major", "G major", "D major"].entries()) {
     if (week > 0) await days.goesTo(7 * week, [page]);
@@ -176,6 +182,7 @@ test("a scale goes through three weeks' keys, its notes at the stand in each of 
     // C has no signs, G one, D two: nothing else is drawn otherwise.
     await expect.poll(() => page.locator("main svg use").count()).toBeGreaterThan(drawn);
     drawn = await page.locator("main svg use").count();
+    for (const url of notesAsked) notes.set(url, notes.get(url) ?? (await notesOf(url)));
     if (week === 0) await page.getByRole("button", { name: "Go to the stand" }).click();
     await player.starts();
     await player.playsClean();
@@ -183,6 +190,9 @@ test("a scale goes through three weeks' keys, its notes at the stand in each of 
     await page.goto(`${home}/log`);
     await expect(page.getByText(key).first()).toBeVisible();
   }
+  // Whoever looks at a session of old, or hears a take of it, sees them in the key of then.
+  expect(new Set(notes.values()).size).toBeGreaterThanOrEqual(3);
+  for (const [url, then] of notes) expect(await notesOf(url)).toBe(then);
   await page.goto(home);
   await page.getByRole("link", { name: /^Bars 1–2/ }).click();
   const keys = page.getByRole("table").filter({ hasText: "Fastest clean" });

@@ -75,3 +75,27 @@ test("a page that is sent in the visitor's language of dates", async ({
   await expect(german.locator("header p")).toContainText(long);
   await german.context().close();
 });
+
+test("what pages are made of comes packed, few files at a time, and is kept", async ({ server }) => {
+  const pageText = await (await fetch(`${server.address}/open`)).text();
+  const files = [...new Set(pageText.match(/\/assets\/[\w.-]+\.(?:js|css)/g))];
+  expect(files.length).toBeGreaterThan(3);
+  expect(files.length).toBeLessThan(25);
+  let seen = 0;
+  const asked = (file: string, packed: string) =>
+    fetch(server.address + file, { headers: { "Accept-Encoding": packed } });
+  for (const file of files) {
+    // Whoever can't unpack it is given the same as it is; the smallest are not worth packing.
+    const plain = await asked(file, "identity");
+    expect(plain.headers.get("content-encoding")).toBeNull();
+    const text = await plain.text();
+    const packed = await asked(file, "br");
+    expect(packed.headers.get("cache-control")).toMatch(/immutable/);
+    expect(await packed.text()).toBe(text);
+    if (text.length < 2000) continue;
+    expect([file, packed.headers.get("content-encoding")]).toEqual([file, "br"]);
+    seen++;
+  }
+  expect(seen).toBeGreaterThan(3);
+  expect((await asked("/assets/no-such-file.js", "br")).status).toBe(404);
+});

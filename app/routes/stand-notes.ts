@@ -4,9 +4,9 @@ import { idsOf, notFound } from "~/server/boundary";
 import { standNotes } from "~/server/cases/stand";
 import type { Route } from "./+types/stand-notes";
 
-/** The notes of a passage as the stand draws them, for a width. */
+/** The notes of a passage as a session has them, for a width. */
 export const loader = (asked: Route.LoaderArgs) =>
-  forSession(asked, "practise", async ({ services, studioId, sessionId }) => {
+  forSession(asked, "see", async ({ services, studioId, sessionId }) => {
     const { passageId } = idsOf(asked.params, "passageId");
     const read = readEngravingAsked(asked.request.url);
     if (!read.ok) return Response.json({ sentence: read.error }, { status: 400 });

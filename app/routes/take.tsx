@@ -21,13 +21,14 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 ];
 
 export const loader = (asked: Route.LoaderArgs) =>
-  forTake(asked, "listen", async ({ services, studioId, takeId, personId, who }) => {
+  forTake(asked, "listen", async ({ services, studioId, takeId, who }) => {
     const { beside } = readQuery(asked.request, besideSchema);
     const page = await takePage(services, studioId, takeId, { listener: who.personId, beside });
     const teaches = who.role === "teacher";
     const looksOnly = who.role === "parent";
-    const { pieceId, hasNotes } = page.passage;
-    const notes = `/studio/${studioId}/students/${personId}/pieces/${pieceId}/notation`;
+    const { id: passageId, hasNotes } = page.passage;
+    // As they were at the stand: in the key that the session was in.
+    const notes = `/studio/${studioId}/sessions/${page.take.sessionId}/notes/${passageId}`;
     return {
       studioId,
       teaches,

@@ -78,6 +78,14 @@ describe("comfortable tempo and ceiling", () => {
     expect(cleanAt(92)).toBeCloseTo(0.49, 1);
   });
 
+  test("what no number of plays shows stays unsure, the more so away from the middle of the fall", () => {
+    const level = practised(3, 100, 0);
+    // As if the level were known exactly.
+    const sure = { ...level, filters: [{ ...level.filters[2]!, levelVar: 0 }] };
+    expect(spread(told(sure).ceiling)).toBeGreaterThan(1.02);
+    expect(spread(told(sure).comfortable)).toBeGreaterThan(spread(told(sure).ceiling));
+  });
+
   test("who gains a percent a day is told where they are, not where they were", () => {
     const { comfortable } = told(practised(30, 60, 0.01));
     const truth = tempoAt({ centre: Math.log(60 * 1.01 ** 29), width: 0.08 }, 0.9);
