@@ -76,7 +76,9 @@ test("a page that is sent in the visitor's language of dates", async ({
   await german.context().close();
 });
 
-test("what pages are made of comes packed, few files at a time, and is kept", async ({ server }) => {
+test("what pages are made of comes packed, few files at a time, and is kept", async ({
+  server,
+}) => {
   const pageText = await (await fetch(`${server.address}/open`)).text();
   const files = [...new Set(pageText.match(/\/assets\/[\w.-]+\.(?:js|css)/g))];
   expect(files.length).toBeGreaterThan(3);
