@@ -8,6 +8,27 @@ import { comesIn, views } from "./support/views";
 const FOLDER = "docs/screenshots";
 const DESK = { width: 1280, height: 800 };
 
+const STILL_MS = 600;
+
+/** Until nothing has changed on the page for a while: tables and notes come in more than one step. */
+const stands = (page: Page) =>
+  page.evaluate(
+    (still) =>
+      new Promise<void>((resolve) => {
+        let timer = setTimeout(resolve, still);
+        const again = () => {
+          clearTimeout(timer);
+          timer = setTimeout(resolve, still);
+        };
+        new MutationObserver(again).observe(document, {
+          subtree: true,
+          childList: true,
+          attributes: true,
+        });
+      }),
+    STILL_MS,
+  );
+
 const shoot = (page: Page, name: string) =>
   page.screenshot({ path: `${FOLDER}/${name}.png`, animations: "disabled", caret: "initial" });
 
@@ -101,7 +122,9 @@ test("pictures of every main view", async ({ page }) => {
     }
     await open(page, server.address);
     await page.waitForLoadState("networkidle");
+    await stands(page);
     await page.mouse.move(4, 400);
+    await page.evaluate(() => scrollTo(0, 0));
     await shoot(page, name);
   }
   await shootATake(page, server.address);

@@ -69,6 +69,7 @@ export const views: readonly View[] = [
     open: student("Maud Ferrier", async (page) => {
       await page.getByRole("link", { name: "Open the bars" }).last().click();
       await page.waitForURL(/\/pieces\//);
+      await page.locator("main svg .measure").first().waitFor();
       await page.waitForLoadState("networkidle");
     }),
   },
