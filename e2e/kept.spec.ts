@@ -1,5 +1,6 @@
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/fixtures";
+import type { Player } from "./support/player";
 import { ready } from "./support/ready";
 
 const EVENTS = "**/events";
@@ -9,27 +10,33 @@ const cutOff = (page: Page) =>
   page.context().route(EVENTS, (route) => route.abort("connectionfailed"));
 const reconnect = (page: Page) => page.context().unroute(EVENTS);
 
-const todayOf = (page: Page) =>
-  page.locator('a[href$="/today"]').first().getAttribute("href") as Promise<string>;
+const backOnline = async (page: Page) => {
+  await reconnect(page);
+  await page.evaluate(() => window.dispatchEvent(new Event("online")));
+};
+
+/** Plays once, which arrives, and nothing from then on. */
+async function playsUntilCutOff(player: Player, today: string) {
+  await player.goesToTheStand(today);
+  await player.starts();
+  await player.playsClean();
+  await expect(player.page.getByText("All kept")).toBeVisible();
+  await cutOff(player.page);
+}
 
 test(
   "what was played without a connection is sent from whatever page is opened next",
   { tag: "@main" },
-  async ({ teacher, player, page, server }) => {
-    await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
-    const today = await todayOf(page);
-    await player.starts();
-    await player.playsClean();
-    await expect(page.getByText("All kept")).toBeVisible();
-    await cutOff(page);
+  async ({ teacher, player, page }) => {
+    const today = await teacher.setsToday({ clean: 9 });
+    await playsUntilCutOff(player, today);
     await player.playsClean(3);
     await player.sees("4 of 9");
-    await page.goto(server.address + today);
+    await page.goto(today);
     await expect(page.getByText(/plays of yours lie only on this device/)).toBeVisible();
-    await reconnect(page);
-    await page.evaluate(() => window.dispatchEvent(new Event("online")));
+    await backOnline(page);
     await expect(page.getByText(/of yours lie/)).toBeHidden();
-    await page.goto(server.address + today.replace(/today$/, "log"));
+    await page.goto(today.replace(/today$/, "log"));
     await expect(page.getByText(/4 of [45] clean/).first()).toBeVisible();
   },
 );
@@ -38,21 +45,15 @@ test("a stop for pain that arrives late closes the playing on the page that is o
   teacher,
   player,
   page,
-  server,
 }) => {
-  await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
-  const today = await todayOf(page);
-  await player.starts();
-  await player.playsClean();
-  await expect(page.getByText("All kept")).toBeVisible();
-  await cutOff(page);
+  const today = await teacher.setsToday({ clean: 9 });
+  await playsUntilCutOff(player, today);
   await player.button("It hurts: stop").click();
   await expect(page.getByRole("link", { name: "To the summary" })).toBeVisible();
-  await page.goto(server.address + today);
+  await page.goto(today);
   await ready(page);
   await expect(page.getByText(/How is it now\?/)).toBeHidden();
-  await reconnect(page);
-  await page.evaluate(() => window.dispatchEvent(new Event("online")));
+  await backOnline(page);
   await expect(page.getByText(/How is it now\?/)).toBeVisible();
   const ribbon = page.getByRole("list", { name: /^The session, / });
   await expect(ribbon.getByRole("button", { name: /^The Ferry/ })).toHaveCount(0);
@@ -141,14 +142,13 @@ test("signing out sends first, asks about what can't be sent, and leaves nothing
   teacher,
   player,
   page,
-  server,
 }) => {
-  await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
-  const today = await todayOf(page);
+  const today = await teacher.setsToday({ clean: 9 });
+  await player.goesToTheStand(today);
   await player.starts();
   await cutOff(page);
   await player.playsClean(2);
-  await page.goto(server.address + today);
+  await page.goto(today);
   await ready(page);
   await page.getByRole("button", { name: /^Sign out/ }).click();
   const asking = page.getByRole("dialog", { name: "Not everything has arrived" });
