@@ -12,7 +12,7 @@ export {
   someDaysLater,
   type Level,
 } from "./level";
-export { mostComfortable, notAbove } from "./told";
+export { ceilingIsMet, mostComfortable, notAbove } from "./told";
 export { CEILING_PROBABILITY, cleanProbability, tempoAt, type CleanCurve } from "./model";
 export {
   honestTarget,

@@ -25,3 +25,7 @@ export function notAbove(span: Span, most: number | null): Span {
   const under = (tempo: number) => Math.min(tempo, most);
   return { value: under(span.value), low: under(span.low), high: under(span.high) };
 }
+
+/** Whether a ceiling may be told: while all of its span lies above that, nothing near it was tried. */
+export const ceilingIsMet = ({ low }: Span, most: number | null): boolean =>
+  most === null || low <= most;

@@ -38,6 +38,16 @@ test("without plays it is the prior; with them it is the student", () => {
   expect(new Set(falling).size).toBe(3);
 });
 
+test("a ceiling that nothing came near is reckoned with, and not told", () => {
+  const known = { target: bpm(120), block, hardness: null, flaws: [] };
+  expect(reckoningFrom({ ...known, record: null }).ceilingMet).toBe(true);
+  const level = afterDay(firstLevel(120), [{ tempo: bpm(60), verdict: "clean", count: 20 }]);
+  const far = reckoningFrom({ ...known, record: { level, most: 65, plays: 20 } });
+  expect([far.ceilingMet, far.ceiling > 65]).toEqual([false, true]);
+  const near = reckoningFrom({ ...known, record: { level, most: 118, plays: 20 } });
+  expect(near.ceilingMet).toBe(true);
+});
+
 test("the question is one that the worker can read", () => {
   const ladder = aLadder({ name: "even-steps", numbers: { step: 5 } }, 60, 96);
   const reckoning = reckoningFrom({

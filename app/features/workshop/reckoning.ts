@@ -1,6 +1,6 @@
 import { cleanTable, likelyCost, type CleanAt } from "~/core/cost";
 import { whereItFailed, type Ladder } from "~/core/ladder";
-import { estimateOf, firstLevel, notAbove, type Level } from "~/core/record";
+import { ceilingIsMet, estimateOf, firstLevel, notAbove, type Level } from "~/core/record";
 import type { Played } from "~/core/session";
 import { seeded } from "~/core/simulate";
 import type { Bpm } from "~/core/units";
@@ -12,6 +12,8 @@ export interface Reckoning {
   readonly cleanAt: CleanAt;
   readonly comfortable: number;
   readonly ceiling: number;
+  /** Something near the ceiling was tried, or nothing at all; else it is reckoned with, not told. */
+  readonly ceilingMet: boolean;
   /** Judged plays behind it. */
   readonly plays: number;
   readonly question: (
@@ -67,6 +69,7 @@ export function reckoningFrom({ record, target, hardness, block, flaws }: Known)
     cleanAt: remembered(known.cleanAt),
     comfortable,
     ceiling: known.ceiling.value,
+    ceilingMet: ceilingIsMet(known.ceiling, record?.most ?? null),
     plays: record?.plays ?? 0,
     question: (ladder, from, offers) => ({
       ladder,

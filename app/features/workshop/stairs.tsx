@@ -24,7 +24,7 @@ interface StairsProps {
   /** The full tempo, where tempi are told in percent of it. */
   readonly of: number | null;
   readonly comfortable: number;
-  readonly ceiling: number;
+  readonly ceiling: number | undefined;
   /** Exact or simulated, once the worker has told; as many as rungs. */
   readonly figures: readonly RungFigures[] | undefined;
   readonly selected: number;

@@ -303,7 +303,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
                 target={target}
                 of={drawn.ladder.of}
                 comfortable={reckoning.comfortable}
-                ceiling={reckoning.ceiling}
+                ceiling={reckoning.ceilingMet ? reckoning.ceiling : undefined}
                 figures={figures?.rungs}
                 selected={rung}
                 onSelect={setSelected}

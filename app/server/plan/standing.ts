@@ -1,4 +1,5 @@
 import {
+  ceilingIsMet,
   daysLater,
   advisedStart,
   estimateOf,
@@ -37,7 +38,7 @@ function reckoned({ day, level, most }: KnownDay, today: Day, key: string | unde
   return {
     ...{ level: here, most, advised, ceiling, cleanAt },
     comfortable: notAbove(comfortable, most),
-    ceilingMet: most === null || ceiling.low <= most,
+    ceilingMet: ceilingIsMet(ceiling, most),
   };
 }
 
