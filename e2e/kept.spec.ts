@@ -60,6 +60,44 @@ test("a stop for pain that arrives late closes the playing on the page that is o
   await expect(page.getByRole("button", { name: /^Start without playing/ })).toBeVisible();
 });
 
+/** A slow disk: until it is let go, nothing that the stand writes is written. */
+const holdTheStore = (page: Page) =>
+  page.evaluate(async () => {
+    const opening = indexedDB.open("fidus-stand");
+    await new Promise((resolve) => (opening.onsuccess = resolve));
+    const held = opening.result.transaction("events", "readwrite").objectStore("events");
+    document.body.dataset.held = "";
+    await new Promise<void>((begun) => {
+      const goOn = () => {
+        begun();
+        if ("held" in document.body.dataset) held.count().onsuccess = goOn;
+      };
+      held.count().onsuccess = goOn;
+    });
+  });
+const letTheStoreGo = (page: Page) => page.evaluate(() => delete document.body.dataset.held);
+
+test("what is pressed is not called kept before it is written", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
+  await player.starts();
+  await player.playsClean();
+  await expect(page.getByText("All kept")).toBeVisible();
+  await player.playsThrough();
+  await expect(page.getByText("All kept")).toBeVisible();
+  await holdTheStore(page);
+  await player.marksClean();
+  await expect(page.getByText("Keeping …")).toBeVisible();
+  await expect(page.getByText("Counting …")).toBeVisible();
+  await player.sees("1 of 9");
+  await letTheStoreGo(page);
+  await player.sees("2 of 9");
+  await expect(page.getByText("All kept")).toBeVisible();
+});
+
 /** Browsers that keep nothing: one that refuses at once, and one that never answers. */
 const STORES = {
   refuses: () => {

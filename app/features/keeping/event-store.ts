@@ -98,6 +98,8 @@ export class EventStore {
   async keep(events: readonly SessionEvent[]): Promise<void> {
     const tx = this.db.transaction("events", "readwrite", { durability: "strict" });
     for (const event of events) void tx.store.put({ session: this.session, id: event.id, event });
+    // Said now, it is written even where the page goes away in this moment.
+    tx.commit();
     await tx.done;
   }
 

@@ -10,6 +10,7 @@ import {
 } from "~/core/session";
 import { EventStore } from "~/features/keeping/event-store";
 import { Outbox, type Sending } from "~/features/keeping/outbox";
+import { Mark } from "./mark";
 import { Turn } from "./turn";
 
 interface LedgerOptions {
@@ -36,13 +37,16 @@ export class Ledger {
   /** Whether this device keeps what is played. */
   keeps = true;
   private disposed = false;
+  /** Whether something is to be written and is not on disk yet. */
+  readonly writing = new Mark(false);
+  private unwritten = 0;
   /** In this browser one window at a time writes a session; the next waits for its last event. */
-  private readonly writing: Turn;
+  private readonly window: Turn;
 
   constructor(private readonly options: LedgerOptions) {
     this.events = options.stored;
     this.state = replay(options.plan, options.stored);
-    this.writing = new Turn(`fidus-writing-${options.sessionId}`);
+    this.window = new Turn(`fidus-writing-${options.sessionId}`);
     this.outbox = new Outbox({
       url: options.url,
       onSent: (events) => void this.store?.acknowledged(events).catch(() => this.keepsNothing()),
@@ -58,7 +62,7 @@ export class Ledger {
   /** Opens the store and takes in what was kept here before, sent or not. */
   open(): Promise<void> {
     return this.inTurn(async () => {
-      await this.writing.begin();
+      await this.window.begin();
       const { sessionId, url } = this.options;
       try {
         await this.keepIn(
@@ -122,6 +126,8 @@ export class Ledger {
   /** Writes an event; resolves with its id once it is on disk and counted. */
   append<K extends EventKind>(kind: K, payload: Payload<K>): Promise<string> {
     const at = Date.now();
+    this.unwritten++;
+    this.writing.set(true);
     return this.inTurn(async () => {
       const id = crypto.randomUUID();
       // Kind and payload belong together by the signature; TypeScript can't pair them here.
@@ -132,7 +138,7 @@ export class Ledger {
       this.options.onChange();
       this.outbox.add([event]);
       return id;
-    });
+    }).finally(() => this.writing.set(--this.unwritten > 0));
   }
 
   flushed(withinMs: number): Promise<boolean> {
@@ -145,7 +151,7 @@ export class Ledger {
     void this.turn.finally(() => {
       this.outbox.dispose();
       this.store?.close();
-      this.writing.end();
+      this.window.end();
     });
   }
 }

@@ -24,8 +24,8 @@ export class StandRunner extends StandLoop {
 
   /** Draws a verdict first and writes it beside; only one that is waited for is drawn. */
   private judging(verdict: Verdict, work: () => unknown): Promise<void> {
-    if (this.state.pending && this.transport !== "play") this.marks.set(verdict);
-    return this.inOrder(work).finally(() => this.marks.set(undefined));
+    if (this.state.pending && this.transport !== "play") this.marked.set(verdict);
+    return this.inOrder(work).finally(() => this.marked.set(undefined));
   }
 
   /** The pedal forward: clean, or whatever "go on" means where the stand asks something. */

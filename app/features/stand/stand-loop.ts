@@ -10,7 +10,7 @@ import {
 import type { Verdict } from "~/core/gate";
 import type { MarkerPassed } from "~/audio/engine";
 import { Ledger } from "./ledger";
-import { Marks } from "./marks";
+import { Mark } from "./mark";
 import { followsInTime, isInTime, noVerdictOf, waitsInTime } from "./in-time";
 import { LoopSound, type Loop } from "./loop-sound";
 import { PlayAlong } from "./play-along";
@@ -38,8 +38,8 @@ export class StandLoop {
   protected readonly taps = new TappedAlong();
   readonly takes: Takes;
   readonly along: PlayAlong;
-  /** What was pressed and is not counted yet. */
-  readonly marks = new Marks();
+  /** The verdict that was pressed and is being written: seen at once, counted when it is on disk. */
+  readonly marked = new Mark<Verdict | undefined>(undefined);
   /** The notes are hidden, and nobody has looked since the last play. */
   protected fromMemory = false;
   /** Leaving was asked for, and a slow correct play is offered first. */
@@ -53,6 +53,11 @@ export class StandLoop {
     this.along = new PlayAlong(options.along, options.alongAddress, options.volume);
     this.sound.onSilence = () => this.along.stop();
     this.view = this.currentView();
+  }
+
+  /** Whether something that was pressed or played is not on disk yet. */
+  get writing(): Mark<boolean> {
+    return this.ledger.writing;
   }
 
   protected get state(): StandState {

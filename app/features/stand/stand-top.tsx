@@ -6,11 +6,14 @@ import { useScheme } from "~/components/scheme";
 import { currentBlock, partNow, partsOf, taskNow } from "~/core/session";
 import type { Focus } from "~/core/week";
 import { words } from "~/words/stand-words";
+import type { StandRunner } from "./runner";
+import { SentNote } from "./sent-note";
 import type { StandView } from "./view";
 import styles from "./stand-top.module.css";
 
 interface StandTopProps {
   readonly view: StandView;
+  readonly runner: StandRunner | undefined;
   readonly home: string;
   readonly onHelp: () => void;
   /** The way to the next part. */
@@ -23,7 +26,7 @@ interface StandTopProps {
 
 /** What is played, how long already, and the few things that are set rather than played. */
 export function StandTop(props: StandTopProps) {
-  const { view, home, onHelp, onward, take, volume, onVolume } = props;
+  const { view, runner, home, onHelp, onward, take, volume, onVolume } = props;
   const { dark, toggle } = useScheme();
   const { plan, state } = currentBlock(view.state);
   const task = taskNow(view.state);
@@ -58,18 +61,7 @@ export function StandTop(props: StandTopProps) {
         <Minutes played={Math.floor(state.activeSeconds / 60)} of={partNow(view.state).minutes} />
       )}
       <div className={styles.onward}>{onward}</div>
-      <p
-        className={styles.sending}
-        role="status"
-        data-sending={view.keeps ? view.sending : "not-kept"}
-      >
-        {words.stand[view.keeps ? "sending" : "notKept"][view.sending]}{" "}
-        {view.sending === "signed-out" && (
-          <a href="/sign-in" target="_blank" rel="noreferrer">
-            {words.stand.signIn}
-          </a>
-        )}
-      </p>
+      <SentNote view={view} runner={runner} />
       {take}
       <div className={styles.volume}>
         <Volume2 size={20} aria-hidden />

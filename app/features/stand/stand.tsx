@@ -207,6 +207,7 @@ function OpenStand({
       <h1 className="sr-only">{words.stand.title}</h1>
       <StandTop
         view={view}
+        runner={runner}
         home={`/studio/${studioId}/students/${personId}/today`}
         onHelp={() => setSheet("help")}
         onward={<NextPart view={view} runner={runner} usable={usable} />}

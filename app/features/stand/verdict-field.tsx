@@ -22,8 +22,8 @@ const unmarked = () => undefined;
  */
 export function VerdictField({ verdict, runner, asked, usable, says }: VerdictFieldProps) {
   const marked = useSyncExternalStore(
-    runner?.marks.subscribe ?? nothing,
-    runner?.marks.now ?? unmarked,
+    runner?.marked.subscribe ?? nothing,
+    runner?.marked.now ?? unmarked,
     unmarked,
   );
   const counting = marked === verdict;

@@ -1,0 +1,33 @@
+import { useSyncExternalStore } from "react";
+import { words } from "~/words/stand-words";
+import type { StandRunner } from "./runner";
+import type { StandView } from "./view";
+import styles from "./stand-top.module.css";
+
+interface SentNoteProps {
+  readonly view: StandView;
+  readonly runner: StandRunner | undefined;
+}
+
+const nothing = () => () => undefined;
+const atRest = () => false;
+
+/** Where what was played is by now. "All kept" is said of nothing that is still being written. */
+export function SentNote({ view, runner }: SentNoteProps) {
+  const writing = useSyncExternalStore(
+    runner?.writing.subscribe ?? nothing,
+    runner?.writing.now ?? atRest,
+    atRest,
+  );
+  const sending = writing && view.sending === "sent" ? "sending" : view.sending;
+  return (
+    <p className={styles.sending} role="status" data-sending={view.keeps ? sending : "not-kept"}>
+      {words.stand[view.keeps ? "sending" : "notKept"][sending]}{" "}
+      {sending === "signed-out" && (
+        <a href="/sign-in" target="_blank" rel="noreferrer">
+          {words.stand.signIn}
+        </a>
+      )}
+    </p>
+  );
+}
