@@ -1,6 +1,6 @@
 import type { Page } from "@playwright/test";
 import { expect, test } from "./support/fixtures";
-import type { Player } from "./support/player";
+import { Player } from "./support/player";
 import { ready } from "./support/ready";
 
 const EVENTS = "**/events";
@@ -96,6 +96,32 @@ test("what is pressed is not called kept before it is written", async ({
   await letTheStoreGo(page);
   await player.sees("2 of 9");
   await expect(page.getByText("All kept")).toBeVisible();
+});
+
+test("a verdict pressed in the moment in which the page goes away is kept", async ({
+  teacher,
+  context,
+  page,
+}) => {
+  const player = new Player(page);
+  await player.goesToTheStand(await teacher.setsToday({ clean: 9 }));
+  const stand = page.url();
+  await cutOff(page);
+  let here = page;
+  // What is not committed by then is gone about every second time.
+  for (const count of ["1 of 9", "2 of 9", "3 of 9", "4 of 9", "5 of 9"]) {
+    const now = new Player(here);
+    await now.starts();
+    await now.hears("breather");
+    await here.evaluate(() => {
+      window.dispatchEvent(new KeyboardEvent("keydown", { key: "PageDown" }));
+      location.replace("about:blank");
+    });
+    await here.waitForURL("about:blank");
+    here = await context.newPage();
+    await here.goto(stand);
+    await new Player(here).sees(count);
+  }
 });
 
 /** Browsers that keep nothing: one that refuses at once, and one that never answers. */
