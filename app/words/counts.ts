@@ -3,7 +3,11 @@ export const plural = (count: number, one: string, many: string) => (count === 1
 
 export const days = (count: number) => `${count} ${plural(count, "day", "days")}`;
 
-export const minutes = (count: number) => `${count} min`;
+/** Whole minutes of what is asked or was done: what was begun is never told as none. */
+export const whole = (count: number): string =>
+  count > 0 && Math.round(count) === 0 ? "under 1" : String(Math.round(count));
+
+export const minutes = (count: number) => `${whole(count)} min`;
 
 export const count = (number: number, one: string, many = `${one}s`) =>
   `${number} ${plural(number, one, many)}`;

@@ -1,7 +1,5 @@
-import { tenth } from "./counts";
+import { days as onDays, minutes as inMinutes, plural, tenth } from "./counts";
 import type { NoVerdict } from "~/core/session";
-
-const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
 
 const takesHere = (takes: number): string =>
   takes === 1 ? "1 take lies only on this device" : `${takes} takes lie only on this device`;
@@ -62,7 +60,9 @@ export const desk = {
     title: "The week",
     lead: "Each line runs from the last lesson to the next. Today's lessons come first, then whoever needs a look.",
     dayTold: (day: string, played: number, asked: number) =>
-      asked > 0 ? `${day} ${played} min done, ${asked} asked` : `${day} ${played} min done`,
+      asked > 0
+        ? `${day} ${inMinutes(played)} done, ${asked} asked`
+        : `${day} ${inMinutes(played)} done`,
     lessonToday: (at: string) => `Lesson today, ${at}`,
     nextLesson: (day: string) => `next lesson ${day}`,
     lessonDue: (day: string) => `lesson was due ${day}`,
@@ -73,7 +73,7 @@ export const desk = {
     inGroup: (practised: number, of: number) =>
       `${practised} of ${of} practised in the last seven days`,
     openLesson: "Lesson",
-    done: (count: number) => `${count} min done`,
+    done: (count: number) => `${inMinutes(count)} done`,
     asked: (count: number) => `${count} asked`,
     planned: "outline: asked; filled: practised",
     find: "Find a student",
@@ -278,7 +278,7 @@ export const desk = {
     pain: "stopped for pain",
     open: "not ended",
     inAll: (sessions: number, minutes: number, days: number) =>
-      `${sessions} ${plural(sessions, "session", "sessions")} on ${days} ${plural(days, "day", "days")}, ${minutes} minutes`,
+      `${sessions} ${plural(sessions, "session", "sessions")} on ${onDays(days)}, ${inMinutes(minutes)}`,
   },
   progress: {
     title: "Progress",

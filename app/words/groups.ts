@@ -1,3 +1,4 @@
+import { minutes as inMinutes } from "./counts";
 import type { GroupKind } from "~/core/week";
 
 const players = (count: number) => (count === 1 ? "1 player" : `${count} players`);
@@ -37,8 +38,8 @@ export const groupWords = {
     who: "Player",
     days: "Days",
     minutes: "Minutes",
-    dayTold: (day: string, minutes: number) => `${day} ${minutes} min`,
-    total: (minutes: number, days: number) => `${minutes} min, ${days} d`,
+    dayTold: (day: string, minutes: number) => `${day} ${inMinutes(minutes)}`,
+    total: (minutes: number, days: number) => `${inMinutes(minutes)}, ${days} d`,
     hurt: "pain",
     tooMuch: (asked: number, there: number) => `the week asks ${asked} min, there are ${there}`,
     state: {

@@ -1,4 +1,4 @@
-import { tenth } from "./counts";
+import { minutes, tenth } from "./counts";
 import type { Focus } from "~/core/week";
 import type { PassageState } from "~/core/score";
 import type { BeatUnit } from "~/core/units";
@@ -28,11 +28,7 @@ export const music = {
     of === null ? `${tenth(bpm)} bpm` : `${Math.round((100 * bpm) / of)} %`,
   bars: (from: number, to: number) => (from === to ? `bar ${from}` : `bars ${from}–${to}`),
   barCount: (count: number) => `${count} ${plural(count, "bar", "bars")}`,
-  minutes: (count: number) => {
-    const whole = Math.round(count);
-    if (count > 0 && whole === 0) return "under 1 min";
-    return `${whole} min`;
-  },
+  minutes,
   plays: (count: number) => `${count} ${plural(count, "play", "plays")}`,
   cleanOf: (clean: number, plays: number) => `${clean} of ${plays} clean`,
   days: (count: number) => `${count} ${plural(count, "day", "days")}`,

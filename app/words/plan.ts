@@ -1,6 +1,6 @@
 import type { Feeling, Rated, Rating } from "~/core/session";
 import type { Bring, Decision, ItemKind, Rotation } from "~/core/week";
-import { days, minutes, plural, tenth } from "./counts";
+import { days, minutes, plural, tenth, whole } from "./counts";
 import { reasons } from "./reasons";
 
 /** Planning of sessions and weeks: kept apart from the rest, so that the stand does not carry it. */
@@ -30,7 +30,7 @@ export const planWords = {
     nothingIn: "Nothing is in the session. Put something in below.",
     allDone: "All that this week asks of today is done. What follows is up to you.",
     doneToday: "Done today",
-    doneOf: (done: number, asked: number) => `${done} of ${asked} min`,
+    doneOf: (done: number, asked: number) => `${whole(done)} of ${asked} min`,
     enough: "Enough for today",
     enoughOf: (title: string) => `Enough of ${title} for today`,
     saidEnough: "enough for today",
@@ -96,7 +96,7 @@ export const planWords = {
     forget: (name: string) => `Forget ${name}`,
     played: (count: number, there: number) =>
       there > 0
-        ? `${count} min done of the ${there} that there are today.`
+        ? `${minutes(count)} done of the ${there} that there are today.`
         : `${minutes(count)} done today.`,
     noTimes: "Nobody has said yet when there is time: 30 minutes are assumed.",
     dayOff: "No time is set for today. A few minutes are welcome, none are asked.",
@@ -146,7 +146,7 @@ export const planWords = {
     lastSpan: (from: string, until: string) => `${from} to ${until}`,
     first: "The first lesson: nothing was set before. Choose what to begin with.",
     total: (done: number, asked: number, daysDone: number, daysAsked: number) =>
-      `${done} min done on ${days(daysDone)}; ${asked} were asked on ${days(daysAsked)}`,
+      `${minutes(done)} done on ${days(daysDone)}; ${asked} were asked on ${days(daysAsked)}`,
     asked: (often: string, count: number, tempo: number | null) =>
       `asked: ${often}, ${minutes(count)}${tempo ? `, to ${tempo} bpm` : ""}`,
     happened: (count: number, total: number) =>
@@ -246,9 +246,9 @@ export const planWords = {
     openLesson: "Open the lesson",
     free: "no time set",
     doneOfAsked: (done: number, asked: number) =>
-      asked > 0 ? `${done} min done, ${asked} asked` : `${done} min done`,
+      asked > 0 ? `${minutes(done)} done, ${asked} asked` : `${minutes(done)} done`,
     askedOf: (asked: number, there: number) => `${asked} min asked, ${there} there`,
-    begun: (count: number) => `begun, ${count} min`,
+    begun: (count: number) => `begun, ${minutes(count)}`,
     stillOwed: (count: number) => `${count} min to go`,
     missed: (count: number) => `not played, ${count} min`,
     tooMuch: (asked: number, laid: number) =>
@@ -272,7 +272,7 @@ export const planWords = {
       concert: "To the concert",
     },
     reached: (done: number, asked: number, d: number, of: number) =>
-      `${done} min done on ${days(d)}; ${asked} asked on ${days(of)}`,
+      `${minutes(done)} done on ${days(d)}; ${asked} asked on ${days(of)}`,
     falls: (title: string, times: number) =>
       `${title} falls out ${times === 1 ? "once" : times === 2 ? "twice" : `${times} times`}: the days that are left have no room for it.`,
     rests: (title: string, count: number, day: string) =>

@@ -64,7 +64,7 @@ function Days({ days, most }: { readonly days: MemberLine["days"]; readonly most
   const formats = useFormats();
   const told = days
     .filter(({ minutes }) => minutes > 0)
-    .map(({ day, minutes }) => said.dayTold(formats.weekday(day), Math.round(minutes)))
+    .map(({ day, minutes }) => said.dayTold(formats.weekday(day), minutes))
     .join(", ");
   return (
     <span className={styles.days} role="img" aria-label={told || said.state["not-practised"]}>

@@ -40,7 +40,7 @@ export function LogPage({ studioId, person, query, totals, lines }: LogPageProps
   return (
     <Page
       title={log.title}
-      lead={empty ? undefined : log.inAll(totals.sessions, Math.round(totals.minutes), totals.days)}
+      lead={empty ? undefined : log.inAll(totals.sessions, totals.minutes, totals.days)}
       back={{ to: home, label: person.name }}
       actions={
         !empty && (

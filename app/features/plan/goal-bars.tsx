@@ -12,7 +12,7 @@ interface GoalBarsProps {
 
 /** This week's goal as far as it has come, and what it means for a day, a month, the concert. */
 export function GoalBars({ goals, goal, played }: GoalBarsProps) {
-  const minutes = Math.round(played.minutes);
+  const { minutes } = played;
   const share = goal.minutes > 0 ? Math.min(1, minutes / goal.minutes) : 0;
   const others = [
     [said.goal.day, goals.day],

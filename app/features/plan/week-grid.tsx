@@ -68,7 +68,7 @@ function DayColumn({ day, items, today }: DayColumnProps) {
       <span className={styles.name}>{formats.shortDay(day.day)}</span>
       <span className={styles.there}>
         {(past && (began || asked > 0)) || (isToday && began)
-          ? said.doneOfAsked(Math.round(day.played), asked)
+          ? said.doneOfAsked(day.played, asked)
           : past || day.minutes === 0
             ? said.free
             : said.askedOf(asked, day.minutes)}
@@ -80,7 +80,7 @@ function DayColumn({ day, items, today }: DayColumnProps) {
             <span aria-hidden>{done ? "✓ " : "– "}</span>
             {title}{" "}
             <span className={styles.minutes}>
-              {done ? planWords.minutes(Math.round(minutes)) : said.begun(Math.round(minutes))}
+              {done ? planWords.minutes(minutes) : said.begun(minutes)}
             </span>
           </li>
         ))}

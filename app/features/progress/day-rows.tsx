@@ -67,7 +67,7 @@ export function DayRows({ days }: { days: readonly PassageDay[] }) {
       ...number,
       name: "minutes",
       label: progress.minutes,
-      cell: ({ minutes }) => formats.whole(minutes),
+      cell: ({ minutes }) => formats.tenth(minutes),
     },
   ];
   return (

@@ -17,7 +17,7 @@ export function DoneToday({ asked }: { asked: readonly AskedItem[] }) {
       {done.map(({ itemId, title, minutes, practised, enough }) => (
         <li key={itemId}>
           <Check size={16} aria-hidden /> {title}
-          <span>{enough ? today.saidEnough : today.doneOf(Math.round(practised), minutes)}</span>
+          <span>{enough ? today.saidEnough : today.doneOf(practised, minutes)}</span>
           {enough && (
             <fetcher.Form method="post">
               <input type="hidden" name="act" value="not-enough" />

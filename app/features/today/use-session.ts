@@ -85,7 +85,7 @@ export function useSession(inputs: Inputs) {
       shape,
       stretch,
       easyAgain: hurt !== undefined,
-      warm: playedMinutes > 0,
+      warm: Math.round(playedMinutes) > 0,
       candidates: candidates.map((each) =>
         isIn(each.passageId) ? { ...each, wanted: true } : each,
       ),

@@ -44,7 +44,7 @@ export function BoardLine({ line, studioId, today, most }: BoardLineProps) {
       </div>
       <WeekBars days={line.days} today={today} most={most} />
       <span className={styles.total}>
-        {words.week.done(Math.round(line.days.reduce((sum, { played }) => sum + played, 0)))}
+        {words.week.done(line.days.reduce((sum, { played }) => sum + played, 0))}
         {line.goal !== undefined && (
           <span className={styles.soft}>{words.week.asked(line.goal)}</span>
         )}

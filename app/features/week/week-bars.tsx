@@ -31,9 +31,7 @@ export function WeekBars({ days, today, most }: WeekBarsProps) {
     ...days.map((each) => top(each) + (each.played > 0 ? NUMBER : 0)),
   );
   const told = days
-    .map(({ day, asked, played }) =>
-      words.week.dayTold(formats.weekday(day), Math.round(played), asked),
-    )
+    .map(({ day, asked, played }) => words.week.dayTold(formats.weekday(day), played, asked))
     .join(", ");
   return (
     <span className={styles.bars} role="img" aria-label={told}>
@@ -45,7 +43,7 @@ export function WeekBars({ days, today, most }: WeekBarsProps) {
           <span className={styles.columns} style={{ height }}>
             {played > 0 && (
               <span className={styles.number} style={{ bottom: top({ day, asked, played }) }}>
-                {Math.max(1, Math.round(played))}
+                {Math.round(played) || "<1"}
               </span>
             )}
             {asked > 0 && <span className={styles.asked} style={{ height: tall(asked) }} />}

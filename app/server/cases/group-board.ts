@@ -53,7 +53,7 @@ function standing(it: Standing): MemberItem {
     late: take.late,
     rating: take.rating,
     takeId: take.takeId,
-    minutes: Math.round(minutes),
+    minutes,
   };
   if (!landed?.item) return { ...told, state: "left-out" };
   if (row.asked.bring !== "recording") {
@@ -123,7 +123,7 @@ export async function groupBoard(services: Services, studioId: string, groupId: 
     const week = weekFor.get(member.id);
     return {
       ...{ id: member.id, name: member.name, instrument: member.instrument, days },
-      minutes: Math.round(days.reduce((sum, { minutes }) => sum + minutes, 0)),
+      minutes: days.reduce((sum, { minutes }) => sum + minutes, 0),
       hurt: hurt.has(member.id),
       tooMuch: overfull(week && weekOn([week], today), member.times),
       items: items.map((row) => {

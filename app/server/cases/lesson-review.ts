@@ -52,7 +52,7 @@ function reviewed(item: AssignmentItem, inputs: Inputs): ReviewedItem {
   return {
     ...item,
     days: byDay.length,
-    done: Math.round(byDay.reduce((total, [, minutes]) => total + minutes, 0)),
+    done: byDay.reduce((total, [, minutes]) => total + minutes, 0),
     tempo: tempoOf(rows),
     clean: rows.length > 0 ? { clean: sum((r) => r.clean), plays: sum((r) => r.plays) } : undefined,
     flawedBars: (inBars ?? []).toSorted((a, b) => b.flawed - a.flawed).slice(0, MOST_FLAWED_BARS),

@@ -68,7 +68,7 @@ interface LastWeek {
 function weekDone({ week, happened }: Omit<LastWeek, "review">, today: Day): WeekDone {
   const byDay = [...minutesOfDays(happened)].filter(([day]) => within(day, { week, today }));
   const minutes = byDay.reduce((sum, [, each]) => sum + each, 0);
-  return { minutes: Math.round(minutes), days: byDay.length };
+  return { minutes, days: byDay.length };
 }
 
 /** Where the next week begins: today, or at the lesson that is coming, when it is prepared early. */

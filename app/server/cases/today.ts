@@ -83,7 +83,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
   const asked = week && askedToday(week, day, happened, today);
   const ready = passages.filter(({ ladder }) => ladder !== null);
   const latest = happened.sessions.filter((each) => each.day >= addDays(today, -GENTLE_DAYS));
-  const playedMinutes = Math.round(minutesOfDays(happened).get(today) ?? 0);
+  const playedMinutes = minutesOfDays(happened).get(today) ?? 0;
   const there = minutesOn(times, today);
   // A piece whose stages were never touched says nothing by them.
   const stageOf = (pieceId: string) => {
@@ -101,7 +101,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
     hurt: hurtSince(happened),
     feeling: feelingLately(latest),
     /** Minutes that are left of those that there are today, and whether somebody has said so. */
-    minutes: Math.max(SHORTEST_MINUTES, there - playedMinutes),
+    minutes: Math.max(SHORTEST_MINUTES, Math.round(there - playedMinutes)),
     there,
     timesSaid: times.windows.length > 0,
     stretch: times.limits?.stretch,
