@@ -18,7 +18,7 @@ test("the log is found in, sorted with keys, and taken along as a table", async 
   }
   await page.goto(`${server.address}${home}/log`);
   await ready(page);
-  await expect(page.getByText("0 sessions on 1 day, 70 minutes")).toBeVisible();
+  await expect(page.getByText("0 sessions on 1 day, 70 min")).toBeVisible();
   const grid = page.getByRole("grid", { name: "Log" });
   const minutes = grid.getByRole("gridcell").filter({ hasText: /^\d+$/ });
   await grid.getByRole("columnheader", { name: "Minutes" }).focus();
@@ -30,7 +30,7 @@ test("the log is found in, sorted with keys, and taken along as a table", async 
   const find = page.getByLabel("Find in the log");
   await find.fill("WEIR");
   await expect(minutes).toHaveText(["5"]);
-  await expect(page.getByText("0 sessions on 1 day, 5 minutes")).toBeVisible();
+  await expect(page.getByText("0 sessions on 1 day, 5 min")).toBeVisible();
   const link = page.getByRole("link", { name: "As a table (CSV)" });
   await expect(link).toHaveAttribute("href", /find=WEIR/);
   // In print the same rows are a plain table.

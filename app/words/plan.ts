@@ -145,8 +145,10 @@ export const planWords = {
     last: "Since the last lesson",
     lastSpan: (from: string, until: string) => `${from} to ${until}`,
     first: "The first lesson: nothing was set before. Choose what to begin with.",
-    total: (done: number, asked: number, daysDone: number, daysAsked: number) =>
-      `${minutes(done)} done on ${days(daysDone)}; ${asked} were asked on ${days(daysAsked)}`,
+    total: (done: number, asked: number, daysDone: number, daysAsked: number, goesOn: boolean) =>
+      goesOn
+        ? `${minutes(done)} done on ${days(daysDone)} so far; ${asked} are asked on ${days(daysAsked)}`
+        : `${minutes(done)} done on ${days(daysDone)}; ${asked} were asked on ${days(daysAsked)}`,
     asked: (often: string, count: number, tempo: number | null) =>
       `asked: ${often}, ${minutes(count)}${tempo ? `, to ${tempo} bpm` : ""}`,
     happened: (count: number, total: number) =>

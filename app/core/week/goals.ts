@@ -15,12 +15,20 @@ export function weekly({ minutes, days }: WeekGoal, length: number): WeekGoal {
 }
 
 const FAR_BELOW = 0.5;
+const HALF_OVER = 0.5;
 const LESS = 0.75;
 const FEWEST_MINUTES = 3;
 
-/** Whether a week came to less than half of what it asked: the next one is smaller on purpose. */
-export const wasWeak = (goal: WeekGoal, done: WeekDone): boolean =>
-  goal.minutes > 0 && done.minutes < goal.minutes * FAR_BELOW;
+/** How much of a week is over, from 0 to 1; the day that is on is not. */
+export const shareOver = (from: Day, until: Day, today: Day): number =>
+  until <= from ? 1 : Math.min(1, Math.max(0, daysBetween(from, today) / daysBetween(from, until)));
+
+/**
+ * Whether a week came to less than half of what it asked by now: the next one is smaller on
+ * purpose. `over` is the share of it that is over; before half of it is, nobody can say.
+ */
+export const wasWeak = (goal: WeekGoal, done: WeekDone, over = 1): boolean =>
+  over >= HALF_OVER && goal.minutes > 0 && done.minutes < goal.minutes * over * FAR_BELOW;
 
 /** The minutes of an item in a week that is smaller on purpose: three quarters. */
 export const smaller = (minutes: number): number =>

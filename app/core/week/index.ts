@@ -84,7 +84,15 @@ export {
   type MemoryPart,
   type PartStanding,
 } from "./memory-parts";
-export { nestedGoals, smaller, wasWeak, weekly, type NestedGoals, type WeekDone } from "./goals";
+export {
+  nestedGoals,
+  shareOver,
+  smaller,
+  wasWeak,
+  weekly,
+  type NestedGoals,
+  type WeekDone,
+} from "./goals";
 export { reviewIn, type ReviewDay } from "./review";
 export { nextTest, stretchesOf, type MemoryTest, type StandingBar, type Stretch } from "./by-heart";
 export type {

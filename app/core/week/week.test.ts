@@ -310,6 +310,10 @@ describe("goals, keys and reviews", () => {
     const goal = { minutes: 100, days: 4 };
     expect(wasWeak(goal, { minutes: 49, days: 2 })).toBe(true);
     expect(wasWeak(goal, { minutes: 50, days: 2 })).toBe(false);
+    // One that is not over yet, by what it asked of its days so far; early on nobody can say.
+    expect(wasWeak(goal, { minutes: 30, days: 2 }, 5 / 7)).toBe(true);
+    expect(wasWeak(goal, { minutes: 40, days: 2 }, 5 / 7)).toBe(false);
+    expect(wasWeak(goal, { minutes: 0, days: 0 }, 1 / 7)).toBe(false);
     expect([20, 12, 3, 2].map(smaller)).toEqual([15, 9, 3, 2]);
   });
 

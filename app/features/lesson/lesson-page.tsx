@@ -86,6 +86,7 @@ export function LessonPage(props: LessonPageProps) {
                 props.last.goal.minutes,
                 props.last.done.days,
                 props.last.goal.days,
+                props.last.goesOn,
               )}
             </span>
           )

@@ -8,6 +8,8 @@ export interface LastWeek {
   readonly until: Day;
   readonly goal: WeekGoal;
   readonly done: { readonly minutes: number; readonly days: number };
+  /** It is not over yet. */
+  readonly goesOn: boolean;
   readonly items: readonly ReviewedItem[];
   readonly notes: readonly { readonly day: Day; readonly text: string }[];
   readonly feelings: readonly { readonly day: Day; readonly feeling: Feeling }[];

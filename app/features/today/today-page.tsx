@@ -21,7 +21,9 @@ export function TodayPage(props: TodayPageProps) {
   const told = [
     formats.longDay(today),
     props.playedMinutes > 0
-      ? planWords.today.played(props.playedMinutes, props.timesSaid ? props.there : 0)
+      ? words.capital(
+          planWords.today.played(props.playedMinutes, props.timesSaid ? props.there : 0),
+        )
       : undefined,
     props.timesSaid ? undefined : planWords.today.noTimes,
     props.free ? planWords.today.dayOff : undefined,

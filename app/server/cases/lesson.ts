@@ -2,6 +2,7 @@ import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
 import {
   assignmentSchema,
+  shareOver,
   wasWeak,
   type AssignmentItem,
   type AssignmentText,
@@ -117,7 +118,8 @@ export async function lessonPage(services: Services, studioId: string, personId:
   const from = beginsOn(last, today);
   const until = nextLesson(from, person.times.lesson?.weekday);
   const came = last && happened && weekDone({ week: last, happened }, today);
-  const weak = came !== undefined && wasWeak(last!.text.goal, came);
+  const over = last ? shareOver(last.from_day, last.until_day, today) : 1;
+  const weak = came !== undefined && wasWeak(last!.text.goal, came, over);
   const past = last &&
     happened && {
       week: last,
@@ -149,6 +151,8 @@ export async function lessonPage(services: Services, studioId: string, personId:
       until: past.week.until_day,
       goal: past.week.text.goal,
       done: came!,
+      /** It was opened before its last day: what was asked is asked of days to come as well. */
+      goesOn: over < 1,
       ...past.review,
     },
     takes: last
