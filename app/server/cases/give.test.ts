@@ -6,7 +6,8 @@ import { actOnPiece } from "./act-on-piece";
 import { newItem } from "~/core/week";
 import { givePiece } from "./give";
 import { giveWeek } from "./give-week";
-import { lessonPage, setWeek } from "./lesson";
+import { lessonPage } from "./lesson";
+import { setWeek } from "./set-week";
 import { addMany, readList } from "./many-students";
 import { accessPage } from "./access";
 

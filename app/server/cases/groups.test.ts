@@ -6,7 +6,7 @@ import { newItem } from "~/core/week";
 import { EventWriter, furnishedRoom, ladder } from "../test/room";
 import { groupBoard } from "./group-board";
 import { groupPage, setGroupItem, takeBackItem, writeGroup } from "./groups";
-import { setWeek } from "./lesson";
+import { setWeek } from "./set-week";
 import { keepInLibrary } from "./library";
 import { addMany } from "./many-students";
 import { appendEvents } from "./append-events";

@@ -12,7 +12,8 @@ import {
   spokenSound,
   waitingPage,
 } from "./hand-ins";
-import { lessonPage, setWeek } from "./lesson";
+import { lessonPage } from "./lesson";
+import { setWeek } from "./set-week";
 import { rateBy } from "./rating-scale";
 import { weekPage } from "./student-week";
 import { dropTake, keepTake, sweepTakes, takeMore, takePage } from "./takes";

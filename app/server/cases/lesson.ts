@@ -1,51 +1,28 @@
-import * as v from "valibot";
-import type { Ladder } from "~/core/ladder";
-import {
-  assignmentSchema,
-  shareOver,
-  wasWeak,
-  type AssignmentItem,
-  type AssignmentText,
-  type WeekDone,
-} from "~/core/week";
-import { err, ok, sentences, type Result } from "~/core/result";
+import { shareOver, wasWeak, type AssignmentText, type WeekDone } from "~/core/week";
 import { addDays, daysBetween, weekdayOf, type Day } from "~/core/units";
-import type { Queries } from "~/db/client";
 import {
-  dropOutlook,
   assignmentsOf,
   draftOf,
-  endWeeksBefore,
   exercisesOf,
   flawsByBar,
-  insertWeek,
-  insertLadder,
   keptLadders,
-  markSet,
   passagesOfPerson,
-  saveDraft,
-  setPassageState,
   shapesOf,
   studentById,
   studioById,
-  writeWeek,
   type Assignment,
-  type Passage,
 } from "~/db/queries";
-import { lessonFields } from "~/forms/lesson";
 import { todayIn, type Services } from "../services";
 import { minutesOfDays, readFrom, whatHappened, type Happened } from "../plan/week-plan";
 import { takesAsked } from "../plan/takes-asked";
 import { triedSince } from "../plan/changed-today";
 import { adviceOf, passageNamed } from "./advice";
-import { ladderForPassage } from "./ladder-from-library";
 import { questionsNow } from "./questions";
 import { passageLine } from "./passage-line";
 import { reviewItems, within } from "./lesson-review";
-import { beforeNext, withItsGoal } from "./week-goal";
+import { beforeNext } from "./week-goal";
 
 const USUAL_DAYS = 7;
-const LONGEST_WEEK = 28;
 /** A lesson that is prepared so many days before it is due is the one that is coming. */
 const EARLY_DAYS = 2;
 
@@ -177,185 +154,3 @@ export async function lessonPage(services: Services, studioId: string, personId:
     exercises: await exercisesOf(db, studioId),
   };
 }
-
-const decisionsSchema = v.record(
-  v.pipe(v.string(), v.uuid()),
-  v.picklist(["open", "finished", "carried", "changed"]),
-);
-
-const sentSchema = v.object({
-  version: v.pipe(v.number(), v.integer(), v.minValue(0)),
-  /** The newest week that was set when the page was opened. */
-  after: v.nullable(v.pipe(v.string(), v.uuid())),
-  ...lessonFields,
-  text: assignmentSchema,
-  decisions: decisionsSchema,
-});
-
-const lessonFormSchema = v.object({
-  act: v.picklist(["keep", "set"]),
-  week: v.pipe(v.string(), v.parseJson(undefined, "The week can't be read."), sentSchema),
-});
-type Sent = v.InferOutput<typeof sentSchema>;
-
-/** Why a week was not written; what was typed stays on the page. */
-export interface NotWritten {
-  readonly errors: Readonly<Record<string, string>>;
-  /** What somebody else has written meanwhile. */
-  readonly theirs?: {
-    readonly version: number;
-    readonly after: string | null;
-    readonly text: AssignmentText;
-  };
-}
-
-function impossible({ from, until }: Sent, today: Day): Record<string, string> | undefined {
-  if (from < today) return { from: "This lesson lies in the past. A week begins today or later." };
-  if (until <= from) return { until: "The next lesson comes after this one." };
-  if (daysBetween(from, until) > LONGEST_WEEK) return { until: "At most four weeks at once." };
-  return undefined;
-}
-
-/** What the page sends: errors by dotted path, as "text.items.2.title". */
-export function readLesson(form: FormData, today: Day) {
-  const read = v.safeParse(lessonFormSchema, {
-    act: form.get("act"),
-    week: form.get("week") ?? undefined,
-  });
-  if (!read.success) {
-    const found = sentences(read.issues);
-    const errors = Object.fromEntries(
-      Object.entries(found).map(([path, sentence]) => [path.replace(/^week\./, ""), sentence]),
-    );
-    return err<NotWritten>({ errors });
-  }
-  const errors = impossible(read.output.week, today);
-  return errors ? err<NotWritten>({ errors }) : ok(read.output);
-}
-
-const NOT_THEIRS = "An item names a passage that isn't this student's any more.";
-
-function foreign(items: readonly AssignmentItem[], passages: readonly Passage[]) {
-  const index = items.findIndex(
-    ({ passageId }) => passageId !== null && !passages.some(({ id }) => id === passageId),
-  );
-  return index < 0 ? undefined : { [`text.items.${index}.title`]: NOT_THEIRS };
-}
-
-const CHANGED =
-  "Somebody else has changed this week since you opened it. Nothing of yours is lost: keep yours, or look at theirs.";
-const ALREADY_SET =
-  "Somebody else has set a week since you opened this one. Nothing of yours is lost: keep yours as a new one, or look at theirs.";
-
-/** Writes the draft over the version that was read, or tells what somebody else has written. */
-async function keepDraft(
-  { newId, now }: Services,
-  tx: Queries,
-  studioId: string,
-  personId: string,
-  { version, after, from, until, text: sent }: Sent,
-): Promise<Result<{ id: string; version: number }, NotWritten>> {
-  const text = await withItsGoal(tx, studioId, personId, { from, until, text: sent });
-  const draft = await draftOf(tx, studioId, personId);
-  const [newest] = await assignmentsOf(tx, studioId, personId, 1);
-  const newestId = newest?.id ?? null;
-  const theirs = { version: draft?.version ?? 0, after: newestId };
-  if (newest && newestId !== after) {
-    const { text: other } = draft ?? newest;
-    return err({ errors: { form: ALREADY_SET }, theirs: { ...theirs, text: other } });
-  }
-  const at = new Date(now());
-  if (!draft) {
-    const id = newId();
-    await insertWeek(tx, studioId, { id, personId, from, until, text, at });
-    return ok({ id, version: 1 });
-  }
-  if (draft.version !== version) {
-    return err({ errors: { form: CHANGED }, theirs: { ...theirs, text: draft.text } });
-  }
-  await saveDraft(tx, studioId, { id: draft.id, version, from, until, text, at });
-  return ok({ id: draft.id, version: version + 1 });
-}
-
-/** Keeps the draft; the student sees nothing of it yet. */
-export const keepWeek = (services: Services, studioId: string, personId: string, sent: Sent) =>
-  services.db.transaction(async (tx) => {
-    await studentById(tx, studioId, personId);
-    const errors = foreign(sent.text.items, await passagesOfPerson(tx, studioId, personId));
-    return errors ? err<NotWritten>({ errors }) : keepDraft(services, tx, studioId, personId, sent);
-  });
-
-/** Writes what was said of last week's items; a finished passage is safe from now on. */
-async function decide(
-  tx: Queries,
-  studioId: string,
-  last: Assignment | undefined,
-  decisions: Sent["decisions"],
-): Promise<void> {
-  if (!last) return;
-  const items = last.text.items.map((item) => ({
-    ...item,
-    decision: decisions[item.id] ?? item.decision,
-  }));
-  await writeWeek(tx, studioId, last.id, { ...last.text, items });
-  for (const { passageId, decision } of items) {
-    if (passageId && decision === "finished") {
-      await setPassageState(tx, studioId, passageId, "safe");
-    }
-  }
-}
-
-interface GivenLadder {
-  readonly passageId: string;
-  readonly ladder: Ladder;
-}
-
-/** The library's ladders as the items give them to passages, each fitted to its passage. */
-function laddersGiven(
-  items: readonly AssignmentItem[],
-  passages: readonly Passage[],
-  kept: Awaited<ReturnType<typeof keptLadders>>,
-  today: Day,
-): Result<GivenLadder[], NotWritten> {
-  const given: GivenLadder[] = [];
-  for (const [index, { passageId, keptLadderId }] of items.entries()) {
-    const passage = passages.find(({ id }) => id === passageId);
-    const ladder = kept.find(({ id }) => id === keptLadderId)?.ladder;
-    if (!passage || !ladder) continue;
-    const fitted = ladderForPassage(ladder, passage, today);
-    if (!fitted.ok) return err({ errors: { [`text.items.${index}.title`]: fitted.error } });
-    given.push({ passageId: passage.id, ladder: fitted.value });
-  }
-  return ok(given);
-}
-
-/** Sets the week: last week ends, its items are decided, ladders of the library are given out. */
-export const setWeek = (services: Services, studioId: string, personId: string, sent: Sent) =>
-  services.db.transaction(async (tx): Promise<Result<{ id: string }, NotWritten>> => {
-    const today = todayIn(services, await studioById(tx, studioId));
-    await studentById(tx, studioId, personId);
-    // How often something is asked is what its chances go by.
-    await dropOutlook(tx, studioId, personId);
-    const passages = await passagesOfPerson(tx, studioId, personId);
-    if (sent.text.items.length === 0) {
-      return err({ errors: { form: "A week has at least one item." } });
-    }
-    const errors = foreign(sent.text.items, passages);
-    if (errors) return err({ errors });
-    const given = laddersGiven(sent.text.items, passages, await keptLadders(tx, studioId), today);
-    if (!given.ok) return given;
-    const [last] = await assignmentsOf(tx, studioId, personId, 1);
-    const kept = await keepDraft(services, tx, studioId, personId, sent);
-    if (!kept.ok) return kept;
-    for (const { passageId, ladder } of given.value) {
-      await insertLadder(tx, studioId, passageId, {
-        id: services.newId(),
-        ladder,
-        at: new Date(services.now()),
-      });
-    }
-    await decide(tx, studioId, last, sent.decisions);
-    await endWeeksBefore(tx, studioId, personId, sent.from);
-    await markSet(tx, studioId, kept.value.id, new Date(services.now()));
-    return ok({ id: kept.value.id });
-  });
