@@ -15,6 +15,7 @@ import { lessonPage } from "~/server/cases/lesson";
 import { keepWeek, setWeek } from "~/server/cases/set-week";
 import { sayAfterwards } from "~/server/cases/say-afterwards";
 import { sheetPage } from "~/server/cases/sheet";
+import { weekOf } from "~/server/cases/week";
 import { weekPage } from "~/server/cases/student-week";
 import { chooseTimes } from "~/server/cases/times";
 import { answer, questionsNow } from "~/server/cases/questions";
@@ -120,6 +121,58 @@ describe("from lesson to lesson", () => {
       ok: false,
       error: { theirs: { version: 0, text: { items: [{ title: "Mine" }] } } },
     });
+  });
+
+  test("a week that is prepared early leaves the one that is on where it is, and is changed by setting it again", async () => {
+    const { services, studioId, personId, clock } = room;
+    const lesson = { weekday: 0, from: "15:00", minutes: 45 };
+    const windows = [{ weekday: 0, from: "17:30", minutes: 40 }];
+    const times = JSON.stringify({ windows, lesson });
+    expect((await chooseTimes(services, studioId, personId, form({ times }), true)).ok).toBe(true);
+    await setWeek(services, studioId, personId, sent([item({ title: "First" })]));
+    await practises("cc");
+    clock.now = NOON + 5 * DAY_MS;
+    const told = async () => {
+      const { last, draft } = await lessonPage(services, studioId, personId);
+      const [line] = (await weekOf(services, studioId)).lines;
+      const played = line!.days.filter((each) => each.played > 0).length;
+      const days = (await weekPage(services, studioId, personId)).week!.from;
+      return { last: last!.items[0]!.title, draft, line: { ...line!, played }, days };
+    };
+    const before = await told();
+    const setsAgain = async (title: string, from: string) => {
+      const { draft, last } = await lessonPage(services, studioId, personId);
+      return setWeek(services, studioId, personId, {
+        ...sent([item({ title })], draft.version, draft.after, from),
+        decisions: Object.fromEntries(last!.items.map(({ id }) => [id, "carried" as const])),
+        until: addDays(TODAY, 14),
+      });
+    };
+    const first = await setsAgain("Second", before.draft.from);
+    const prepared = await told();
+    expect(before.draft).toMatchObject({ from: addDays(TODAY, 7), set: false });
+    // The same week is looked back on, and is told on every page, until the next one begins.
+    expect(prepared).toMatchObject({ last: "First", days: TODAY });
+    expect(prepared.line).toMatchObject({ played: 1, until: addDays(TODAY, 7) });
+    expect(prepared.draft).toMatchObject({ set: true, from: addDays(TODAY, 7) });
+    expect(prepared.draft.text.items).toMatchObject([{ title: "Second" }]);
+
+    const again = await setsAgain("Second, changed", addDays(TODAY, 8));
+    expect(again.ok && first.ok && again.value.id).toBe(first.ok && first.value.id);
+    expect((await told()).line.until).toBe(addDays(TODAY, 8));
+    const stale = sent([item()], 0, prepared.draft.after, addDays(TODAY, 8));
+    expect(await setWeek(services, studioId, personId, stale)).toMatchObject({
+      error: { theirs: { text: { items: [{ title: "Second, changed" }] } } },
+    });
+    // On its day the lesson is still to come: nobody has set anything at it.
+    clock.now = NOON + 8 * DAY_MS;
+    expect(await told()).toMatchObject({
+      last: "First",
+      days: addDays(TODAY, 8),
+      line: { lessonToday: "15:00" },
+    });
+    await setsAgain("Second, at the lesson", addDays(TODAY, 8));
+    expect(await told()).toMatchObject({ last: "First", line: { lessonToday: undefined } });
   });
 
   test("today asks what the week asks; until the next lesson the week goes on", async () => {

@@ -143,12 +143,13 @@ export const planWords = {
     title: "Lesson",
     lead: (name: string) => `${name}: what was asked, what happened, what comes next.`,
     last: "Since the last lesson",
+    before: "Before today's lesson",
     lastSpan: (from: string, until: string) => `${from} to ${until}`,
     first: "The first lesson: nothing was set before. Choose what to begin with.",
-    total: (done: number, asked: number, daysDone: number, daysAsked: number, goesOn: boolean) =>
-      goesOn
-        ? `${minutes(done)} done on ${days(daysDone)} so far; ${asked} are asked on ${days(daysAsked)}`
-        : `${minutes(done)} done on ${days(daysDone)}; ${asked} were asked on ${days(daysAsked)}`,
+    total: (done: number, asked: number, daysDone: number, daysAsked: number, goesOn: boolean) => {
+      const told = done > 0 ? `${minutes(done)} done on ${days(daysDone)}` : "Nothing done";
+      return `${told}${goesOn ? " so far" : ""}; ${asked} ${goesOn ? "are" : "were"} asked on ${days(daysAsked)}`;
+    },
     asked: (often: string, count: number, tempo: number | null) =>
       `asked: ${often}, ${minutes(count)}${tempo ? `, to ${tempo} bpm` : ""}`,
     happened: (count: number, total: number) =>
@@ -212,6 +213,8 @@ export const planWords = {
     keep: "Keep as a draft",
     kept: "Kept. The student sees nothing of it yet.",
     set: "Set the week",
+    setAgain: "Set it again",
+    asSet: "Set. Change it here and set it again.",
     unsaved: "Not kept yet",
     conflict: "Somebody else was here",
     mine: "Keep mine",

@@ -207,6 +207,8 @@ export {
   sessionsBetween,
   shapesOf,
   takeBackEnough,
+  lastUntil,
+  replaceWeek,
   weeksOfAll,
   writeWeek,
   type Assignment,

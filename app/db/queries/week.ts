@@ -115,19 +115,50 @@ export const endWeeksBefore = (db: Queries, studioId: string, personId: string, 
 
 /** The items of a week that was set, as they are from now on; its days stay as they were. */
 export const writeWeek = (db: Queries, studioId: string, id: string, text: AssignmentText) =>
-  db.execute("update assignment set text = $3::jsonb where studio_id = $1 and id = $2", [
-    studioId,
-    id,
-    JSON.stringify(text),
-  ]);
+  db.execute(
+    `update assignment set text = $3::jsonb, version = version + 1
+     where studio_id = $1 and id = $2`,
+    [studioId, id, JSON.stringify(text)],
+  );
 
-/** The newest week that was set for each student of the studio. */
-export const weeksOfAll = (db: Queries, studioId: string) =>
+/** A draft takes the place of a week that was set and has not begun before today; it is the draft no more. */
+export async function replaceWeek(
+  db: Queries,
+  studioId: string,
+  { id, draftId, at }: { readonly id: string; readonly draftId: string; readonly at: Date },
+): Promise<void> {
+  await db.execute(
+    `update assignment old set from_day = new.from_day, until_day = new.until_day,
+       text = new.text, set_at = $4, version = old.version + 1
+     from assignment new
+     where old.studio_id = $1 and old.id = $2 and new.studio_id = $1 and new.id = $3`,
+    [studioId, id, draftId, at],
+  );
+  await db.execute("delete from assignment where studio_id = $1 and id = $2", [studioId, draftId]);
+}
+
+/** The week before one whose first day has moved lasts until it. */
+export const lastUntil = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  { was, day }: { readonly was: Day; readonly day: Day },
+) =>
+  db.execute(
+    `update assignment set until_day = $4
+     where studio_id = $1 and person_id = $2 and set_at is not null
+       and until_day = $3 and from_day < $4`,
+    [studioId, personId, was, day],
+  );
+
+/** The week of each student that has begun last, or the one that begins next. */
+export const weeksOfAll = (db: Queries, studioId: string, today: Day) =>
   db.many(
     assignmentRow,
     `select distinct on (person_id) ${ASSIGNMENT} from assignment
-     where studio_id = $1 and set_at is not null order by person_id, from_day desc, set_at desc`,
-    [studioId],
+     where studio_id = $1 and set_at is not null
+     order by person_id, from_day > $2::date, abs(from_day - $2::date), set_at desc`,
+    [studioId, today],
   );
 
 /** One student, or everyone of the studio. */

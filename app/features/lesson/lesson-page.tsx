@@ -77,7 +77,7 @@ export function LessonPage(props: LessonPageProps) {
       back={{ to: home, label: person.name }}
     >
       <Section
-        title={lesson.last}
+        title={draft.heldToday ? lesson.before : lesson.last}
         aside={
           props.last && (
             <span>
@@ -144,13 +144,13 @@ export function LessonPage(props: LessonPageProps) {
       )}
       <div className={styles.setting}>
         <Button variant="contained" size="large" disabled={it.busy} onClick={it.set}>
-          {lesson.set}
+          {draft.set ? lesson.setAgain : lesson.set}
         </Button>
         <Button variant="outlined" disabled={it.busy} onClick={it.keep}>
           {lesson.keep}
         </Button>
         <span role="status" className={styles.soft}>
-          {it.changed ? lesson.unsaved : lesson.kept}
+          {it.changed ? lesson.unsaved : draft.set && !draft.kept ? lesson.asSet : lesson.kept}
         </span>
         {!it.theirs && it.refused && <p role="alert">{it.refused}</p>}
         <span className={styles.soft}>

@@ -23,8 +23,12 @@ export interface LastWeek {
 
 export interface LessonDraft {
   readonly version: number;
-  /** The newest week that was set when the page was opened. */
+  /** The newest week that was set when the page was opened, as it was then. */
   readonly after: string | null;
+  /** It is set already: setting it again changes it. */
+  readonly set: boolean;
+  /** What is looked back on came before the lesson that set it. */
+  readonly heldToday: boolean;
   readonly from: Day;
   readonly until: Day;
   readonly text: AssignmentText;

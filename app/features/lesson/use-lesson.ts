@@ -55,7 +55,7 @@ export function useLesson({ home, draft, last, times, before }: LessonInputs) {
   const list = useFieldArray({ control, name: "text.items", keyName: "key" });
   const values = useWatch({ control }) as LessonForm;
   const asText = JSON.stringify(values);
-  const [keptText, setKeptText] = useState(draft.kept ? asText : "");
+  const [keptText, setKeptText] = useState(draft.kept || draft.set ? asText : "");
   const [read, setRead] = useState<Read>(draft);
   const [decisions, setDecisions] = useState<Readonly<Record<string, Decision>>>(() =>
     Object.fromEntries(

@@ -103,7 +103,7 @@ export async function groupBoard(services: Services, studioId: string, groupId: 
     whatHappened(db, studioId, null, since, today),
     whoIsHurt(db, studioId, today),
     handInsForItems(db, studioId, given),
-    weeksOfAll(db, studioId),
+    weeksOfAll(db, studioId, today),
     piecesForGroup(db, studioId, groupId),
     keptLadders(db, studioId),
   ]);

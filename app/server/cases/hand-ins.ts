@@ -218,7 +218,10 @@ async function missingTakes(
   studioId: string,
   now: { readonly today: Day; readonly timeZone: string },
 ) {
-  const [people, weeks] = await Promise.all([studentsOf(db, studioId), weeksOfAll(db, studioId)]);
+  const [people, weeks] = await Promise.all([
+    studentsOf(db, studioId),
+    weeksOfAll(db, studioId, now.today),
+  ]);
   const on = weeks.flatMap((set) => {
     const week = weekOn([set], now.today);
     return week ? [{ set, items: openItems(week) }] : [];

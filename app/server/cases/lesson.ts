@@ -19,6 +19,7 @@ import { triedSince } from "../plan/changed-today";
 import { adviceOf, passageNamed } from "./advice";
 import { questionsNow } from "./questions";
 import { passageLine } from "./passage-line";
+import { aheadOf, lookedBackOn, stampOf, WEEKS_AROUND } from "../plan/week-on";
 import { reviewItems, within } from "./lesson-review";
 import { beforeNext } from "./week-goal";
 
@@ -70,6 +71,15 @@ function suggestion(last: LastWeek | undefined): AssignmentText {
   };
 }
 
+/** The next week as it was set; what goes on beside it, where no lesson has said so yet. */
+function asSet(set: Assignment, last: LastWeek | undefined): AssignmentText {
+  const before = last && last.week.id !== set.id ? last.week.text.items : [];
+  if (before.length === 0 || before.some(({ decision }) => decision !== "open")) return set.text;
+  const going = suggestion(last).items;
+  const known = new Set(going.map(({ id }) => id));
+  return { ...set.text, items: [...going, ...set.text.items.filter(({ id }) => !known.has(id))] };
+}
+
 /** The lesson: last week item by item, and next week as it is being put together. */
 export async function lessonPage(services: Services, studioId: string, personId: string) {
   const { db } = services;
@@ -78,11 +88,12 @@ export async function lessonPage(services: Services, studioId: string, personId:
   const [person, passages, weeks, draft, kept] = await Promise.all([
     studentById(db, studioId, personId),
     passagesOfPerson(db, studioId, personId),
-    assignmentsOf(db, studioId, personId, 1),
+    assignmentsOf(db, studioId, personId, WEEKS_AROUND),
     draftOf(db, studioId, personId),
     keptLadders(db, studioId),
   ]);
-  const last = weeks[0];
+  const set = aheadOf(weeks, today);
+  const last = lookedBackOn(weeks, today);
   const happened = last && (await whatHappened(db, studioId, personId, readFrom(last), today));
   const flaws = last
     ? await Promise.all(
@@ -92,8 +103,8 @@ export async function lessonPage(services: Services, studioId: string, personId:
         })),
       )
     : [];
-  const from = beginsOn(last, today);
-  const until = nextLesson(from, person.times.lesson?.weekday);
+  const from = set?.from_day ?? beginsOn(last, today);
+  const until = set?.until_day ?? nextLesson(from, person.times.lesson?.weekday);
   const came = last && happened && weekDone({ week: last, happened }, today);
   const over = last ? shareOver(last.from_day, last.until_day, today) : 1;
   const weak = came !== undefined && wasWeak(last!.text.goal, came, over);
@@ -103,7 +114,8 @@ export async function lessonPage(services: Services, studioId: string, personId:
       happened,
       review: reviewItems({ week: last, happened, passages, flaws, today, next: from, weak }),
     };
-  const text = suggestion(past);
+  const text = set ? asSet(set, past) : suggestion(past);
+  const earliest = set ? today : from;
   return {
     today,
     person: { id: person.id, name: person.name, instrument: person.instrument },
@@ -142,8 +154,12 @@ export async function lessonPage(services: Services, studioId: string, personId:
     weak,
     draft: {
       version: draft?.version ?? 0,
-      after: last?.id ?? null,
-      from: draft && draft.from_day > from ? draft.from_day : from,
+      after: weeks[0] ? stampOf(weeks[0]) : null,
+      /** It is set already, and is changed by setting it again. */
+      set: set?.text === text,
+      /** The lesson was held today: what is looked back on came before it. */
+      heldToday: set?.from_day === today && last?.id !== set.id,
+      from: draft && draft.from_day >= earliest ? draft.from_day : from,
       until: draft && draft.until_day > from ? draft.until_day : until,
       text: draft?.text ?? text,
       kept: draft !== undefined,

@@ -11,9 +11,11 @@ import {
   endWeeksBefore,
   insertWeek,
   insertLadder,
+  lastUntil,
   keptLadders,
   markSet,
   passagesOfPerson,
+  replaceWeek,
   saveDraft,
   setPassageState,
   studentById,
@@ -23,11 +25,13 @@ import {
   type Passage,
 } from "~/db/queries";
 import { lessonFields } from "~/forms/lesson";
+import { aheadOf, lookedBackOn, stampOf, WEEKS_AROUND } from "../plan/week-on";
 import { todayIn, type Services } from "../services";
 import { ladderForPassage } from "./ladder-from-library";
 import { withItsGoal } from "./week-goal";
 
 const LONGEST_WEEK = 28;
+const MOST_OF_A_STAMP = 60;
 
 const decisionsSchema = v.record(
   v.pipe(v.string(), v.uuid()),
@@ -36,8 +40,8 @@ const decisionsSchema = v.record(
 
 const sentSchema = v.object({
   version: v.pipe(v.number(), v.integer(), v.minValue(0)),
-  /** The newest week that was set when the page was opened. */
-  after: v.nullable(v.pipe(v.string(), v.uuid())),
+  /** The newest week that was set when the page was opened, as it was then. */
+  after: v.nullable(v.pipe(v.string(), v.maxLength(MOST_OF_A_STAMP))),
   ...lessonFields,
   text: assignmentSchema,
   decisions: decisionsSchema,
@@ -109,11 +113,12 @@ async function keepDraft(
   const text = await withItsGoal(tx, studioId, personId, { from, until, text: sent });
   const draft = await draftOf(tx, studioId, personId);
   const [newest] = await assignmentsOf(tx, studioId, personId, 1);
-  const newestId = newest?.id ?? null;
-  const theirs = { version: draft?.version ?? 0, after: newestId };
-  if (newest && newestId !== after) {
+  const stamp = newest ? stampOf(newest) : null;
+  const theirs = { version: draft?.version ?? 0, after: stamp };
+  if (newest && stamp !== after) {
     const { text: other } = draft ?? newest;
-    return err({ errors: { form: ALREADY_SET }, theirs: { ...theirs, text: other } });
+    const form = after?.startsWith(newest.id) ? CHANGED : ALREADY_SET;
+    return err({ errors: { form }, theirs: { ...theirs, text: other } });
   }
   const at = new Date(now());
   if (!draft) {
@@ -180,7 +185,18 @@ function laddersGiven(
   return ok(given);
 }
 
-/** Sets the week: last week ends, its items are decided, ladders of the library are given out. */
+/** Ladders that the library gives with this week and has not given with it before. */
+const newlyGiven = (items: readonly AssignmentItem[], set: Assignment | undefined) =>
+  items.map((item) => {
+    const before = set?.text.items.find(({ id }) => id === item.id);
+    const given = before?.keptLadderId === item.keptLadderId && before.passageId === item.passageId;
+    return given ? { ...item, keptLadderId: null } : item;
+  });
+
+/**
+ * Sets the week: last week ends, its items are decided, ladders of the library are given out. One
+ * that was set and has not begun before today is set anew, with what is different now.
+ */
 export const setWeek = (services: Services, studioId: string, personId: string, sent: Sent) =>
   services.db.transaction(async (tx): Promise<Result<{ id: string }, NotWritten>> => {
     const today = todayIn(services, await studioById(tx, studioId));
@@ -193,9 +209,12 @@ export const setWeek = (services: Services, studioId: string, personId: string, 
     }
     const errors = foreign(sent.text.items, passages);
     if (errors) return err({ errors });
-    const given = laddersGiven(sent.text.items, passages, await keptLadders(tx, studioId), today);
+    const weeks = await assignmentsOf(tx, studioId, personId, WEEKS_AROUND);
+    const set = aheadOf(weeks, today);
+    const last = lookedBackOn(weeks, today);
+    const items = newlyGiven(sent.text.items, set);
+    const given = laddersGiven(items, passages, await keptLadders(tx, studioId), today);
     if (!given.ok) return given;
-    const [last] = await assignmentsOf(tx, studioId, personId, 1);
     const kept = await keepDraft(services, tx, studioId, personId, sent);
     if (!kept.ok) return kept;
     for (const { passageId, ladder } of given.value) {
@@ -206,7 +225,11 @@ export const setWeek = (services: Services, studioId: string, personId: string, 
       });
     }
     await decide(tx, studioId, last, sent.decisions);
+    const { id } = kept.value;
+    const at = new Date(services.now());
+    if (set) await replaceWeek(tx, studioId, { id: set.id, draftId: id, at });
+    else await markSet(tx, studioId, id, at);
+    if (set) await lastUntil(tx, studioId, personId, { was: set.from_day, day: sent.from });
     await endWeeksBefore(tx, studioId, personId, sent.from);
-    await markSet(tx, studioId, kept.value.id, new Date(services.now()));
-    return ok({ id: kept.value.id });
+    return ok({ id: set?.id ?? id });
   });

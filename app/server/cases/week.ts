@@ -1,6 +1,6 @@
 import { needsALook, TREND_DAYS, type Look, type PassageTrend } from "~/core/judge";
 import { LOOK_BACK_DAYS, mayRestLong, daysOf, memoryStanding } from "~/core/week";
-import { addDays, weekdayOf, type Day } from "~/core/units";
+import { addDays, dayOf, weekdayOf, type Day } from "~/core/units";
 import {
   lastDaysOfEach,
   lastPlayed,
@@ -97,10 +97,14 @@ function lineDays({ week, student, today, happened, raw }: LineInputs): LineDay[
 function lessonToday(
   week: Assignment | undefined,
   { times }: Student,
-  today: Day,
+  { today, timeZone }: { readonly today: Day; readonly timeZone: string },
 ): string | undefined {
-  if (week?.from_day === today) return undefined;
   const { lesson } = times;
+  if (week?.from_day === today) {
+    // Set today, the lesson was held; set before, it was prepared and is still to come.
+    const prepared = dayOf(week.set_at!.getTime(), timeZone) < today;
+    return prepared ? (lesson?.from ?? "") : undefined;
+  }
   if (week?.until_day === today) return lesson?.from ?? "";
   return lesson?.weekday === weekdayOf(today) ? lesson.from : undefined;
 }
@@ -114,7 +118,7 @@ export async function weekOf(services: Services, studioId: string) {
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -SEEN_DAYS);
-  const weeks = await weeksOfAll(db, studioId);
+  const weeks = await weeksOfAll(db, studioId, today);
   const begins = weeks.map((week) => running(week, today)?.from_day ?? today);
   const from = addDays([today, ...begins].toSorted()[0]!, -LOOK_BACK_DAYS);
   const [everyone, groups, latest, happened, reached, pain, said, memory, questions] =
@@ -170,7 +174,7 @@ export async function weekOf(services: Services, studioId: string) {
       days: lineDays({ week, student, today, happened: practised, raw }),
       goal: running(week, today)?.text.goal.minutes,
       until: week?.until_day,
-      lessonToday: lessonToday(week, student, today),
+      lessonToday: lessonToday(week, student, { today, timeZone: studio.time_zone }),
       inGroup: grouped.has(id) && !student.times.lesson,
       last: last && { day: last.day, what: last.titles },
       looks: needsALook({

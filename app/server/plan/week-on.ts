@@ -37,6 +37,21 @@ export function weekOn<W extends WeekDays>(
   return { ...on, text: { ...newest.text, goal } };
 }
 
+/** So many weeks are read at a lesson: one that is set ahead, and back to one that has begun earlier. */
+export const WEEKS_AROUND = 8;
+
+/** The newest week where it begins today or later: what a lesson has set, or has prepared. */
+export const aheadOf = (weeks: readonly Assignment[], today: Day): Assignment | undefined =>
+  weeks[0] && weeks[0].from_day >= today ? weeks[0] : undefined;
+
+/** The week that a lesson looks back on: the newest that began before today, else the first. */
+export const lookedBackOn = (weeks: readonly Assignment[], today: Day): Assignment | undefined =>
+  weeks.find(({ from_day }) => from_day < today) ?? weeks.at(-1);
+
+/** What a week was when it was read: whoever has read it otherwise is told. */
+export const stampOf = ({ id, version }: Pick<Assignment, "id" | "version">): string =>
+  `${id} ${version}`;
+
 /** The items of a week that are still worked on. */
 export const openItems = (week: Pick<Assignment, "text">): readonly AssignmentItem[] =>
   week.text.items.filter(({ decision }) => decision !== "finished");
