@@ -111,7 +111,8 @@ test("one teacher and two students go through two weeks, and every number comes 
       `${adas}/week`,
       /This week\s+(\d+) min done on (\d+) days?; (\d+) asked on (\d+) days?/,
     );
-    const lesson = /(\d+) min done on (\d+) days? so far; (\d+) are asked on (\d+) days?/;
+    const lesson =
+      /(\d+) min done on (\d+) days?(?: so far)?; (\d+) (?:are|were) asked on (\d+) days?/;
     expect(await read(desk, `${adas}/lesson`, lesson)).toEqual([done, days, asked, askedDays]);
     await desk.goto(address);
     await expect(line).toContainText(`${done} min done`);
@@ -179,6 +180,14 @@ test("one teacher and two students go through two weeks, and every number comes 
   await desk.getByRole("button", { name: "Set the week" }).click();
   await desk.waitForURL(/\/weeks\//);
 
+  // Opened again, it looks back on the same week; what was set is changed by setting it again.
+  await desk.goto(`${address}${adas}/lesson`);
+  await ready(desk);
+  await expect(desk.getByText(/^On 2 days/)).toBeVisible();
+  await desk.getByLabel("A word to the student").fill("And sing it.");
+  await desk.getByRole("button", { name: "Set it again" }).click();
+  await desk.waitForURL(/\/weeks\//);
+
   // The second week: at the stand once, once without Fidus, a question for the lesson.
   await onDay(9);
   await practises(ada, `${address}${adas}/today`, true);
@@ -192,6 +201,7 @@ test("one teacher and two students go through two weeks, and every number comes 
   await expect(ada.locator("q", { hasText: "Pedal in bar 4?" })).toBeVisible();
   await ada.goto(`${address}${adas}/week`);
   await ready(ada);
+  await expect(ada.getByText("And sing it.")).toBeVisible();
   await ada.getByRole("button", { name: "yesterday" }).click();
   await ada
     .getByRole("group", { name: "Practised without Fidus" })
