@@ -175,6 +175,26 @@ describe("from lesson to lesson", () => {
     expect(await told()).toMatchObject({ last: "First", line: { lessonToday: undefined } });
   });
 
+  test("a week that a lesson ends early asks what its days asked; one whose lesson is late went on", async () => {
+    const { services, studioId, personId, clock } = room;
+    const lastGoal = async () => (await lessonPage(services, studioId, personId)).last!.goal;
+    const setsNow = async (days: number) => {
+      clock.now = NOON + days * DAY_MS;
+      const { after, version } = (await lessonPage(services, studioId, personId)).draft;
+      const week = sent([item()], version, after, addDays(TODAY, days));
+      expect((await setWeek(services, studioId, personId, week)).ok).toBe(true);
+    };
+    await setsNow(0);
+    expect(await lastGoal()).toEqual({ minutes: 70, days: 7 });
+    await setsNow(3);
+    expect(await lastGoal()).toEqual({ minutes: 30, days: 3 });
+    // Until its lesson, which is two days late, the second goes on.
+    clock.now = NOON + 12 * DAY_MS;
+    expect(await lastGoal()).toEqual({ minutes: 90, days: 9 });
+    clock.now = NOON + 60 * DAY_MS;
+    expect(await lastGoal()).toEqual({ minutes: 350, days: 35 });
+  });
+
   test("today asks what the week asks; until the next lesson the week goes on", async () => {
     const { services, studioId, personId, clock } = room;
     const theory = item({ passageId: null, kind: "theory", title: "Sheet 3", goalTempo: null });

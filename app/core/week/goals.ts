@@ -7,12 +7,15 @@ export interface WeekDone {
   readonly days: number;
 }
 
-/** What is asked of so many days, as it is for seven; one of no days stays as it is. */
-export function weekly({ minutes, days }: WeekGoal, length: number): WeekGoal {
-  if (length <= 0 || length === 7) return { minutes, days };
-  const share = 7 / length;
-  return { minutes: Math.round(minutes * share), days: Math.min(7, Math.round(days * share)) };
+/** What is asked of so many days, for so many others; of no days it stays as it is. */
+export function spread({ minutes, days }: WeekGoal, was: number, is: number): WeekGoal {
+  if (was <= 0 || is === was) return { minutes, days };
+  const share = is / was;
+  return { minutes: Math.round(minutes * share), days: Math.min(is, Math.round(days * share)) };
 }
+
+/** What is asked of so many days, as it is for seven. */
+export const weekly = (goal: WeekGoal, length: number): WeekGoal => spread(goal, length, 7);
 
 const FAR_BELOW = 0.5;
 const HALF_OVER = 0.5;

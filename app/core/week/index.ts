@@ -88,6 +88,7 @@ export {
   nestedGoals,
   shareOver,
   smaller,
+  spread,
   wasWeak,
   weekly,
   type NestedGoals,

@@ -20,6 +20,7 @@ import {
   smaller,
   timesSchema,
   turned,
+  spread,
   wasWeak,
   type LayoutItem,
   type Often,
@@ -376,4 +377,5 @@ test("what is asked until a later lesson is told as it is for a week", () => {
   expect(weekly(goal, 7)).toEqual(goal);
   expect(weekly({ minutes: 30, days: 3 }, 3)).toEqual({ minutes: 70, days: 7 });
   expect(weekly(goal, 0)).toEqual(goal);
+  expect(spread({ minutes: 70, days: 7 }, 7, 3)).toEqual({ minutes: 30, days: 3 });
 });

@@ -104,13 +104,17 @@ export const markSet = (db: Queries, studioId: string, id: string, at: Date) =>
     at,
   ]);
 
-/** A later lesson ends the week before it. */
-export const endWeeksBefore = (db: Queries, studioId: string, personId: string, day: Day) =>
+/** A week lasts until another day than it was set for, and asks what these days ask. */
+export const lastsUntil = (
+  db: Queries,
+  studioId: string,
+  id: string,
+  { until, goal }: { readonly until: Day; readonly goal: AssignmentText["goal"] },
+) =>
   db.execute(
-    `update assignment set until_day = $3
-     where studio_id = $1 and person_id = $2 and set_at is not null
-       and until_day > $3 and from_day < $3`,
-    [studioId, personId, day],
+    `update assignment set until_day = $3, text = jsonb_set(text, '{goal}', $4::jsonb)
+     where studio_id = $1 and id = $2`,
+    [studioId, id, until, JSON.stringify(goal)],
   );
 
 /** The items of a week that was set, as they are from now on; its days stay as they were. */
@@ -136,20 +140,6 @@ export async function replaceWeek(
   );
   await db.execute("delete from assignment where studio_id = $1 and id = $2", [studioId, draftId]);
 }
-
-/** The week before one whose first day has moved lasts until it. */
-export const lastUntil = (
-  db: Queries,
-  studioId: string,
-  personId: string,
-  { was, day }: { readonly was: Day; readonly day: Day },
-) =>
-  db.execute(
-    `update assignment set until_day = $4
-     where studio_id = $1 and person_id = $2 and set_at is not null
-       and until_day = $3 and from_day < $4`,
-    [studioId, personId, was, day],
-  );
 
 /** The week of each student that has begun last, or the one that begins next. */
 export const weeksOfAll = (db: Queries, studioId: string, today: Day) =>

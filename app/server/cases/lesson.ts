@@ -19,7 +19,7 @@ import { triedSince } from "../plan/changed-today";
 import { adviceOf, passageNamed } from "./advice";
 import { questionsNow } from "./questions";
 import { passageLine } from "./passage-line";
-import { aheadOf, lookedBackOn, stampOf, WEEKS_AROUND } from "../plan/week-on";
+import { aheadOf, goalBy, lookedBackOn, stampOf, WEEKS_AROUND } from "../plan/week-on";
 import { reviewItems, within } from "./lesson-review";
 import { beforeNext } from "./week-goal";
 
@@ -107,7 +107,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
   const until = set?.until_day ?? nextLesson(from, person.times.lesson?.weekday);
   const came = last && happened && weekDone({ week: last, happened }, today);
   const over = last ? shareOver(last.from_day, last.until_day, today) : 1;
-  const weak = came !== undefined && wasWeak(last!.text.goal, came, over);
+  const weak = came !== undefined && wasWeak(goalBy(last!, today), came, over);
   const past = last &&
     happened && {
       week: last,
@@ -138,7 +138,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
       id: past.week.id,
       from: past.week.from_day,
       until: past.week.until_day,
-      goal: past.week.text.goal,
+      goal: goalBy(past.week, today),
       done: came!,
       /** It was opened before its last day: what was asked is asked of days to come as well. */
       goesOn: over < 1,

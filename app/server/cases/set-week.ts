@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
-import { assignmentSchema, type AssignmentItem, type AssignmentText } from "~/core/week";
+import { assignmentSchema, spread, type AssignmentItem, type AssignmentText } from "~/core/week";
 import { err, ok, sentences, type Result } from "~/core/result";
 import { daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
@@ -8,10 +8,9 @@ import {
   dropOutlook,
   assignmentsOf,
   draftOf,
-  endWeeksBefore,
   insertWeek,
   insertLadder,
-  lastUntil,
+  lastsUntil,
   keptLadders,
   markSet,
   passagesOfPerson,
@@ -161,6 +160,23 @@ async function decide(
   }
 }
 
+/**
+ * The weeks before a lesson last until it: one that was to last longer, and one that lasted until
+ * this week's first day, `was`, before it moved. What is asked of them is what their days ask.
+ */
+async function endBefore(
+  tx: Queries,
+  studioId: string,
+  weeks: readonly Assignment[],
+  { day, was }: { readonly day: Day; readonly was: Day | undefined },
+): Promise<void> {
+  for (const { id, from_day, until_day, text } of weeks) {
+    if (from_day >= day || (until_day <= day && until_day !== was)) continue;
+    const [length, lasts] = [daysBetween(from_day, until_day), daysBetween(from_day, day)];
+    await lastsUntil(tx, studioId, id, { until: day, goal: spread(text.goal, length, lasts) });
+  }
+}
+
 interface GivenLadder {
   readonly passageId: string;
   readonly ladder: Ladder;
@@ -229,7 +245,7 @@ export const setWeek = (services: Services, studioId: string, personId: string, 
     const at = new Date(services.now());
     if (set) await replaceWeek(tx, studioId, { id: set.id, draftId: id, at });
     else await markSet(tx, studioId, id, at);
-    if (set) await lastUntil(tx, studioId, personId, { was: set.from_day, day: sent.from });
-    await endWeeksBefore(tx, studioId, personId, sent.from);
+    const before = weeks.filter((week) => week !== set);
+    await endBefore(tx, studioId, before, { day: sent.from, was: set?.from_day });
     return ok({ id: set?.id ?? id });
   });

@@ -1,4 +1,10 @@
-import { weekly, type AssignmentItem, type AssignmentText } from "~/core/week";
+import {
+  spread,
+  weekly,
+  type AssignmentItem,
+  type AssignmentText,
+  type WeekGoal,
+} from "~/core/week";
 import type { WeekNote } from "~/core/session";
 import { addDays, daysBetween, type Day } from "~/core/units";
 import type { Assignment } from "~/db/queries";
@@ -51,6 +57,16 @@ export const lookedBackOn = (weeks: readonly Assignment[], today: Day): Assignme
 /** What a week was when it was read: whoever has read it otherwise is told. */
 export const stampOf = ({ id, version }: Pick<Assignment, "id" | "version">): string =>
   `${id} ${version}`;
+
+/** What a week has asked by now: one whose lesson is late has gone on. */
+export function goalBy(
+  { from_day, until_day, text }: Pick<Assignment, "from_day" | "until_day" | "text">,
+  today: Day,
+): WeekGoal {
+  const late = Math.min(STALE_DAYS, Math.max(0, daysBetween(until_day, today)));
+  const length = daysBetween(from_day, until_day);
+  return spread(text.goal, length, length + late);
+}
 
 /** The items of a week that are still worked on. */
 export const openItems = (week: Pick<Assignment, "text">): readonly AssignmentItem[] =>
