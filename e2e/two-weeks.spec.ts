@@ -211,6 +211,16 @@ test("one teacher and two students go through two weeks, and every number comes 
   await expect(ada.getByText("15 min written down.")).toBeVisible();
   await expect(ada.getByText("done on 2 days", { exact: true })).toBeVisible();
 
+  // Prepared two days early, the third week is there to be read, and the second goes on.
+  await onDay(12);
+  await desk.goto(`${address}${adas}/lesson`);
+  await ready(desk);
+  await desk.getByRole("button", { name: "Set the week" }).click();
+  await desk.waitForURL(/\/weeks\//);
+  await ada.goto(`${address}${adas}/week`);
+  await expect(ada.getByRole("heading", { name: "Next week, set already" })).toBeVisible();
+  await expect(ada.getByText("And sing it.")).toBeVisible();
+
   await onDay(14);
   await desk.goto(address);
   await expect(line).toContainText("Asks: Pedal in bar 4?");

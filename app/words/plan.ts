@@ -301,6 +301,7 @@ export const planWords = {
     write: "Write it down",
     units: { bars: "bars", lines: "lines", pages: "pages" },
     older: "Weeks before",
+    coming: "Next week, set already",
     sheet: "The printed sheet",
     calendar: "As a calendar file",
     times: "When there is time",

@@ -45,6 +45,7 @@ export function WeekPage(props: WeekPageProps) {
   const span =
     week && said.span(formats.shortDay(week.from), formats.shortDay(addDays(week.until, -1)));
   const lesson = week && props.lesson;
+  const others = props.weeks.filter(({ id }) => id !== week?.id);
   return (
     <Page
       title={teaches || looksOnly ? said.of(person.name) : said.title}
@@ -124,22 +125,42 @@ export function WeekPage(props: WeekPageProps) {
           <MemoryLines lines={props.memory} canMark={!looksOnly} home={home} />
         </Section>
       )}
-      {props.weeks.length > 1 && (
-        <Section title={said.older}>
-          <ul className={styles.older}>
-            {props.weeks
-              .filter(({ id }) => id !== week?.id)
-              .map(({ id, from, until }) => (
-                <li key={id}>
-                  <Link to={`${home}/weeks/${id}`}>
-                    {said.span(formats.shortDay(from), formats.shortDay(addDays(until, -1)))}
-                  </Link>
-                </li>
-              ))}
-          </ul>
-        </Section>
-      )}
+      <OtherWeeks
+        title={said.coming}
+        home={home}
+        weeks={others.filter(({ from }) => from > today)}
+      />
+      <OtherWeeks
+        title={said.older}
+        home={home}
+        weeks={others.filter(({ from }) => from <= today)}
+      />
     </Page>
+  );
+}
+
+interface OtherWeeksProps {
+  readonly title: string;
+  readonly home: string;
+  readonly weeks: WeekPageProps["weeks"];
+}
+
+/** The sheets of weeks before this one, or of one that is set already. */
+function OtherWeeks({ title, home, weeks }: OtherWeeksProps) {
+  const formats = useFormats();
+  if (weeks.length === 0) return null;
+  return (
+    <Section title={title}>
+      <ul className={styles.older}>
+        {weeks.map(({ id, from, until }) => (
+          <li key={id}>
+            <Link to={`${home}/weeks/${id}`}>
+              {said.span(formats.shortDay(from), formats.shortDay(addDays(until, -1)))}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </Section>
   );
 }
 
