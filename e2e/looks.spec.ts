@@ -82,7 +82,7 @@ test("advice is carried out by a press and taken back, put away, switched off, t
   // For most of her passages; which of them, her ten weeks decide.
   const all = await lower.count();
   expect(all).toBeGreaterThanOrEqual(2);
-  await expect(page.getByText(/days off: today would start at \d+ bpm/)).toHaveCount(all);
+  await expect(page.getByText(/days ago: today would start at \d+ bpm/)).toHaveCount(all);
   const asAdvised = page.getByRole("button", { name: "Start as advised" });
   await asAdvised.first().click();
   await expect(page.getByText("Changed, as pressed.")).toBeVisible();

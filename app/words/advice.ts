@@ -41,7 +41,7 @@ export function adviceTold(advice: Advice, tempo: Tempo, day: DayTold): string {
     case "no-break":
       return `${advice.saw.minutes} min without a break on ${day(advice.saw.day)}. After half an hour five minutes off keep hands and ears fresh.`;
     case "after-days-off":
-      return `${days(advice.saw.days)} off: today would start at ${tempo(advice.saw.start)}, and a clean play is likely up to ${tempo(advice.saw.advised)}. A start that goes well brings the rest back sooner.`;
+      return `Last played ${days(advice.saw.days)} ago: today would start at ${tempo(advice.saw.start)}, and a clean play is likely up to ${tempo(advice.saw.advised)}. A start that goes well brings the rest back sooner.`;
     case "go-down":
       return `At ${tempo(advice.saw.tempo)} ${advice.saw.clean} of ${count(advice.saw.plays, "play")} were clean. What is played flawed is learned flawed: lower first.`;
     case "same-ceiling":
