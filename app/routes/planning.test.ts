@@ -173,6 +173,15 @@ describe("from lesson to lesson", () => {
     });
     await setsAgain("Second, at the lesson", addDays(TODAY, 8));
     expect(await told()).toMatchObject({ last: "First", line: { lessonToday: undefined } });
+    // After a long pause nobody goes by the old one, on no page.
+    clock.now = NOON + 70 * DAY_MS;
+    const { draft } = await lessonPage(services, studioId, personId);
+    const next = sent([item()], draft.version, draft.after, addDays(TODAY, 72));
+    expect((await setWeek(services, studioId, personId, next)).ok).toBe(true);
+    expect(await told()).toMatchObject({
+      days: addDays(TODAY, 72),
+      line: { until: addDays(TODAY, 79) },
+    });
   });
 
   test("a week that a lesson ends early asks what its days asked; one whose lesson is late went on", async () => {

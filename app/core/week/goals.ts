@@ -17,6 +17,9 @@ export function spread({ minutes, days }: WeekGoal, was: number, is: number): We
 /** What is asked of so many days, as it is for seven. */
 export const weekly = (goal: WeekGoal, length: number): WeekGoal => spread(goal, length, 7);
 
+/** So many days after its lesson should have been, nobody goes by a week any more. */
+export const STALE_DAYS = 28;
+
 const FAR_BELOW = 0.5;
 const HALF_OVER = 0.5;
 const LESS = 0.75;

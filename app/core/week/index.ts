@@ -89,6 +89,7 @@ export {
   shareOver,
   smaller,
   spread,
+  STALE_DAYS,
   wasWeak,
   weekly,
   type NestedGoals,

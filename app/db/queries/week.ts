@@ -3,6 +3,7 @@ import { BLOCK_KINDS, FEELINGS, shapeSchema, type Shape } from "~/core/session";
 import {
   assignmentSchema,
   memoryPlanSchema,
+  STALE_DAYS,
   type AssignmentText,
   type MemoryPlan,
 } from "~/core/week";
@@ -141,14 +142,15 @@ export async function replaceWeek(
   await db.execute("delete from assignment where studio_id = $1 and id = $2", [studioId, draftId]);
 }
 
-/** The week of each student that has begun last, or the one that begins next. */
+/** The week that each student goes by; else the one that begins next, or the one that was last. */
 export const weeksOfAll = (db: Queries, studioId: string, today: Day) =>
   db.many(
     assignmentRow,
     `select distinct on (person_id) ${ASSIGNMENT} from assignment
      where studio_id = $1 and set_at is not null
-     order by person_id, from_day > $2::date, abs(from_day - $2::date), set_at desc`,
-    [studioId, today],
+     order by person_id, from_day > $2::date or until_day < $2::date - $3::integer,
+       abs(from_day - $2::date), set_at desc`,
+    [studioId, today, STALE_DAYS],
   );
 
 /** One student, or everyone of the studio. */

@@ -99,7 +99,7 @@ function foreign(items: readonly AssignmentItem[], passages: readonly Passage[])
 const CHANGED =
   "Somebody else has changed this week since you opened it. Nothing of yours is lost: keep yours, or look at theirs.";
 const ALREADY_SET =
-  "Somebody else has set a week since you opened this one. Nothing of yours is lost: keep yours as a new one, or look at theirs.";
+  "Somebody else has set a week since you opened this one. Nothing of yours is lost: keep yours to set it in its place, or look at theirs.";
 
 /** Writes the draft over the version that was read, or tells what somebody else has written. */
 async function keepDraft(

@@ -1,5 +1,6 @@
 import {
   spread,
+  STALE_DAYS,
   weekly,
   type AssignmentItem,
   type AssignmentText,
@@ -9,9 +10,6 @@ import type { WeekNote } from "~/core/session";
 import { addDays, daysBetween, type Day } from "~/core/units";
 import type { Assignment } from "~/db/queries";
 import { keyFor } from "./week-plan";
-
-/** So long after its lesson should have been, nobody goes by a week any more. */
-const STALE_DAYS = 28;
 
 type WeekDays = Pick<Assignment, "from_day" | "until_day"> & {
   readonly text?: AssignmentText;
