@@ -114,77 +114,76 @@ function quicken({ real, virtual, rate, key }: ClockSetting & { readonly key: st
 
   interface Pending {
     readonly mapId: number;
+    readonly name: string;
     /** Seconds of the context. */
     readonly time: number;
-    readonly reached: () => void;
-    timer?: number;
   }
 
+  /** Tells its markers in their order, those of one moment together, as the worklet does. */
   class FastNode {
     static readonly all: FastNode[] = [];
     private pending: Pending[] = [];
+    private timer: number | undefined;
     readonly port: { onmessage?: (event: unknown) => void; postMessage(message: Message): void };
 
     constructor(private readonly context: FastContext) {
       FastNode.all.push(this);
-      const tell = (data: unknown) => this.port.onmessage?.({ data });
       this.port = {
         postMessage: ({ kind, mapId = 0, start = 0, at = 0, markers = [] }) => {
-          if (kind === "stop") this.forget(() => true);
-          if (kind === "withdraw") this.forget((each) => each.mapId === mapId);
-          if (kind === "cut") this.forget((each) => each.mapId === mapId);
-          if (kind === "cut") markers = [{ name: "map-ended", at }];
-          if (kind !== "schedule" && kind !== "cut") return;
-          for (const { name, at } of markers) {
-            const time = start + at;
-            const each: Pending = {
-              mapId,
-              time,
-              reached: () => {
-                this.forget((other) => other === each);
-                tell({ kind: "marker", mapId, name, time });
-              },
-            };
-            this.pending.push(each);
-            this.awaits(each);
+          if (kind === "stop") this.pending = [];
+          if (kind === "withdraw") {
+            this.pending = this.pending.filter((each) => each.mapId !== mapId);
           }
+          if (kind === "cut") {
+            this.pending = this.pending.map((each) =>
+              each.mapId === mapId ? { ...each, time: Math.min(each.time, at) } : each,
+            );
+          }
+          if (kind === "schedule") {
+            const told = markers.map(({ name, at }) => ({ mapId, name, time: start + at }));
+            this.pending = [...this.pending, ...told];
+          }
+          this.pending.sort((a, b) => a.time - b.time);
+          this.awaits();
         },
       };
-      later(() => tell({ kind: "ready" }));
+      later(() => this.tell({ kind: "ready" }));
     }
-    private forget(goes: (each: Pending) => boolean) {
-      for (const each of this.pending) if (goes(each)) clearTimeout(each.timer);
-      this.pending = this.pending.filter((each) => !goes(each));
+    private tell = (data: unknown) => this.port.onmessage?.({ data });
+    /** One timer, for the next marker: two that are due together may come in any order. */
+    awaits() {
+      clearTimeout(this.timer);
+      const next = this.pending[0];
+      if (!next || heldAt !== undefined) return;
+      const left = (next.time - this.context.currentTime) * 1000;
+      this.timer = page.setTimeout(() => this.reach(next.time), left) as unknown as number;
     }
-    private awaits(each: Pending) {
-      if (heldAt !== undefined) return;
-      const left = (each.time - this.context.currentTime) * 1000;
-      each.timer = page.setTimeout(() => {
-        waitFor((this.context.currentTime - each.time) * 1000);
-        each.reached();
-      }, left) as unknown as number;
+    private reach(time: number) {
+      waitFor((this.context.currentTime - time) * 1000);
+      const due = this.pending.filter((each) => each.time <= time);
+      this.pending = this.pending.filter((each) => each.time > time);
+      this.awaits();
+      for (const each of due) this.tell({ kind: "marker", ...each });
     }
-    hold = () => this.pending.forEach((each) => clearTimeout(each.timer));
-    goOn = () => this.pending.forEach((each) => this.awaits(each));
     connect = () => undefined;
     disconnect = () => undefined;
   }
+  const rearm = () => FastNode.all.forEach((node) => node.awaits());
   /** A page that was busy, twenty times as long on this clock, has not heard so much meanwhile. */
   const waitFor = (late: number) => {
     if (late < LATE_MS) return;
     held += late;
-    for (const node of FastNode.all) node.hold();
-    for (const node of FastNode.all) node.goOn();
+    rearm();
   };
   const hold = () => {
     heldAt ??= passed();
-    for (const node of FastNode.all) node.hold();
+    rearm();
   };
   const goOn = () => {
     if (heldAt === undefined) return;
     held += passed() - heldAt;
     heldAt = undefined;
-    for (const node of FastNode.all) node.goOn();
+    rearm();
   };
   const until = (selector: string) =>
     new Promise<void>((resolve, reject) => {
