@@ -1,5 +1,5 @@
 import type { Feeling, Rated, Rating } from "~/core/session";
-import type { Bring, Decision, ItemKind, Rotation } from "~/core/week";
+import type { Bring, Decision, ItemKind, Rotation, StandsAt, TempoTold } from "~/core/week";
 import { days, minutes, plural, tenth, whole } from "./counts";
 import { reasons } from "./reasons";
 
@@ -154,8 +154,10 @@ export const planWords = {
       `asked: ${often}, ${minutes(count)}${tempo ? `, to ${tempo} bpm` : ""}`,
     happened: (count: number, total: number) =>
       count === 0 ? "not practised" : `on ${days(count)}, ${minutes(total)}`,
-    tempo: (from: number, to: number) =>
-      from === to ? `${tenth(to)} bpm` : `${tenth(from)} → ${tenth(to)} bpm`,
+    tempo: ({ from, to, passed }: TempoTold) => {
+      if (!passed) return `worked at ${tenth(to)} bpm`;
+      return to > from ? `${tenth(from)} → ${tenth(to)} bpm` : `${tenth(to)} bpm passed`;
+    },
     clean: (clean: number, plays: number) => `${clean} of ${plays} clean`,
     flaws: (bars: readonly { bar: number; flawed: number }[]) =>
       `flaws in ${bars.map(({ bar, flawed }) => `bar ${bar} (${flawed})`).join(", ")}`,
@@ -175,7 +177,10 @@ export const planWords = {
     minutes: "Minutes",
     goalTempo: "To",
     focuses: "What to work on",
-    lowered: (from: number, reached: number) => `was ${from}; ${reached} was reached`,
+    lowered: (was: number, { how, tempo }: StandsAt) => {
+      if (how === "starts") return `was ${was}; the ladder starts at ${tempo}`;
+      return `was ${was}; ${how === "passed" ? `${tempo} was passed` : `worked at ${tempo}`}`;
+    },
     more: "More",
     note: "A note",
     bring: "Bring to the lesson",

@@ -41,13 +41,15 @@ interface Inputs {
 /**
  * A week day by day: each morning what is still owed is laid over the days that are left, and what
  * was done that day is taken from it. Today keeps what this morning asked; what lies ahead counts
- * on it.
+ * on it. What came into the week on a later day was not known on the mornings before.
  */
 export function asItWent({ items, week, practised, today }: Inputs): WeekAsItWent {
   const doneOn = new Map(items.map(({ id }) => [id, [] as Day[]]));
   const laidFrom = (day: Day): WeekLayout =>
     layOutWeek(
-      items.map((item) => ({ ...item, doneOn: [...doneOn.get(item.id)!] })),
+      items
+        .filter(({ since }) => !since || since <= day || since > today)
+        .map((item) => ({ ...item, doneOn: [...doneOn.get(item.id)!] })),
       week,
       day,
     );
@@ -68,13 +70,15 @@ export function asItWent({ items, week, practised, today }: Inputs): WeekAsItWen
     // What today still asks is counted on.
     const counted = day === today ? new Set([...done, ...asked.keys()]) : done;
     for (const id of counted) doneOn.get(id)!.push(day);
+    const tomorrow = addDays(day, 1);
     // What comes every day comes tomorrow whatever came of it today.
     const moves = items.some(
-      ({ id, often }) => often.kind !== "daily" && counted.has(id) !== asked.has(id),
+      ({ id, often, since }) =>
+        since === tomorrow || (often.kind !== "daily" && counted.has(id) !== asked.has(id)),
     );
     if (!moves) {
       plan = { ...plan, days: plan.days.filter((each) => each.day > day) };
-    } else plan = laidFrom(addDays(day, 1));
+    } else plan = laidFrom(tomorrow);
   }
   const ahead = plan.days
     .filter(({ day }) => day > today)

@@ -104,6 +104,8 @@ export const itemSchema = v.object({
   keys: rotationSchema,
   /** The day until which what it asks for is to be handed in; the next lesson without one. */
   due: v.optional(v.nullable(v.pipe(v.string(), v.isoDate("Choose a day."))), null),
+  /** The day on which it came into a week that was on; no day before it asked for it. */
+  since: v.optional(v.nullable(v.pipe(v.string(), v.isoDate())), null),
   /** The item of another student's week, or of a group, that it was given from. */
   given: v.optional(v.nullable(v.object({ item: v.pipe(v.string(), v.uuid()) })), null),
   origin: v.picklist(["new", "carried"]),
@@ -128,6 +130,7 @@ export const newItem = (id: string, change: Partial<AssignmentItem>): Assignment
   keptLadderId: null,
   keys: [],
   due: null,
+  since: null,
   given: null,
   origin: "new",
   decision: "open",

@@ -101,8 +101,10 @@ export type {
   AskedItem,
   ReviewedItem,
   SheetItem,
+  StandsAt,
   StudentWeek,
   TakeAsked,
+  TempoTold,
   WeekDay,
   WeekItem,
 } from "./told";

@@ -11,6 +11,8 @@ export interface LayoutItem {
   readonly hard: boolean;
   /** Days of this week on which it was done. */
   readonly doneOn: readonly Day[];
+  /** The first day that may ask for it; the week's first without one. */
+  readonly since?: Day | null;
   /** When it was practised last before this week. */
   readonly lastBefore?: Day | undefined;
 }
@@ -82,10 +84,16 @@ interface Task {
 const within = (day: Day, { from, until }: Pick<Task, "from" | "until">) =>
   day >= from && day < until;
 
+const isAsked = ({ since }: LayoutItem, day: Day): boolean => day >= (since ?? day);
+
+/** A day on which an item may still be put. */
+const isOpen = (item: LayoutItem, day: Day): boolean =>
+  isAsked(item, day) && !item.doneOn.includes(day);
+
 function freeDays(bench: Bench, { item, least, from, until }: Task): FreeDay[] {
   const mine = bench.placed.get(item.id)!;
   return bench.days.flatMap(({ day, room }, index) => {
-    const open = within(day, { from, until }) && !item.doneOn.includes(day);
+    const open = within(day, { from, until }) && isOpen(item, day);
     if (!open || room < least || mine.includes(index)) return [];
     return bench.taken[index]! + least > room
       ? []
@@ -199,9 +207,7 @@ function tasksOf(item: LayoutItem, week: readonly LayoutDay[], today: Day) {
   const least = leastMinutes(item.minutes);
   const [first] = week;
   if (!first) return { wanted: 0, tasks: [] };
-  const open = week.filter(
-    ({ day, minutes }) => day >= today && minutes > 0 && !item.doneOn.includes(day),
-  );
+  const open = week.filter(({ day, minutes }) => day >= today && minutes > 0 && isOpen(item, day));
   const task = (from: Day, until: Day, owed: number): Task => ({ item, least, from, until, owed });
   const end = "9999-12-31";
   const roomy = open.filter(({ room }) => room >= least);
@@ -224,8 +230,8 @@ function tasksOf(item: LayoutItem, week: readonly LayoutDay[], today: Day) {
     const days = week.slice(n, n + WEEK_DAYS);
     const span = { from: days[0]!.day, until: week[n + WEEK_DAYS]?.day ?? end };
     const inIt = (all: readonly LayoutDay[]) => all.filter(({ day }) => within(day, span)).length;
-    const done = item.doneOn.filter((day) => within(day, span)).length;
-    const withTime = days.filter(({ minutes }) => minutes > 0).length;
+    const done = item.doneOn.filter((day) => within(day, span) && isAsked(item, day)).length;
+    const withTime = days.filter(({ day, minutes }) => minutes > 0 && isAsked(item, day)).length;
     const owed = Math.max(0, Math.min(times, withTime) - done);
     // A week that is over owes nothing any more.
     if (days.at(-1)!.day >= today) wanted += owed;

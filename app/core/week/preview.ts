@@ -43,6 +43,7 @@ export function previewOf({ from, until, text, times, before }: PreviewInputs): 
       id: item.id,
       often: item.often,
       minutes: whole(item),
+      since: item.since,
       hard: mayRestLong(item.often) && item.passageId !== null && raw.includes(item.passageId),
       lastBefore: lately(lastDay[item.passageId ?? item.id], from),
     })),

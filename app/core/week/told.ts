@@ -55,14 +55,27 @@ export interface SheetItem extends PlacedItem {
 }
 
 /** What came of one item between two lessons; every figure from the log. */
+/** The first tempo of some days, and the fastest that was passed; worked at, where none was. */
+export interface TempoTold {
+  readonly from: number;
+  readonly to: number;
+  readonly passed: boolean;
+}
+
+/** Where a passage stands: a tempo passed, one worked at, or where its ladder starts. */
+export interface StandsAt {
+  readonly how: "passed" | "worked-at" | "starts";
+  readonly tempo: number;
+}
+
 export interface ReviewedItem extends AssignmentItem {
   readonly days: number;
   readonly done: number;
-  readonly tempo: { readonly from: number; readonly to: number } | undefined;
+  readonly tempo: TempoTold | undefined;
   readonly clean: { readonly clean: number; readonly plays: number } | undefined;
   readonly flawedBars: readonly { readonly bar: number; readonly flawed: number }[];
-  /** The tempo that was asked, where the next one lies below it, and what was reached. */
-  readonly lowered: { readonly from: number; readonly reached: number } | undefined;
+  /** Where it stands, where the tempo to aim at next lies below the one that was asked. */
+  readonly lowered: StandsAt | undefined;
   /** What its record suggests. */
   readonly suggested: "finished" | "carried";
   /** The item as it would go on, with its next numbers; undefined when its passage was put away. */

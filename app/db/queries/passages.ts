@@ -14,7 +14,10 @@ const PASSAGE = `
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
          paced.pace, known_days.days, latest.day as last_day, known.passed,
          coalesce(played.plays, 0) as plays, keyed.weeks,
-         (select count(*) from passage_day where passage_id = passage.id) as practice_days, passage.given_from, passage.given_number,
+         (select count(*) from passage_day where passage_id = passage.id) as practice_days,
+         (select reached_tempo from passage_day
+          where passage_id = passage.id and reached_tempo is not null
+          order by day desc limit 1) as reached, passage.given_from, passage.given_number,
          passage.given_exercise, passage.given_version,
          ladder.number as ladder_number
   from passage
@@ -35,10 +38,10 @@ const PASSAGE = `
   ) paced on true
   left join lateral (
     select json_agg(json_build_object(
-      'day', day, 'reached', reached_tempo, 'level', level, 'most', most
+      'day', day, 'level', level, 'most', most
     ) order by day desc) as days
     from (
-      select day, reached_tempo, level, most from passage_day
+      select day, level, most from passage_day
       where passage_id = passage.id order by day desc limit 2
     ) newest
   ) known_days on true

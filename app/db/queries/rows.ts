@@ -66,8 +66,6 @@ export type Piece = v.InferOutput<typeof pieceRow>;
 /** What is believed of a passage after a day on which it was played. */
 const passageLevelRow = v.object({
   day: dayRow,
-  /** The fastest tempo passed on that day. */
-  reached: v.nullable(tempoRow),
   level: levelSchema,
   /** No tempo above it is called comfortable. */
   most: v.nullable(v.number()),
@@ -113,6 +111,7 @@ export const passageRow = v.pipe(
     ),
     plays: v.number(),
     practice_days: v.number(),
+    reached: v.nullable(tempoRow),
     given_from: v.nullable(idRow),
     given_number: v.nullable(v.number()),
     given_exercise: v.nullable(idRow),
@@ -154,6 +153,8 @@ export const passageRow = v.pipe(
     pace: row.pace,
     /** What is believed after the last two days on which it was played, the latest first. */
     days: row.days ?? [],
+    /** The fastest tempo passed on the latest day on which one was. */
+    reached: row.reached,
     lastDay: row.last_day,
     /** What was ever passed, with at least one clean play: material, tempo, on how many days. */
     passed: row.passed ?? [],

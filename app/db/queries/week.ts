@@ -118,12 +118,16 @@ export const lastsUntil = (
     [studioId, id, until, JSON.stringify(goal)],
   );
 
-/** The items of a week that was set, as they are from now on; its days stay as they were. */
-export const writeWeek = (db: Queries, studioId: string, id: string, text: AssignmentText) =>
+/** A week that was set, as it is from now on: what it asks, and until when. */
+export const writeWeek = (
+  db: Queries,
+  studioId: string,
+  { id, until, text }: { readonly id: string; readonly until: Day; readonly text: AssignmentText },
+) =>
   db.execute(
-    `update assignment set text = $3::jsonb, version = version + 1
+    `update assignment set until_day = $3, text = $4::jsonb, version = version + 1
      where studio_id = $1 and id = $2`,
-    [studioId, id, JSON.stringify(text)],
+    [studioId, id, until, JSON.stringify(text)],
   );
 
 /** A draft takes the place of a week that was set and has not begun before today; it is the draft no more. */

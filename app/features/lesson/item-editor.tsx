@@ -10,7 +10,14 @@ import { useFormState, type Control } from "react-hook-form";
 import { FormField } from "~/components/form-field";
 import { DayField } from "~/components/day-field";
 import { FormNumber } from "~/components/form-number";
-import { BRINGS, FOCUSES, ITEM_KINDS, type AssignmentItem, type Often } from "~/core/week";
+import {
+  BRINGS,
+  FOCUSES,
+  ITEM_KINDS,
+  type AssignmentItem,
+  type Often,
+  type ReviewedItem,
+} from "~/core/week";
 import { oftenTold } from "~/features/plan/often-told";
 import type { LessonForm } from "~/forms/lesson";
 import { words } from "~/words";
@@ -35,8 +42,8 @@ interface ItemEditorProps {
   readonly item: AssignmentItem;
   readonly ladders: readonly KeptLadderName[];
   readonly hasLadder: boolean;
-  /** The tempo that was asked before, where what is suggested lies below it. */
-  readonly lowered: { readonly from: number; readonly reached: number } | undefined;
+  /** The item as it was asked in the week before. */
+  readonly before: Pick<ReviewedItem, "goalTempo" | "lowered"> | undefined;
   readonly unfolded: boolean;
   readonly onChange: (change: Partial<AssignmentItem>) => void;
   readonly onRemove: () => void;
@@ -44,7 +51,7 @@ interface ItemEditorProps {
 
 /** An item of next week in one line; everything rarer is folded away. */
 export function ItemEditor(props: ItemEditorProps) {
-  const { control, index, item, hasLadder, lowered, onChange, onRemove } = props;
+  const { control, index, item, hasLadder, before, onChange, onRemove } = props;
   const rare =
     item.focuses.length > 0 ||
     item.note !== "" ||
@@ -58,6 +65,9 @@ export function ItemEditor(props: ItemEditorProps) {
   const isRefused = refused?.note ?? refused?.keys ?? refused?.recordRun;
   const unfolded = open || !hasLadder || isRefused !== undefined;
   const name = `text.items.${index}` as const;
+  // Nothing is asked slower than before without its reason.
+  const was = before?.goalTempo ?? 0;
+  const lowered = (item.goalTempo ?? was) < was ? before?.lowered : undefined;
   return (
     <li className={styles.item}>
       <div className={styles.line}>
@@ -93,7 +103,7 @@ export function ItemEditor(props: ItemEditorProps) {
           empty={null}
           min={10}
           max={400}
-          helper={lowered && lesson.lowered(lowered.from, lowered.reached)}
+          helper={lowered && lesson.lowered(was, lowered)}
         />
         <div className={styles.lineButtons}>
           <Button size="small" aria-expanded={unfolded} onClick={() => setOpen(!open)}>

@@ -27,7 +27,7 @@ const CHOICES = ["finished", "carried", "changed"] as const;
 export function ReviewRow({ item, take, takes, decision, onDecide }: ReviewRowProps) {
   const formats = useFormats();
   const facts = [
-    item.tempo && lesson.tempo(item.tempo.from, item.tempo.to),
+    item.tempo && lesson.tempo(item.tempo),
     item.clean && item.clean.plays > 0 && lesson.clean(item.clean.clean, item.clean.plays),
     item.flawedBars.length > 0 && lesson.flaws(item.flawedBars),
   ].filter((fact): fact is string => Boolean(fact));

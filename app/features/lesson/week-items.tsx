@@ -71,7 +71,7 @@ export function WeekItems(props: WeekItemsProps) {
                 item.passageId === null ||
                 passages.some(({ id, target }) => id === item.passageId && target !== null)
               }
-              lowered={last?.items.find(({ id }) => id === item.id)?.lowered}
+              before={last?.items.find(({ id }) => id === item.id)}
               unfolded={it.decisions[item.id] === "changed"}
               onChange={(change) => it.setItem(index, change)}
               onRemove={() => it.remove(index)}

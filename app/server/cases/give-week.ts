@@ -24,7 +24,7 @@ async function itemFor(
   { mine, theirs }: { readonly mine: Passages; readonly theirs: Passages },
 ): Promise<AssignmentItem | undefined> {
   // Its day was in the giver's week; in the next one it is due at the lesson, until another is said.
-  const fresh = { ...item, id: giving.newId(), due: null, given: { item: item.id } };
+  const fresh = { ...item, id: giving.newId(), due: null, since: null, given: { item: item.id } };
   const copy = { ...fresh, origin: "new", decision: "open" } as const;
   if (item.passageId === null) return copy;
   const passage = mine.find(({ id }) => id === item.passageId);

@@ -7,19 +7,15 @@ import {
   type Ladder,
 } from "~/core/ladder";
 import { barsOf, type MetreRegion } from "~/core/score";
-import { asGiven, itemOfGroup, MOST_ITEMS, type AssignmentItem } from "~/core/week";
-import { TEMPO_LIMITS, type Day } from "~/core/units";
+import { itemOfGroup, type AssignmentItem } from "~/core/week";
+import { TEMPO_LIMITS } from "~/core/units";
 import {
-  assignmentsOf,
   insertLadder,
-  insertWeek,
   laddersOf,
   passagesOfPerson,
   pieceById,
   putLanded,
   putOnStand,
-  writeWeek,
-  type Assignment,
   type GroupItemRow,
   type keptLadders,
   type Landed,
@@ -27,12 +23,17 @@ import {
   type Passage,
 } from "~/db/queries";
 import * as v from "valibot";
-import { openItems, weekOn } from "../plan/week-on";
 import { givePassage, sharesOf, suited, type Given, type Giving } from "./give";
-import { withItsGoal } from "./week-goal";
+import {
+  changeInWeek,
+  intoPrepared,
+  isFull,
+  memberWeeks,
+  putIntoWeeks,
+  weeksWith,
+  type MemberWeeks,
+} from "./member-weeks";
 
-/** Of so many weeks an item is looked for, and one is found to put it into. */
-const WEEKS_READ = 3;
 /** Where nothing is known of somebody, half of the target is a beginning. */
 const FIRST_SHARE = 0.5;
 
@@ -84,35 +85,6 @@ async function materialOf({ tx, studioId }: Giving, { asked }: Target, kept: Kep
   return { ...range, ...told, pieceId, order: [], piece: { metres }, ladder, from: undefined };
 }
 
-/** Puts items into the week that a member has, or into one that begins today. */
-async function intoWeek(
-  { tx, studioId, newId, now, today }: Giving,
-  personId: string,
-  { weeks, until }: { readonly weeks: readonly Assignment[]; readonly until: Day },
-  item: AssignmentItem,
-): Promise<void> {
-  const on = weekOn(weeks, today);
-  const row = weeks.find(({ id }) => id === on?.id);
-  const going = row && row.until_day > today ? row : undefined;
-  if (going) {
-    const items = [...going.text.items, item];
-    const span = { from: going.from_day, until: going.until_day };
-    const text = await withItsGoal(tx, studioId, personId, {
-      ...span,
-      text: { ...going.text, items },
-    });
-    await writeWeek(tx, studioId, going.id, text);
-    return;
-  }
-  // What was asked before goes on, as it would have without a new week.
-  const items = [...(on ? openItems(on) : []), item];
-  const empty = { word: "", goal: { minutes: 0, days: 0 }, shape: null };
-  const span = { from: today, until };
-  const text = await withItsGoal(tx, studioId, personId, { ...span, text: { ...empty, items } });
-  const at = new Date(now());
-  await insertWeek(tx, studioId, { id: newId(), personId, ...span, text, at, setAt: at });
-}
-
 interface Member {
   readonly id: string;
   /** Nothing is played until they say that nothing hurts. */
@@ -121,26 +93,27 @@ interface Member {
   readonly leftOut: boolean;
 }
 
+type Has = { readonly item: AssignmentItem };
+
 export interface Landing {
   readonly giving: Giving;
   readonly item: Target;
   readonly kept: Kept;
 }
 
-function reasonAgainst(member: Member, item: Target, weeks: readonly Assignment[], today: Day) {
+function reasonAgainst(member: Member, item: Target, weeks: MemberWeeks) {
   if (member.leftOut) return "by-you";
   if (member.hurt && item.asked.music) return "hurt";
-  const on = weekOn(weeks, today);
-  return on && openItems(on).length >= MOST_ITEMS ? "full" : undefined;
+  return isFull(weeks) ? "full" : undefined;
 }
 
-/** Brings an item to a member for the first time: their own passage and ladder, into their week. */
+/** Brings an item to a member for the first time: their own passage and ladder, into their weeks. */
 async function land(landing: Landing, member: Member): Promise<void> {
   const { giving, item, kept } = landing;
-  const { tx, studioId, today } = giving;
-  const weeks = await assignmentsOf(tx, studioId, member.id, WEEKS_READ);
+  const { tx, studioId } = giving;
+  const weeks = await memberWeeks(giving, member.id, item.until_day);
   const told = { group_item_id: item.id, person_id: member.id, kept_theirs: false };
-  const against: LeftOutFor | undefined = reasonAgainst(member, item, weeks, today);
+  const against: LeftOutFor | undefined = reasonAgainst(member, item, weeks);
   if (against) {
     const nothing = { left_out: against, item: null, ladder_number: null };
     return void (await putLanded(tx, studioId, { ...told, ...nothing }));
@@ -148,7 +121,7 @@ async function land(landing: Landing, member: Member): Promise<void> {
   const { passageId, ladderNumber } = await theirPassage(landing, member.id, kept);
   const id = giving.newId();
   const made = itemOfGroup(item.asked, { id, from: item.id, passageId, due: item.until_day });
-  await intoWeek(giving, member.id, { weeks, until: item.until_day }, made);
+  await putIntoWeeks(giving, weeks, made);
   const landed = { left_out: null, item: made, ladder_number: ladderNumber };
   await putLanded(tx, studioId, { ...told, ...landed });
 }
@@ -165,14 +138,6 @@ async function theirPassage({ giving, item }: Landing, personId: string, kept: K
   return { passageId, ladderNumber: isNew ? 1 : null };
 }
 
-/** The weeks of a member in which an item may still be changed, with the item in them. */
-async function whereItIs({ tx, studioId }: Giving, { person_id, item }: Landed) {
-  const weeks = await assignmentsOf(tx, studioId, person_id, WEEKS_READ);
-  const week = weeks.find(({ text }) => text.items.some(({ id }) => id === item?.id));
-  const found = week?.text.items.find(({ id }) => id === item?.id);
-  return week && found ? { week, found } : undefined;
-}
-
 /** The ladder goes to another target as well, where it is still the one that came with the item. */
 async function moveLadder({ giving, item, kept }: Landing, landed: Landed, passage: Passage) {
   const { tx, studioId, newId, now, today } = giving;
@@ -185,49 +150,41 @@ async function moveLadder({ giving, item, kept }: Landing, landed: Landed, passa
 }
 
 /** Brings a later change to a member who has it as it was given; else theirs stays. */
-async function bringChange(landing: Landing, landed: Landed): Promise<void> {
+async function bringChange(landing: Landing, landed: Landed & Has): Promise<void> {
   const { giving, item, kept } = landing;
   const { tx, studioId } = giving;
-  const there = await whereItIs(giving, landed);
-  if (!there || !asGiven(there.found, landed.item!)) {
+  const weeks = await memberWeeks(giving, landed.person_id, item.until_day);
+  const stands = weeksWith(weeks, landed.item);
+  if (stands.asGiven.length === 0) {
     return void (await putLanded(tx, studioId, { ...landed, kept_theirs: true }));
   }
   const own = await theirPassage(landing, landed.person_id, kept);
   const made = itemOfGroup(item.asked, {
-    ...{ id: landed.item!.id, from: item.id, due: item.until_day },
+    ...{ id: landed.item.id, from: item.id, due: item.until_day },
     passageId: own.passageId,
   });
   const passages = await passagesOfPerson(tx, studioId, landed.person_id);
   const passage = passages.find(({ id }) => id === own.passageId);
-  const same = own.passageId === landed.item!.passageId;
+  const same = own.passageId === landed.item.passageId;
   const ladder_number =
     same && passage ? await moveLadder(landing, landed, passage) : own.ladderNumber;
-  const items = there.week.text.items.map((each) => (each.id === made.id ? made : each));
-  const { from_day: from, until_day: until, text } = there.week;
-  const whole = { from, until, text: { ...text, items } };
-  const written = await withItsGoal(tx, studioId, landed.person_id, whole);
-  await writeWeek(tx, studioId, there.week.id, written);
-  const kept_theirs = false;
+  for (const place of stands.asGiven) await changeInWeek(giving, place, made);
+  if (stands.all.every(({ week }) => week !== weeks.ahead)) await intoPrepared(giving, weeks, made);
+  const kept_theirs = stands.asGiven.length < stands.all.length;
   await putLanded(tx, studioId, { ...landed, item: made, ladder_number, kept_theirs });
 }
 
-/** Takes an item out of a member's week again, where they have it as it was given. */
-export async function takeOut(giving: Giving, landed: Landed): Promise<void> {
-  const { tx, studioId } = giving;
-  const { item } = landed;
-  const there = await whereItIs(giving, landed);
-  if (!item || !there || !asGiven(there.found, item)) return;
-  const { from_day: from, until_day: until, text } = there.week;
-  const items = text.items.filter(({ id }) => id !== item.id);
-  const whole = { from, until, text: { ...text, items } };
-  const written = await withItsGoal(tx, studioId, landed.person_id, whole);
-  await writeWeek(tx, studioId, there.week.id, written);
+/** Takes an item out of a member's weeks again, where they have it as it was given. */
+export async function takeOut(giving: Giving, { person_id, item }: Landed): Promise<void> {
+  if (!item) return;
+  const weeks = await memberWeeks(giving, person_id, giving.today);
+  for (const place of weeksWith(weeks, item).asGiven) await changeInWeek(giving, place, undefined);
 }
 
 /** Brings an item to a member: anew, or what has changed of it; left out now, it is taken back. */
 export async function bring(landing: Landing, member: Member, before: Landed | undefined) {
   if (!before?.item) return land(landing, member);
-  if (!member.leftOut) return bringChange(landing, before);
+  if (!member.leftOut) return bringChange(landing, { ...before, item: before.item });
   await takeOut(landing.giving, before);
   return land(landing, member);
 }

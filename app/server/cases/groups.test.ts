@@ -6,7 +6,9 @@ import { newItem } from "~/core/week";
 import { EventWriter, furnishedRoom, ladder } from "../test/room";
 import { groupBoard } from "./group-board";
 import { groupPage, setGroupItem, takeBackItem, writeGroup } from "./groups";
+import { lessonPage } from "./lesson";
 import { setWeek } from "./set-week";
+import { weekPage } from "./student-week";
 import { keepInLibrary } from "./library";
 import { addMany } from "./many-students";
 import { appendEvents } from "./append-events";
@@ -75,25 +77,86 @@ test("what is set lands in each one's week with a passage and ladder of their ow
   ]);
 });
 
-test("it comes into a week that is on, beside what stands there, and makes no second one", async () => {
-  const own = newItem(room.services.newId(), { kind: "theory", title: "Sheet 3" });
+const DAY_MS = 86_400_000;
+
+/** A week of theory that Ada's teacher sets, the newest she has being read before. */
+const setsTheory = async (from: string, until: string) => {
+  const { services, studioId } = room;
+  const own = newItem(services.newId(), { kind: "theory", title: "Sheet 3", bring: "recording" });
   const text = { items: [own], word: "", goal: { minutes: 0, days: 0 }, shape: null };
-  const days = { from: "2026-05-04", until: "2026-05-11" };
-  const week = { version: 0, after: null, ...days, text, decisions: {} };
-  expect(await setWeek(room.services, room.studioId, ada, week)).toMatchObject({ ok: true });
-  await set();
-  expect((await itemsOf(ada)).map(({ title }) => title)).toEqual([
-    "Sheet 3",
-    "The Ferry, bars 5–8",
+  const { draft } = await lessonPage(services, studioId, ada);
+  const week = { version: 0, after: draft.after, from, until, text, decisions: {} };
+  expect(await setWeek(services, studioId, ada, week)).toMatchObject({ ok: true });
+};
+const weeksOf = (personId: string) => assignmentsOf(room.services.db, room.studioId, personId, 5);
+
+test("it comes into a week that is on from that day, and into the one that is prepared until it is due", async () => {
+  const { services, studioId, clock } = room;
+  await setsTheory("2026-05-04", "2026-05-11");
+  clock.now += 2 * DAY_MS;
+  await setsTheory("2026-05-11", "2026-05-18");
+  await set({ until: "2026-05-15" }, [ada]);
+  const [ahead, on] = await weeksOf(ada);
+  const [, later] = ahead!.text.items;
+  const [, now] = on!.text.items;
+  expect(now).toMatchObject({ since: "2026-05-06", origin: "new", due: "2026-05-15" });
+  expect(later).toMatchObject({ id: now!.id, since: null, origin: "carried", due: "2026-05-15" });
+
+  // Days that were over did not ask for it, and the goal is what the days ask.
+  const { week } = await weekPage(services, studioId, ada);
+  const askedOn = (id: string) =>
+    week!.days.flatMap(({ day, asked }) => (asked.some((e) => e.itemId === id) ? [day] : []));
+  expect(askedOn(now!.id)[0]).toBe("2026-05-06");
+  expect(askedOn(on!.text.items[0]!.id)[0]).toBe("2026-05-04");
+  const minutes = week!.days.flatMap(({ asked }) => asked.map((each) => each.minutes));
+  expect(on!.text.goal.minutes).toBe(minutes.reduce((sum, each) => sum + each, 0));
+
+  // What is changed or taken back is so in both.
+  await set({ until: "2026-05-15", minutes: "12" }, [ada]);
+  expect((await weeksOf(ada)).map(({ text }) => text.items[1])).toMatchObject([
+    { minutes: 12, origin: "carried" },
+    { minutes: 12, since: "2026-05-06" },
   ]);
-  expect(await assignmentsOf(room.services.db, room.studioId, ada, 5)).toHaveLength(1);
+  await takeBackItem(services, studioId, itemId);
+  expect((await weeksOf(ada)).map(({ text }) => text.items.length)).toEqual([1, 1]);
+});
+
+test("where the lesson is late the week goes on to the next one, and what was due stays due", async () => {
+  const { services, studioId, clock } = room;
+  // Saturdays; 4 May is a Monday.
+  const times = { windows: [], lesson: { weekday: 5, from: "15:00", minutes: 45 } };
+  const db = services.db;
+  await db.execute("update person set times = $1::jsonb where id = $2", [
+    JSON.stringify(times),
+    ada,
+  ]);
+  await setsTheory("2026-05-04", "2026-05-06");
+  clock.now += 3 * DAY_MS;
+  await set({ until: "2026-05-20" }, [ada, ben]);
+  const [week, ...others] = await weeksOf(ada);
+  expect(others).toEqual([]);
+  expect(week).toMatchObject({ from_day: "2026-05-04", until_day: "2026-05-09" });
+  expect(week!.text.items).toMatchObject([
+    { title: "Sheet 3", due: "2026-05-06" },
+    { since: "2026-05-07", due: "2026-05-20" },
+  ]);
+  // At the lesson it is carried over as long as it is due.
+  clock.now += 2 * DAY_MS;
+  const { draft } = await lessonPage(services, studioId, ada);
+  expect(draft.text.items.map(({ due, since }) => [due, since])).toEqual([
+    [null, null],
+    ["2026-05-20", null],
+  ]);
+  // Without a lesson's day a first week lasts until it is due.
+  expect(await weeksOf(ben)).toMatchObject([{ from_day: "2026-05-07", until_day: "2026-05-20" }]);
 });
 
 test("a later change reaches those who have theirs as it was given, with its ladder; others keep theirs", async () => {
   await set();
   const [week] = await assignmentsOf(room.services.db, room.studioId, ben, 1);
   const items = week!.text.items.map((item) => ({ ...item, minutes: 4 }));
-  await writeWeek(room.services.db, room.studioId, week!.id, { ...week!.text, items });
+  const { id, until_day: until, text } = week!;
+  await writeWeek(room.services.db, room.studioId, { id, until, text: { ...text, items } });
   await set({ minutes: "15", target: "100" });
   expect(await itemsOf(ada)).toMatchObject([{ minutes: 15, goalTempo: 100 }]);
   expect(await itemsOf(ben)).toMatchObject([{ minutes: 4, goalTempo: 90 }]);

@@ -1,5 +1,12 @@
 import { natureOf } from "~/core/ladder";
-import { smaller, turned, type AssignmentItem, type ReviewedItem } from "~/core/week";
+import {
+  smaller,
+  turned,
+  type AssignmentItem,
+  type ReviewedItem,
+  type StandsAt,
+  type TempoTold,
+} from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Assignment, Passage } from "~/db/queries";
 import { minutesOfItem, type Happened } from "../plan/week-plan";
@@ -24,12 +31,13 @@ interface Inputs {
   readonly weak: boolean;
 }
 
-/** First start and best tempo of a passage over some days. */
-function tempoOf(rows: Happened["played"]) {
+/** First start and best tempo of a passage over some days: the fastest passed, else worked at. */
+function tempoOf(rows: Happened["played"]): TempoTold | undefined {
   const first = rows[0];
   if (!first) return undefined;
-  const best = rows.map(({ reached, end_tempo }) => reached ?? end_tempo);
-  return { from: first.first_tempo, to: Math.max(...best) };
+  const passed = rows.flatMap(({ reached }) => reached ?? []);
+  const best = passed.length > 0 ? passed : rows.map(({ end_tempo }) => end_tempo);
+  return { from: first.first_tempo, to: Math.max(...best), passed: passed.length > 0 };
 }
 
 /** The week lasts until the lesson, be it early or late. */
@@ -92,7 +100,7 @@ function nextGoalTempo(passage: Passage, tempo: ReturnType<typeof tempoOf>): num
   const { target, phases } = passage.ladder;
   // Where the tempo stays there is no other to aim at.
   if (phases.every(({ school }) => natureOf(school.name).tempo === "stays")) return target;
-  const now = tempo?.to ?? passage.days[0]?.reached ?? passage.ladder.start;
+  const now = tempo?.to ?? passage.reached ?? passage.ladder.start;
   const gained = tempo ? tempo.to - tempo.from : 0;
   return Math.min(target, Math.round(Math.max(now + gained, now * USUAL_GAIN)));
 }
@@ -103,10 +111,13 @@ function loweredFrom(
   passage: Passage | undefined,
   rows: Happened["played"],
 ): ReviewedItem["lowered"] {
-  const next = passage && nextGoalTempo(passage, tempoOf(rows));
+  const tempo = tempoOf(rows);
+  const next = passage && nextGoalTempo(passage, tempo);
   if (goalTempo === null || !next || next >= goalTempo) return undefined;
-  const reached = tempoOf(rows)?.to ?? passage.days[0]?.reached ?? passage.ladder!.start;
-  return { from: goalTempo, reached: Math.round(reached) };
+  const at = (how: StandsAt["how"], now: number) => ({ how, tempo: Math.round(now) });
+  if (tempo) return at(tempo.passed ? "passed" : "worked-at", tempo.to);
+  const { reached, ladder } = passage;
+  return reached === null ? at("starts", ladder!.start) : at("passed", reached);
 }
 
 const nextItem = (
@@ -121,8 +132,9 @@ const nextItem = (
   keptLadderId: null,
   // Another week, another key: by the calendar, whether there was a lesson in each or not.
   keys: turned(item.keys, week.from_day, next),
-  // What was due on a day is due at the next lesson, unless another day is said.
-  due: null,
+  // A day that is over by the lesson is no day any more: it is due at the next one.
+  due: item.due !== null && item.due > next ? item.due : null,
+  since: null,
   origin: "carried",
   decision: "open",
 });

@@ -1,5 +1,5 @@
 import { shareOver, wasWeak, type AssignmentText, type WeekDone } from "~/core/week";
-import { addDays, daysBetween, weekdayOf, type Day } from "~/core/units";
+import { addDays, daysBetween, type Day } from "~/core/units";
 import {
   assignmentsOf,
   draftOf,
@@ -19,23 +19,20 @@ import { triedSince } from "../plan/changed-today";
 import { adviceOf, passageNamed } from "./advice";
 import { questionsNow } from "./questions";
 import { passageLine } from "./passage-line";
-import { aheadOf, goalBy, lookedBackOn, stampOf, WEEKS_AROUND } from "../plan/week-on";
+import {
+  aheadOf,
+  goalBy,
+  lookedBackOn,
+  nextLesson,
+  stampOf,
+  USUAL_DAYS,
+  WEEKS_AROUND,
+} from "../plan/week-on";
 import { reviewItems, within } from "./lesson-review";
 import { beforeNext } from "./week-goal";
 
-const USUAL_DAYS = 7;
 /** A lesson that is prepared so many days before it is due is the one that is coming. */
 const EARLY_DAYS = 2;
-
-/** The next lesson after a day: the weekday of the lessons, or a week on. */
-function nextLesson(from: Day, weekday: number | undefined): Day {
-  if (weekday === undefined) return addDays(from, USUAL_DAYS);
-  for (let n = 1; n <= 7; n++) {
-    const day = addDays(from, n);
-    if (weekdayOf(day) === weekday) return day;
-  }
-  return addDays(from, USUAL_DAYS);
-}
 
 interface LastWeek {
   readonly week: Assignment;

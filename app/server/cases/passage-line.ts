@@ -53,7 +53,7 @@ export function passageLine(passage: Passage, today: Day) {
     ceiling: standing?.ceilingMet ? standing.ceiling.value : null,
     pace: passage.pace,
     ended: passage.ended?.tempo ?? null,
-    reached: passage.days[0]?.reached ?? null,
+    reached: passage.reached,
     target: ladder?.target ?? null,
     minutes: ladder?.minutes ?? null,
     start: way?.start ?? null,

@@ -152,7 +152,8 @@ async function decide(
     ...item,
     decision: decisions[item.id] ?? item.decision,
   }));
-  await writeWeek(tx, studioId, last.id, { ...last.text, items });
+  const text = { ...last.text, items };
+  await writeWeek(tx, studioId, { id: last.id, until: last.until_day, text });
   for (const { passageId, decision } of items) {
     if (passageId && decision === "finished") {
       await setPassageState(tx, studioId, passageId, "safe");

@@ -7,7 +7,7 @@ import {
   type WeekGoal,
 } from "~/core/week";
 import type { WeekNote } from "~/core/session";
-import { addDays, daysBetween, type Day } from "~/core/units";
+import { addDays, daysBetween, weekdayOf, type Day } from "~/core/units";
 import type { Assignment } from "~/db/queries";
 import { keyFor } from "./week-plan";
 
@@ -39,6 +39,15 @@ export function weekOn<W extends WeekDays>(
   // What was asked until a later lesson is asked in seven days now.
   const goal = weekly(newest.text.goal, daysBetween(since, newest.until_day));
   return { ...on, text: { ...newest.text, goal } };
+}
+
+/** From lesson to lesson where nothing else is said. */
+export const USUAL_DAYS = 7;
+
+/** The next lesson after a day: on the weekday of the lessons, or a week on. */
+export function nextLesson(from: Day, weekday: number | undefined): Day {
+  const ahead = weekday === undefined ? 0 : weekday - weekdayOf(from);
+  return addDays(from, ahead > 0 ? ahead : ahead + USUAL_DAYS);
 }
 
 /** So many weeks are read at a lesson: one that is set ahead, and back to one that has begun earlier. */

@@ -150,6 +150,7 @@ export function planWeek({ week, times, happened, raw, today }: PlanInputs): Wee
     id: item.id,
     often: item.often,
     minutes: item.minutes,
+    since: item.since,
     hard: mayRestLong(item.often) && item.passageId !== null && raw.has(item.passageId),
     lastBefore: [...minutesOfItem(item, happened).keys()]
       .toSorted()

@@ -1,0 +1,131 @@
+import { asGiven, MOST_ITEMS, type AssignmentItem } from "~/core/week";
+import type { Day } from "~/core/units";
+import {
+  assignmentsOf,
+  dropOutlook,
+  insertWeek,
+  studentById,
+  writeWeek,
+  type Assignment,
+} from "~/db/queries";
+import { nextLesson, weekOn, WEEKS_AROUND } from "../plan/week-on";
+import type { Giving } from "./give";
+import { withItsGoal } from "./week-goal";
+
+/** The weeks of somebody into which something may still come from outside of a lesson. */
+export interface MemberWeeks {
+  readonly personId: string;
+  /** The one that is on, also where its lesson is late. */
+  readonly on: Assignment | undefined;
+  /** The one that is prepared and begins on a later day. */
+  readonly ahead: Assignment | undefined;
+  /** How long a week lasts that begins today, or goes on because its lesson is late. */
+  readonly until: Day;
+}
+
+/** Without a lesson's day and without a week, what is given lasts until the day on which it is due. */
+export async function memberWeeks(
+  { tx, studioId, today }: Giving,
+  personId: string,
+  due: Day,
+): Promise<MemberWeeks> {
+  const weeks = await assignmentsOf(tx, studioId, personId, WEEKS_AROUND);
+  const { times } = await studentById(tx, studioId, personId);
+  const running = weekOn(weeks, today);
+  const ahead = weeks[0] && weeks[0].from_day > today ? weeks[0] : undefined;
+  const lesson = times.lesson && nextLesson(today, times.lesson.weekday);
+  return {
+    personId,
+    on: weeks.find(({ id }) => id === running?.id),
+    ahead,
+    until: ahead?.from_day ?? lesson ?? running?.until_day ?? due,
+  };
+}
+
+export const isFull = ({ on, ahead }: MemberWeeks): boolean =>
+  [on, ahead].some((week) => week && week.text.items.length >= MOST_ITEMS);
+
+/** Writes what a week asks now, and until when, with the goal that follows from it. */
+async function rewrite(
+  { tx, studioId }: Giving,
+  week: Assignment,
+  items: readonly AssignmentItem[],
+  until = week.until_day,
+): Promise<void> {
+  const { id, person_id, from_day: from, text } = week;
+  const whole = { from, until, text: { ...text, items: [...items] } };
+  const asked = await withItsGoal(tx, studioId, person_id, whole);
+  await writeWeek(tx, studioId, { id, until, text: asked });
+  await dropOutlook(tx, studioId, person_id);
+}
+
+/** What was to be brought to a lesson that did not come stays due on its day. */
+const dueAsBefore = (item: AssignmentItem, lesson: Day): AssignmentItem =>
+  item.bring === "nothing" || item.due !== null ? item : { ...item, due: lesson };
+
+/** The week that is on with one more item from today on; where its lesson is late it goes on. */
+function intoRunning(giving: Giving, on: Assignment, until: Day, item: AssignmentItem) {
+  const { today } = giving;
+  const come = { ...item, since: today > on.from_day ? today : null };
+  if (on.until_day >= today) return rewrite(giving, on, [...on.text.items, come]);
+  const before = on.text.items.map((each) => dueAsBefore(each, on.until_day));
+  return rewrite(giving, on, [...before, come], until);
+}
+
+/** It goes on in the week that is prepared, where it is due after that has begun. */
+export async function intoPrepared(
+  giving: Giving,
+  { ahead }: MemberWeeks,
+  item: AssignmentItem,
+): Promise<void> {
+  if (!ahead || item.due === null || item.due <= ahead.from_day) return;
+  const carried = { ...item, since: null, origin: "carried" } as const;
+  await rewrite(giving, ahead, [...ahead.text.items, carried]);
+}
+
+/** Puts an item into the weeks that it is for; without any, a week begins today. */
+export async function putIntoWeeks(
+  giving: Giving,
+  weeks: MemberWeeks,
+  item: AssignmentItem,
+): Promise<void> {
+  const { on, until, personId } = weeks;
+  if (on) await intoRunning(giving, on, until, item);
+  else await beginWeek(giving, { personId, until }, item);
+  await intoPrepared(giving, weeks, item);
+}
+
+async function beginWeek(
+  { tx, studioId, newId, now, today: from }: Giving,
+  { personId, until }: Pick<MemberWeeks, "personId" | "until">,
+  item: AssignmentItem,
+): Promise<void> {
+  const empty = { items: [item], word: "", goal: { minutes: 0, days: 0 }, shape: null };
+  const text = await withItsGoal(tx, studioId, personId, { from, until, text: empty });
+  const at = new Date(now());
+  await insertWeek(tx, studioId, { id: newId(), personId, from, until, text, at, setAt: at });
+  await dropOutlook(tx, studioId, personId);
+}
+
+/** The weeks in which an item stands, and those of them in which it is as it was given. */
+export function weeksWith({ on, ahead }: MemberWeeks, given: AssignmentItem) {
+  const found = [on, ahead].flatMap((week) => {
+    const item = week?.text.items.find(({ id }) => id === given.id);
+    return week && item ? { week, item } : [];
+  });
+  return { all: found, asGiven: found.filter(({ item }) => asGiven(item, given)) };
+}
+
+/** Changes an item in a week, or takes it out. */
+export function changeInWeek(
+  giving: Giving,
+  { week, item }: { readonly week: Assignment; readonly item: AssignmentItem },
+  to: AssignmentItem | undefined,
+): Promise<void> {
+  const { since, origin } = item;
+  const items = week.text.items.flatMap((each) => {
+    if (each !== item) return each;
+    return to ? { ...to, since, origin } : [];
+  });
+  return rewrite(giving, week, items);
+}
