@@ -91,6 +91,24 @@ describe("from lesson to lesson", () => {
     expect(next!.minutes).toBe(8);
   });
 
+  test("smaller on purpose is smaller than what the days of a full week gave", async () => {
+    const { services, studioId, personId, clock } = room;
+    const windows = [0, 1, 2, 3, 4, 5, 6].map((weekday) => ({
+      weekday,
+      from: "17:00",
+      minutes: 20,
+    }));
+    const times = JSON.stringify({ windows, lesson: null });
+    expect((await chooseTimes(services, studioId, personId, form({ times }), true)).ok).toBe(true);
+    const theory = item({ passageId: null, kind: "theory", title: "Sheet 3", goalTempo: null });
+    await setWeek(services, studioId, personId, sent([item(), theory]));
+    clock.now = NOON + 7 * DAY_MS;
+    const { last, draft } = await lessonPage(services, studioId, personId);
+    // Ten minutes of each were asked, eight of each had room.
+    expect(last!.goal.minutes).toBe(7 * 16);
+    expect(draft.text.items.map(({ minutes }) => minutes)).toEqual([6, 6]);
+  });
+
   test("where the tempo of a ladder stays, no other is suggested", async () => {
     const { services, studioId, personId, passageId, clock } = room;
     const { phases } = ladder();
@@ -251,16 +269,32 @@ describe("the week for paper and for calendars", () => {
     const times = JSON.stringify({ windows, lesson });
     expect((await chooseTimes(services, studioId, personId, form({ times }), true)).ok).toBe(true);
     await setWeek(services, studioId, personId, sent([item({ title: "Scales; slow, even" })]));
-    const text = await weekCalendar(services, studioId, personId, calendarWords);
-    const events = new ICAL.Component(ICAL.parse(text) as unknown[])
-      .getAllSubcomponents("vevent")
-      .map((each) => new ICAL.Event(each));
+    const read = async () => {
+      const text = await weekCalendar(services, studioId, personId, calendarWords);
+      const all = new ICAL.Component(ICAL.parse(text) as unknown[]).getAllSubcomponents("vevent");
+      return all.map((each) => new ICAL.Event(each));
+    };
+    const events = await read();
     expect(events.map(({ summary }) => summary)).toEqual(["Practice", "Music lesson"]);
     // British summer time: half past five is half past four in UTC.
     expect(events[0]!.startDate.toJSDate().toISOString()).toBe("2026-05-04T16:30:00.000Z");
     expect(events[0]!.duration.toSeconds()).toBe(10 * 60);
     expect(events[0]!.description).toBe("Scales; slow, even: 10 min");
     expect(events[1]!.startDate.toJSDate().toISOString()).toBe("2026-05-11T14:00:00.000Z");
+    // The next week is there as soon as it is set.
+    room.clock.now += 86_400_000;
+    const { draft } = await lessonPage(services, studioId, personId);
+    const next = sent([item({ title: "Thirds" })], 0, draft.after, "2026-05-11");
+    expect(await setWeek(services, studioId, personId, next)).toMatchObject({ ok: true });
+    const days = (await read()).map(
+      ({ summary, startDate }) => `${summary} ${startDate.toJSDate().toISOString().slice(0, 10)}`,
+    );
+    expect(days).toEqual([
+      "Practice 2026-05-04",
+      "Music lesson 2026-05-11",
+      "Practice 2026-05-11",
+      "Music lesson 2026-05-18",
+    ]);
   });
 
   test("the sheet is a PDF on either paper, and shows no other student's week", async () => {

@@ -1,7 +1,10 @@
 import type { Feeling, Rated, Rating } from "~/core/session";
 import type { Bring, Decision, ItemKind, Rotation, StandsAt, TempoTold } from "~/core/week";
+import { common } from "./common";
 import { days, minutes, plural, tenth, whole } from "./counts";
 import { reasons } from "./reasons";
+
+const { capital } = common;
 
 /** Planning of sessions and weeks: kept apart from the rest, so that the stand does not carry it. */
 export const planWords = {
@@ -147,7 +150,8 @@ export const planWords = {
     lastSpan: (from: string, until: string) => `${from} to ${until}`,
     first: "The first lesson: nothing was set before. Choose what to begin with.",
     total: (done: number, asked: number, daysDone: number, daysAsked: number, goesOn: boolean) => {
-      const told = done > 0 ? `${minutes(done)} done on ${days(daysDone)}` : "Nothing done";
+      const told =
+        done > 0 ? `${capital(minutes(done))} done on ${days(daysDone)}` : "Nothing done";
       return `${told}${goesOn ? " so far" : ""}; ${asked} ${goesOn ? "are" : "were"} asked on ${days(daysAsked)}`;
     },
     asked: (often: string, count: number, tempo: number | null) =>

@@ -160,6 +160,8 @@ export const assignmentSchema = v.object({
   items: v.pipe(v.array(itemSchema), v.maxLength(MOST_ITEMS, `At most ${MOST_ITEMS} items.`)),
   word: text(1000),
   goal: weekGoalSchema,
+  /** What seven days ask when it goes on without a lesson, where more came into it on a later day. */
+  goesOn: v.optional(weekGoalSchema),
   /** The plan of its sessions; null: the usual one. */
   shape: v.optional(v.nullable(v.pipe(v.string(), v.uuid())), null),
 });

@@ -1,5 +1,5 @@
 import { daysBetween, type Day } from "~/core/units";
-import type { WeekGoal } from "./assignment";
+import type { AssignmentText, WeekGoal } from "./assignment";
 
 /** What a week came to. */
 export interface WeekDone {
@@ -14,8 +14,19 @@ export function spread({ minutes, days }: WeekGoal, was: number, is: number): We
   return { minutes: Math.round(minutes * share), days: Math.min(is, Math.round(days * share)) };
 }
 
-/** What is asked of so many days, as it is for seven. */
-export const weekly = (goal: WeekGoal, length: number): WeekGoal => spread(goal, length, 7);
+type Asked = Pick<AssignmentText, "goal" | "goesOn">;
+const WEEK_DAYS = 7;
+
+/** What a week of so many days asks of seven, as it is in the end. */
+export const weekly = ({ goal, goesOn }: Asked, length: number): WeekGoal =>
+  goesOn ?? spread(goal, length, WEEK_DAYS);
+
+/** What a week of so many days has asked when its lesson is some days late. */
+export function askedLate({ goal, goesOn }: Asked, length: number, late: number): WeekGoal {
+  if (!goesOn) return spread(goal, length, length + late);
+  const more = spread(goesOn, WEEK_DAYS, late);
+  return { minutes: goal.minutes + more.minutes, days: goal.days + more.days };
+}
 
 /** So many days after its lesson should have been, nobody goes by a week any more. */
 export const STALE_DAYS = 28;

@@ -85,6 +85,7 @@ export {
   type PartStanding,
 } from "./memory-parts";
 export {
+  askedLate,
   nestedGoals,
   shareOver,
   smaller,

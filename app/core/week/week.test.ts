@@ -4,6 +4,7 @@ import * as v from "valibot";
 import { addDays, daysBetween, formatKey, parseKey, parseKeys, type Key } from "~/core/units";
 import {
   asItWent,
+  askedLate,
   CHILD_LIMITS,
   fitted,
   FIXES,
@@ -25,6 +26,7 @@ import {
   type LayoutItem,
   type Often,
   type Rotation,
+  type WeekAsItWent,
   weekly,
 } from "./index";
 
@@ -231,6 +233,24 @@ describe("a week as it went", () => {
     expect(went(daily, 0, { 0: 1 }, { goalPassed: true }).days[0]!.items[0]!.done).toBe(true);
   });
 
+  test("what came in on a later day leaves the mornings before it as they were", () => {
+    fc.assert(
+      fc.property(items, weeks, fc.nat(6), fc.nat(6), (all, days, n, later) => {
+        const [came, today] = [Math.min(n, later), addDays(MONDAY, Math.max(n, later))];
+        const since = addDays(MONDAY, came);
+        const one = { ...item("new", daily), since };
+        const inputs = { week: days, practised: () => undefined, today };
+        const before = ({ days: all }: WeekAsItWent) => all.filter(({ day }) => day < since);
+        const grown = asItWent({ ...inputs, items: [...all, one] });
+        expect(before(grown)).toEqual(before(asItWent({ ...inputs, items: all })));
+        const alone = asItWent({ ...inputs, items: [one] });
+        expect(
+          alone.days.flatMap(({ day, items: laid }) => (laid.length > 0 ? [day] : [])),
+        ).toEqual(days.flatMap(({ day, room }) => (day >= since && room >= 5 ? [day] : [])));
+      }),
+    );
+  });
+
   test("a day half done is owed again; done on another day, it is not asked twice", () => {
     expect(askedOn(went(times(2), 0, {}))).toHaveLength(2);
     const [first, second] = askedOn(went(times(2), 0, {}));
@@ -373,9 +393,14 @@ describe("goals, keys and reviews", () => {
 
 test("what is asked until a later lesson is told as it is for a week", () => {
   const goal = { minutes: 96, days: 9 };
-  expect(weekly(goal, 11)).toEqual({ minutes: 61, days: 6 });
-  expect(weekly(goal, 7)).toEqual(goal);
-  expect(weekly({ minutes: 30, days: 3 }, 3)).toEqual({ minutes: 70, days: 7 });
-  expect(weekly(goal, 0)).toEqual(goal);
+  expect(weekly({ goal }, 11)).toEqual({ minutes: 61, days: 6 });
+  expect(weekly({ goal }, 7)).toEqual(goal);
+  expect(weekly({ goal: { minutes: 30, days: 3 } }, 3)).toEqual({ minutes: 70, days: 7 });
+  expect(weekly({ goal }, 0)).toEqual(goal);
+  // More came into it on its fifth day: it goes on with all of it.
+  const grown = { goal: { minutes: 80, days: 7 }, goesOn: { minutes: 105, days: 7 } };
+  expect(weekly(grown, 7)).toEqual(grown.goesOn);
+  expect(askedLate(grown, 7, 2)).toEqual({ minutes: 110, days: 9 });
+  expect(askedLate(grown, 7, 0)).toEqual(grown.goal);
   expect(spread({ minutes: 70, days: 7 }, 7, 3)).toEqual({ minutes: 30, days: 3 });
 });

@@ -1,11 +1,13 @@
 import { natureOf } from "~/core/ladder";
 import {
+  previewOf,
   smaller,
   turned,
   type AssignmentItem,
   type ReviewedItem,
   type StandsAt,
   type TempoTold,
+  type WeekTimes,
 } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Assignment, Passage } from "~/db/queries";
@@ -29,6 +31,7 @@ interface Inputs {
   readonly next: Day;
   /** Last week came to so little that the next is smaller on purpose. */
   readonly weak: boolean;
+  readonly times: WeekTimes;
 }
 
 /** First start and best tempo of a passage over some days: the fastest passed, else worked at. */
@@ -44,7 +47,11 @@ function tempoOf(rows: Happened["played"]): TempoTold | undefined {
 export const within = (day: Day, { week, today }: Pick<Inputs, "week" | "today">): boolean =>
   day >= week.from_day && day < (today > week.until_day ? today : week.until_day);
 
-function reviewed(item: AssignmentItem, inputs: Inputs): ReviewedItem {
+function reviewed(
+  item: AssignmentItem,
+  inputs: Inputs,
+  laid: ReadonlyMap<string, number> | undefined,
+): ReviewedItem {
   const { happened, passages, flaws } = inputs;
   const byDay = [...minutesOfItem(item, happened)].filter(([day]) => within(day, inputs));
   const passage = passages.find(({ id }) => id === item.passageId);
@@ -66,7 +73,8 @@ function reviewed(item: AssignmentItem, inputs: Inputs): ReviewedItem {
     flawedBars: (inBars ?? []).toSorted((a, b) => b.flawed - a.flawed).slice(0, MOST_FLAWED_BARS),
     lowered: loweredFrom(item, passage, rows),
     suggested: safe || (item.passageId !== null && !passage) ? "finished" : "carried",
-    next: item.passageId !== null && !passage ? undefined : nextItem(item, passage, rows, inputs),
+    next:
+      item.passageId !== null && !passage ? undefined : nextItem(item, passage, rows, inputs, laid),
   };
 }
 
@@ -83,8 +91,9 @@ export function reviewItems(inputs: Inputs) {
       ratings.set(what, tally);
     }
   }
+  const laid = inputs.weak ? laidMinutes(inputs) : undefined;
   return {
-    items: week.text.items.map((item) => reviewed(item, inputs)),
+    items: week.text.items.map((item) => reviewed(item, inputs, laid)),
     notes: sessions.flatMap(({ day, notes }) => notes.map((text) => ({ day, text }))),
     feelings: sessions.flatMap(({ day, feeling, ended }) => {
       const felt = ended === "pain" ? "painful" : feeling;
@@ -120,15 +129,27 @@ function loweredFrom(
   return reached === null ? at("starts", ladder!.start) : at("passed", reached);
 }
 
+/** The most minutes that a day of a week has for each item: a full one squeezes them. */
+function laidMinutes({ week, times }: Inputs): ReadonlyMap<string, number> {
+  const { from_day: from, until_day: until, text } = week;
+  const { days } = previewOf({ from, until, text, times, before: { lastDay: {}, raw: [] } });
+  const laid = new Map<string, number>();
+  for (const { itemId, minutes } of days.flatMap(({ asked }) => asked)) {
+    laid.set(itemId, Math.max(minutes, laid.get(itemId) ?? 0));
+  }
+  return laid;
+}
+
 const nextItem = (
   item: AssignmentItem,
   passage: Passage | undefined,
   rows: Happened["played"],
-  { week, next, weak }: Inputs,
+  { week, next }: Inputs,
+  laid: ReadonlyMap<string, number> | undefined,
 ): AssignmentItem => ({
   ...item,
   goalTempo: passage ? nextGoalTempo(passage, tempoOf(rows)) : item.goalTempo,
-  minutes: weak ? smaller(item.minutes) : item.minutes,
+  minutes: laid ? smaller(laid.get(item.id) ?? item.minutes) : item.minutes,
   keptLadderId: null,
   // Another week, another key: by the calendar, whether there was a lesson in each or not.
   keys: turned(item.keys, week.from_day, next),

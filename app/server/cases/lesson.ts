@@ -109,7 +109,10 @@ export async function lessonPage(services: Services, studioId: string, personId:
     happened && {
       week: last,
       happened,
-      review: reviewItems({ week: last, happened, passages, flaws, today, next: from, weak }),
+      review: reviewItems({
+        ...{ week: last, happened, passages, flaws, today, next: from, weak },
+        times: person.times,
+      }),
     };
   const text = set ? asSet(set, past) : suggestion(past);
   const earliest = set ? today : from;

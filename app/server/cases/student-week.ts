@@ -139,7 +139,7 @@ export async function weekPage(
     goals:
       week &&
       nestedGoals(
-        weekly(week.text.goal, daysBetween(week.from_day, week.until_day)),
+        weekly(week.text, daysBetween(week.from_day, week.until_day)),
         today,
         studio.concert_on ?? undefined,
       ),

@@ -3,6 +3,7 @@ import { addDays, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { passagesOfPerson, studentById, type Passage } from "~/db/queries";
 import { minutesOfItem, readFrom, whatHappened, type Happened } from "../plan/week-plan";
+import { USUAL_DAYS } from "../plan/week-on";
 import { stateOf } from "./passage-line";
 
 interface WeekText {
@@ -50,5 +51,14 @@ export async function withItsGoal(
   const week = { from_day: from, until_day: until, text };
   const happened = await whatHappened(db, studioId, personId, readFrom(week), addDays(from, -1));
   const before = beforeNext(passages, text.items, happened, from);
-  return previewOf({ from, until, text, times: person.times, before }).text;
+  const asks = (last: Day, items: AssignmentItem[]) =>
+    previewOf({ from, until: last, text: { ...text, items }, times: person.times, before }).text
+      .goal;
+  const whole = text.items.map((item) => ({ ...item, since: null }));
+  const grows = text.items.some(({ since }) => since !== null);
+  return {
+    ...text,
+    goal: asks(until, text.items),
+    goesOn: grows ? asks(addDays(from, USUAL_DAYS), whole) : undefined,
+  };
 }

@@ -1,5 +1,5 @@
 import {
-  spread,
+  askedLate,
   STALE_DAYS,
   weekly,
   type AssignmentItem,
@@ -37,7 +37,7 @@ export function weekOn<W extends WeekDays>(
   const on = { ...newest, since, from_day: from, until_day: addDays(from, 7) };
   if (!newest.text) return on;
   // What was asked until a later lesson is asked in seven days now.
-  const goal = weekly(newest.text.goal, daysBetween(since, newest.until_day));
+  const goal = weekly(newest.text, daysBetween(since, newest.until_day));
   return { ...on, text: { ...newest.text, goal } };
 }
 
@@ -71,8 +71,7 @@ export function goalBy(
   today: Day,
 ): WeekGoal {
   const late = Math.min(STALE_DAYS, Math.max(0, daysBetween(until_day, today)));
-  const length = daysBetween(from_day, until_day);
-  return spread(text.goal, length, length + late);
+  return askedLate(text, daysBetween(from_day, until_day), late);
 }
 
 /** The items of a week that are still worked on. */
