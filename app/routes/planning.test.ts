@@ -2,7 +2,7 @@ import { randomUUID } from "node:crypto";
 import { beforeEach, describe, expect, test } from "@jest/globals";
 import ICAL from "ical.js";
 import { newItem, type AssignmentItem } from "~/core/week";
-import { addDays } from "~/core/units";
+import { addDays, bpm } from "~/core/units";
 import { calendarWords } from "~/words/calendar";
 import { sheetPdf } from "~/features/plan/sheet-pdf.server";
 import { initialNumbers } from "~/core/ladder";
@@ -10,7 +10,8 @@ import { EventWriter, furnishedRoom, ladder, NOON } from "~/server/test/room";
 import { appendEvents } from "~/server/cases/append-events";
 import { addByHand } from "~/server/cases/by-hand";
 import { weekCalendar } from "~/server/cases/calendar";
-import { setLadder } from "~/server/cases/passages";
+import { passageOf, putAway, setLadder } from "~/server/cases/passages";
+import { setTarget } from "~/server/cases/set-target";
 import { lessonPage } from "~/server/cases/lesson";
 import { keepWeek, setWeek } from "~/server/cases/set-week";
 import { sayAfterwards } from "~/server/cases/say-afterwards";
@@ -89,6 +90,42 @@ describe("from lesson to lesson", () => {
     // Next to nothing of it was played: the next one is smaller on purpose.
     expect(weak).toBe(true);
     expect(next!.minutes).toBe(8);
+  });
+
+  test("what is put away in the middle of a week is asked no more, and is not called safe", async () => {
+    const { services, studioId, personId, passageId, clock } = room;
+    const theory = item({ passageId: null, kind: "theory", title: "Sheet 3", goalTempo: null });
+    await setWeek(services, studioId, personId, sent([item(), theory]));
+    clock.now = NOON + 2 * DAY_MS;
+    await putAway(services, studioId, passageId);
+    const { week } = await weekPage(services, studioId, personId);
+    expect(week!.days.map(({ asked }) => asked.length)).toEqual([2, 2, 1, 1, 1, 1, 1]);
+    expect(week!.text.goal).toEqual({ minutes: 2 * 20 + 5 * 10, days: 7 });
+    clock.now = NOON + 7 * DAY_MS;
+    const { draft, last } = await lessonPage(services, studioId, personId);
+    expect(last!.goal.minutes).toBe(90);
+    expect(draft.text.items.map(({ title }) => title)).toEqual(["Sheet 3"]);
+    const decisions = { [last!.items[0]!.id]: "finished" as const };
+    const next = { ...sent([...draft.text.items], 0, draft.after, draft.from), decisions };
+    expect(await setWeek(services, studioId, personId, next)).toMatchObject({ ok: true });
+    expect((await passageOf(services, studioId, passageId)).stateSet).toBeNull();
+  });
+
+  test("no week asks for more than a ladder goes to; taken back, it asks for it again", async () => {
+    const { services, studioId, personId, passageId } = room;
+    await setWeek(services, studioId, personId, sent([item({ goalTempo: 90 })]));
+    const goal = async () =>
+      (await weekPage(services, studioId, personId)).week!.items[0]!.goalTempo;
+    const target = (tempo: number) =>
+      setTarget(services, studioId, passageId, form({ target: `${tempo}` }));
+    expect(await target(80)).toMatchObject({ ok: true, value: { is: 80, was: 90 } });
+    expect(await goal()).toBe(80);
+    await target(90);
+    expect(await goal()).toBe(90);
+    // What the teacher draws anew comes down, and asks for no more than was asked.
+    await setLadder(services, studioId, passageId, ladder({ target: bpm(70) }));
+    await setLadder(services, studioId, passageId, ladder({ target: bpm(100) }));
+    expect(await goal()).toBe(70);
   });
 
   test("smaller on purpose is smaller than what the days of a full week gave", async () => {

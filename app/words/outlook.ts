@@ -24,7 +24,7 @@ export const outlookWords = {
   title: "Will it hold?",
   known: (practiceDays: number) => `Reckoned from ${days(practiceDays)} of practice.`,
   unknown: (practiceDays: number) =>
-    `Not known yet: ${days(practiceDays)} of practice are too little to tell. After ten plays it can be said.`,
+    `Not known yet: ${days(practiceDays)} of practice ${practiceDays === 1 ? "is" : "are"} too little to tell. After ten plays it can be said.`,
   noDate: "No date is set for it: no concert and no goal for this week.",
   date: {
     concert: (name: string, day: string, target: string) =>

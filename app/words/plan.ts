@@ -277,6 +277,7 @@ export const planWords = {
         .filter(Boolean)
         .join(", "),
     key: (key: string) => `this week in ${key}`,
+    putAway: (day: string) => `Off the stand since ${day}.`,
     toBring: (what: string) => `Bring ${what}.`,
     goals: "Goals",
     goal: {

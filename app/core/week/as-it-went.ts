@@ -41,18 +41,24 @@ interface Inputs {
 /**
  * A week day by day: each morning what is still owed is laid over the days that are left, and what
  * was done that day is taken from it. Today keeps what this morning asked; what lies ahead counts
- * on it. What came into the week on a later day was not known on the mornings before.
+ * on it. What came into the week, or went out of it, on a later day was not known on the mornings
+ * before.
  */
 export function asItWent({ items, week, practised, today }: Inputs): WeekAsItWent {
   const doneOn = new Map(items.map(({ id }) => [id, [] as Day[]]));
-  const laidFrom = (day: Day): WeekLayout =>
-    layOutWeek(
-      items
-        .filter(({ since }) => !since || since <= day || since > today)
-        .map((item) => ({ ...item, doneOn: [...doneOn.get(item.id)!] })),
+  const laidFrom = (morning: Day): WeekLayout => {
+    const isKnown = (day: Day) => day <= morning || day > today;
+    const known = items.filter(({ since }) => !since || isKnown(since));
+    return layOutWeek(
+      known.map((item) => ({
+        ...item,
+        until: item.until && isKnown(item.until) ? item.until : null,
+        doneOn: [...doneOn.get(item.id)!],
+      })),
       week,
-      day,
+      morning,
     );
+  };
   let plan = laidFrom(week[0]?.day ?? today);
   const days: WentDay[] = [];
   for (const { day } of week) {
@@ -73,8 +79,10 @@ export function asItWent({ items, week, practised, today }: Inputs): WeekAsItWen
     const tomorrow = addDays(day, 1);
     // What comes every day comes tomorrow whatever came of it today.
     const moves = items.some(
-      ({ id, often, since }) =>
-        since === tomorrow || (often.kind !== "daily" && counted.has(id) !== asked.has(id)),
+      ({ id, often, since, until }) =>
+        since === tomorrow ||
+        until === tomorrow ||
+        (often.kind !== "daily" && counted.has(id) !== asked.has(id)),
     );
     if (!moves) {
       plan = { ...plan, days: plan.days.filter((each) => each.day > day) };

@@ -106,6 +106,8 @@ export const itemSchema = v.object({
   due: v.optional(v.nullable(v.pipe(v.string(), v.isoDate("Choose a day."))), null),
   /** The day on which it came into a week that was on; no day before it asked for it. */
   since: v.optional(v.nullable(v.pipe(v.string(), v.isoDate())), null),
+  /** The first day that does not ask for it any more, where its passage was put away. */
+  until: v.optional(v.nullable(v.pipe(v.string(), v.isoDate())), null),
   /** The item of another student's week, or of a group, that it was given from. */
   given: v.optional(v.nullable(v.object({ item: v.pipe(v.string(), v.uuid()) })), null),
   origin: v.picklist(["new", "carried"]),
@@ -131,6 +133,7 @@ export const newItem = (id: string, change: Partial<AssignmentItem>): Assignment
   keys: [],
   due: null,
   since: null,
+  until: null,
   given: null,
   origin: "new",
   decision: "open",

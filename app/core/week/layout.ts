@@ -13,6 +13,8 @@ export interface LayoutItem {
   readonly doneOn: readonly Day[];
   /** The first day that may ask for it; the week's first without one. */
   readonly since?: Day | null;
+  /** The first day that asks for it no more; none in this week without one. */
+  readonly until?: Day | null;
   /** When it was practised last before this week. */
   readonly lastBefore?: Day | undefined;
 }
@@ -84,7 +86,8 @@ interface Task {
 const within = (day: Day, { from, until }: Pick<Task, "from" | "until">) =>
   day >= from && day < until;
 
-const isAsked = ({ since }: LayoutItem, day: Day): boolean => day >= (since ?? day);
+const isAsked = ({ since, until }: LayoutItem, day: Day): boolean =>
+  day >= (since ?? day) && (!until || day < until);
 
 /** A day on which an item may still be put. */
 const isOpen = (item: LayoutItem, day: Day): boolean =>

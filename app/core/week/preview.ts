@@ -44,6 +44,7 @@ export function previewOf({ from, until, text, times, before }: PreviewInputs): 
       often: item.often,
       minutes: whole(item),
       since: item.since,
+      until: item.until,
       hard: mayRestLong(item.often) && item.passageId !== null && raw.includes(item.passageId),
       lastBefore: lately(lastDay[item.passageId ?? item.id], from),
     })),

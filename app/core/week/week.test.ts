@@ -26,7 +26,6 @@ import {
   type LayoutItem,
   type Often,
   type Rotation,
-  type WeekAsItWent,
   weekly,
 } from "./index";
 
@@ -233,20 +232,26 @@ describe("a week as it went", () => {
     expect(went(daily, 0, { 0: 1 }, { goalPassed: true }).days[0]!.items[0]!.done).toBe(true);
   });
 
-  test("what came in on a later day leaves the mornings before it as they were", () => {
+  test("what comes in or goes out on a later day leaves the mornings before it as they were", () => {
     fc.assert(
       fc.property(items, weeks, fc.nat(6), fc.nat(6), (all, days, n, later) => {
-        const [came, today] = [Math.min(n, later), addDays(MONDAY, Math.max(n, later))];
-        const since = addDays(MONDAY, came);
-        const one = { ...item("new", daily), since };
-        const inputs = { week: days, practised: () => undefined, today };
-        const before = ({ days: all }: WeekAsItWent) => all.filter(({ day }) => day < since);
-        const grown = asItWent({ ...inputs, items: [...all, one] });
-        expect(before(grown)).toEqual(before(asItWent({ ...inputs, items: all })));
-        const alone = asItWent({ ...inputs, items: [one] });
-        expect(
-          alone.days.flatMap(({ day, items: laid }) => (laid.length > 0 ? [day] : [])),
-        ).toEqual(days.flatMap(({ day, room }) => (day >= since && room >= 5 ? [day] : [])));
+        const [moved, today] = [Math.min(n, later), addDays(MONDAY, Math.max(n, later))];
+        const on = addDays(MONDAY, moved);
+        const went = (laid: readonly LayoutItem[]) =>
+          asItWent({ week: days, practised: () => undefined, today, items: laid }).days;
+        const one = item("one", daily);
+        const [came, gone] = [
+          { ...one, since: on },
+          { ...one, until: on },
+        ];
+        const before = (laid: ReturnType<typeof went>) => laid.filter(({ day }) => day < on);
+        expect(before(went([...all, came]))).toEqual(before(went(all)));
+        expect(before(went([...all, gone]))).toEqual(before(went([...all, one])));
+        const asked = (alone: LayoutItem) =>
+          went([alone]).flatMap(({ day, items: laid }) => (laid.length > 0 ? [day] : []));
+        const roomy = days.flatMap(({ day, room }) => (room >= 5 ? [day] : []));
+        expect(asked(came)).toEqual(roomy.filter((day) => day >= on));
+        expect(asked(gone)).toEqual(roomy.filter((day) => day < on));
       }),
     );
   });

@@ -200,10 +200,11 @@ export const setPassageState = (
     state,
   ]);
 
-export const retirePassage = (db: Queries, studioId: string, passageId: string) =>
-  db.execute("update passage set retired_at = now() where studio_id = $1 and id = $2", [
+export const retirePassage = (db: Queries, studioId: string, passageId: string, at: Date) =>
+  db.execute("update passage set retired_at = $3 where studio_id = $1 and id = $2", [
     studioId,
     passageId,
+    at,
   ]);
 
 /** Puts a new ladder in force; the earlier ones stay. */

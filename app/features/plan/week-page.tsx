@@ -173,6 +173,7 @@ interface ItemLineProps {
 function ItemLine({ item, take }: ItemLineProps) {
   const formats = useFormats();
   const notes = [
+    item.until && said.putAway(formats.shortDay(item.until)),
     item.focus && `${words.cut.focus}: ${item.focus}`,
     item.key && said.key(item.key),
     item.note,

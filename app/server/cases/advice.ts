@@ -176,7 +176,7 @@ async function replaceLadder(
   if (!now || !next) return err(NO_LADDER);
   const fits = fitsPassage(next, passage);
   if (!fits.ok) return err(Object.values(fits.error.errors)[0] ?? NO_LADDER);
-  await setLadder(services, studioId, passage.id, fits.value);
+  await setLadder(services, studioId, passage.id, fits.value, "follow");
   return act.act === "undo"
     ? ok({ done: "taken-back" })
     : ok({ done: "changed", passageId: passage.id, before: now.number });

@@ -10,8 +10,9 @@ import {
 } from "~/db/queries";
 import { DatabaseError } from "~/db/client";
 import { todayIn, type Services } from "../services";
-import { givenFrom, givePassage, type Giving } from "./give";
+import { givenFrom, givePassage } from "./give";
 import { lessonPage } from "./lesson";
+import type { Giving } from "./giving";
 
 type Suggested = Awaited<ReturnType<typeof lessonPage>>["draft"];
 type Passages = Awaited<ReturnType<typeof passagesOfPerson>>;
@@ -24,8 +25,8 @@ async function itemFor(
   { mine, theirs }: { readonly mine: Passages; readonly theirs: Passages },
 ): Promise<AssignmentItem | undefined> {
   // Its day was in the giver's week; in the next one it is due at the lesson, until another is said.
-  const fresh = { ...item, id: giving.newId(), due: null, since: null, given: { item: item.id } };
-  const copy = { ...fresh, origin: "new", decision: "open" } as const;
+  const fresh = { ...item, id: giving.newId(), due: null, since: null, until: null };
+  const copy = { ...fresh, given: { item: item.id }, origin: "new", decision: "open" } as const;
   if (item.passageId === null) return copy;
   const passage = mine.find(({ id }) => id === item.passageId);
   if (!passage) return undefined;

@@ -31,6 +31,7 @@ import type { FormRefused } from "~/forms/typed";
 import { standingOf } from "../plan/standing";
 import { todayIn, type Services } from "../services";
 import { beatUnitAt } from "./passages";
+import type { Giving } from "./giving";
 
 const MOST_STUDENTS = 60;
 
@@ -102,14 +103,6 @@ export function suited(
   const bars = barsOf(given.piece.metres, given);
   const { start } = spanOf(theirs, theirs.phases[0]!);
   return checkedStaircase(theirs, { start, bars }).ok ? theirs : { ...ladder, setOn: today };
-}
-
-export interface Giving {
-  readonly tx: Queries;
-  readonly studioId: string;
-  readonly newId: () => string;
-  readonly now: () => number;
-  readonly today: Day;
 }
 
 /**

@@ -23,7 +23,7 @@ import {
   type Passage,
 } from "~/db/queries";
 import * as v from "valibot";
-import { givePassage, sharesOf, suited, type Given, type Giving } from "./give";
+import { givePassage, sharesOf, suited, type Given } from "./give";
 import {
   changeInWeek,
   intoPrepared,
@@ -33,6 +33,7 @@ import {
   weeksWith,
   type MemberWeeks,
 } from "./member-weeks";
+import type { Giving } from "./giving";
 
 /** Where nothing is known of somebody, half of the target is a beginning. */
 const FIRST_SHARE = 0.5;

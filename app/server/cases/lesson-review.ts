@@ -156,6 +156,7 @@ const nextItem = (
   // A day that is over by the lesson is no day any more: it is due at the next one.
   due: item.due !== null && item.due > next ? item.due : null,
   since: null,
+  until: null,
   origin: "carried",
   decision: "open",
 });

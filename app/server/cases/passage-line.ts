@@ -7,7 +7,7 @@ import { passageTempo } from "./passage-tempo";
 import { wayInto } from "./way-into";
 
 /** The highest target of a ladder, its programme included. */
-const highestTarget = (ladder: Ladder): Bpm =>
+export const highestTarget = (ladder: Ladder): Bpm =>
   nearestPlayable(Math.max(...ladder.phases.map((phase) => spanOf(ladder, phase).target)));
 
 /** What the teacher says of a passage, or else what its record suggests. */

@@ -14,6 +14,8 @@ import {
 } from "~/db/queries";
 import type { Cut } from "~/forms/cut";
 import { todayIn, type Services } from "../services";
+import { endInWeeks, goalsWithin } from "./member-weeks";
+import { highestTarget } from "./passage-line";
 import { passageTempo } from "./passage-tempo";
 
 export async function cutPassage(
@@ -50,27 +52,36 @@ export const passageOf = ({ db }: Services, studioId: string, passageId: string)
 const sameDays = (a: Ladder, b: Ladder): boolean =>
   JSON.stringify(a.phases) === JSON.stringify(b.phases) && a.target === b.target;
 
-/** Puts a ladder in force for a passage of the studio. */
+/**
+ * Puts a ladder in force for a passage of the studio; no week asks for more than it goes to. One
+ * that another press takes back has the goals that were its target follow it.
+ */
 export async function setLadder(
   services: Services,
   studioId: string,
   passageId: string,
   ladder: Ladder,
+  goals: "within" | "follow" = "within",
 ): Promise<void> {
   const { db, newId, now } = services;
   await db.transaction(async (tx) => {
-    const studio = await studioById(tx, studioId);
+    const today = todayIn(services, await studioById(tx, studioId));
     const passage = await passageById(tx, studioId, passageId);
     const { ladder: before } = passage;
     const { full: mark } = passageTempo(passage);
     // The days of a ladder by the date run on while its way stays the same.
     const goesOn = before?.setOn && sameDays(before, ladder);
-    const setOn = goesOn ? before.setOn : todayIn(services, studio);
+    const setOn = goesOn ? before.setOn : today;
     await insertLadder(tx, studioId, passageId, {
       id: newId(),
       ladder: { ...ladder, setOn, mark },
       at: new Date(now()),
     });
+    if (before) {
+      const giving = { tx, studioId, newId, now, today };
+      const [was, is] = [highestTarget(before), highestTarget(ladder)];
+      await goalsWithin(giving, passage, { was, is, follow: goals === "follow" });
+    }
     await dropOutlook(tx, studioId, passage.personId);
   });
 }
@@ -87,8 +98,13 @@ export const setState = async (
   state: PassageState | null,
 ) => there(await setPassageState(db, studioId, passageId, state));
 
-/** Takes a passage off the stand; its record stays. */
-export async function putAway({ db }: Services, studioId: string, passageId: string) {
-  there(await retirePassage(db, studioId, passageId));
-  await dropOutlook(db, studioId, (await passageById(db, studioId, passageId)).personId);
-}
+/** Takes a passage off the stand, and out of what its player's weeks ask; its record stays. */
+export const putAway = (services: Services, studioId: string, passageId: string) =>
+  services.db.transaction(async (tx) => {
+    const { newId, now } = services;
+    const today = todayIn(services, await studioById(tx, studioId));
+    there(await retirePassage(tx, studioId, passageId, new Date(now())));
+    const passage = await passageById(tx, studioId, passageId);
+    await endInWeeks({ tx, studioId, newId, now, today }, passage);
+    await dropOutlook(tx, studioId, passage.personId);
+  });

@@ -34,6 +34,6 @@ export async function setTarget(
   }
   const fits = fitsPassage(changed.output, passage);
   if (!fits.ok) return fits;
-  await setLadder(services, studioId, passageId, fits.value);
+  await setLadder(services, studioId, passageId, fits.value, "follow");
   return ok({ is: target, was: ladder.target });
 }

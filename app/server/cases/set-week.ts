@@ -146,6 +146,7 @@ async function decide(
   studioId: string,
   last: Assignment | undefined,
   decisions: Sent["decisions"],
+  passages: readonly Passage[],
 ): Promise<void> {
   if (!last) return;
   const items = last.text.items.map((item) => ({
@@ -155,7 +156,9 @@ async function decide(
   const text = { ...last.text, items };
   await writeWeek(tx, studioId, { id: last.id, until: last.until_day, text });
   for (const { passageId, decision } of items) {
-    if (passageId && decision === "finished") {
+    // What was put away meanwhile is not safe for that.
+    const isThere = passages.some(({ id }) => id === passageId);
+    if (passageId && isThere && decision === "finished") {
       await setPassageState(tx, studioId, passageId, "safe");
     }
   }
@@ -241,7 +244,7 @@ export const setWeek = (services: Services, studioId: string, personId: string, 
         at: new Date(services.now()),
       });
     }
-    await decide(tx, studioId, last, sent.decisions);
+    await decide(tx, studioId, last, sent.decisions, passages);
     const { id } = kept.value;
     const at = new Date(services.now());
     if (set) await replaceWeek(tx, studioId, { id: set.id, draftId: id, at });

@@ -54,11 +54,14 @@ export async function withItsGoal(
   const asks = (last: Day, items: AssignmentItem[]) =>
     previewOf({ from, until: last, text: { ...text, items }, times: person.times, before }).text
       .goal;
-  const whole = text.items.map((item) => ({ ...item, since: null }));
-  const grows = text.items.some(({ since }) => since !== null);
+  // Once it goes on, it asks all of what is still asked.
+  const whole = text.items
+    .filter((item) => item.until === null)
+    .map((item) => ({ ...item, since: null }));
+  const moves = text.items.some((item) => item.since !== null || item.until !== null);
   return {
     ...text,
     goal: asks(until, text.items),
-    goesOn: grows ? asks(addDays(from, USUAL_DAYS), whole) : undefined,
+    goesOn: moves ? asks(addDays(from, USUAL_DAYS), whole) : undefined,
   };
 }

@@ -76,7 +76,7 @@ export function goalBy(
 
 /** The items of a week that are still worked on. */
 export const openItems = (week: Pick<Assignment, "text">): readonly AssignmentItem[] =>
-  week.text.items.filter(({ decision }) => decision !== "finished");
+  week.text.items.filter(({ decision, until }) => decision !== "finished" && until === null);
 
 /** What the week says of an item, for the stand. */
 export const noteOf = (item: AssignmentItem, week: RunningWeek, today: Day): WeekNote => ({

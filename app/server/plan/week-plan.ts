@@ -151,6 +151,7 @@ export function planWeek({ week, times, happened, raw, today }: PlanInputs): Wee
     often: item.often,
     minutes: item.minutes,
     since: item.since,
+    until: item.until,
     hard: mayRestLong(item.often) && item.passageId !== null && raw.has(item.passageId),
     lastBefore: [...minutesOfItem(item, happened).keys()]
       .toSorted()
