@@ -1,3 +1,4 @@
+import { briskLadder } from "./support/brisk-ladder";
 import { expect, test } from "./support/fixtures";
 import { ready } from "./support/ready";
 
@@ -84,4 +85,27 @@ test("a piece becomes an exercise, is called something else, and is given at a l
   await page.waitForURL(/\/weeks\//);
   await page.goto(`${address}${bens}/today`);
   await expect(page.locator("[data-passage]")).toContainText("The Ferry at Low Water");
+});
+
+test("a passage is taken off the stand, its page says so, and it comes back", async ({
+  teacher,
+  page,
+  server,
+}) => {
+  const { address } = server;
+  const piece = await teacher.addsABriskPiece(await teacher.opensARoomAtOnce());
+  const workshop = await teacher.cutsBars(piece, [3, 4]);
+  const today = await teacher.sends(workshop, { ladder: JSON.stringify(briskLadder({})) });
+  await page.goto(address + piece);
+  await ready(page);
+  await page.getByRole("button", { name: "Take off the stand" }).press("Enter");
+  const off = page.getByRole("listitem").filter({ hasText: /since/ });
+  await off.getByRole("link", { name: "Bars 3–4" }).press("Enter");
+  await expect(page.getByRole("heading", { name: "Bars 3–4" })).toBeVisible();
+  await expect(page.getByText("off the stand since")).toBeVisible();
+  await expect(page.getByRole("button", { name: /^Practise/ })).toHaveCount(0);
+  await page.getByRole("button", { name: "Put it back" }).press("Enter");
+  await expect(page.getByRole("button", { name: /^Practise/ })).toBeVisible();
+  await page.goto(address + today);
+  await expect(page.locator("[data-passage]").first()).toBeVisible();
 });

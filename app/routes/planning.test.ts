@@ -10,7 +10,7 @@ import { EventWriter, furnishedRoom, ladder, NOON } from "~/server/test/room";
 import { appendEvents } from "~/server/cases/append-events";
 import { addByHand } from "~/server/cases/by-hand";
 import { weekCalendar } from "~/server/cases/calendar";
-import { passageOf, putAway, setLadder } from "~/server/cases/passages";
+import { passageOf, putAway, putBack, setLadder } from "~/server/cases/passages";
 import { setTarget } from "~/server/cases/set-target";
 import { lessonPage } from "~/server/cases/lesson";
 import { keepWeek, setWeek } from "~/server/cases/set-week";
@@ -97,10 +97,24 @@ describe("from lesson to lesson", () => {
     const theory = item({ passageId: null, kind: "theory", title: "Sheet 3", goalTempo: null });
     await setWeek(services, studioId, personId, sent([item(), theory]));
     clock.now = NOON + 2 * DAY_MS;
+    const asked = async () => {
+      const { week } = await weekPage(services, studioId, personId);
+      const minutes = week!.days.map((day) =>
+        day.asked.reduce((sum, each) => sum + each.minutes, 0),
+      );
+      expect(week!.text.goal.minutes).toBe(minutes.reduce((sum, each) => sum + each, 0));
+      return minutes;
+    };
     await putAway(services, studioId, passageId);
-    const { week } = await weekPage(services, studioId, personId);
-    expect(week!.days.map(({ asked }) => asked.length)).toEqual([2, 2, 1, 1, 1, 1, 1]);
-    expect(week!.text.goal).toEqual({ minutes: 2 * 20 + 5 * 10, days: 7 });
+    expect(await asked()).toEqual([20, 20, 10, 10, 10, 10, 10]);
+    // Back on the same day, it is asked as if nothing had been; on a later one the lesson asks for it.
+    await putBack(services, studioId, passageId);
+    expect(await asked()).toEqual([20, 20, 20, 20, 20, 20, 20]);
+    await putAway(services, studioId, passageId);
+    clock.now += DAY_MS;
+    await putBack(services, studioId, passageId);
+    expect(await asked()).toEqual([20, 20, 10, 10, 10, 10, 10]);
+    await putAway(services, studioId, passageId);
     clock.now = NOON + 7 * DAY_MS;
     const { draft, last } = await lessonPage(services, studioId, personId);
     expect(last!.goal.minutes).toBe(90);

@@ -206,6 +206,10 @@ export const desk = {
     stageLines: "A stage on each line",
     keepStages: "Keep them",
     retire: "Take off the stand",
+    putAway: "Off the stand",
+    since: (day: string) => `since ${day}`,
+    offSince: (day: string) => `off the stand since ${day}`,
+    putBack: "Put it back",
   },
   cut: {
     title: (bars: string) => `Cut ${bars}`,

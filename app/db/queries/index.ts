@@ -82,6 +82,7 @@ export {
   passagesNamed,
   passagesOfPerson,
   passagesOfPiece,
+  passagesPutAway,
   retirePassage,
   setHardness,
   setPassageState,

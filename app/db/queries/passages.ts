@@ -10,7 +10,7 @@ const PASSAGE = `
          passage.from_bar, passage.to_bar, passage.pickup_beats, passage.start_beats, passage.end_beats, passage.only_notes,
          passage.beat_unit,
          passage.hardness, passage.played_order,
-         passage.state_set, to_jsonb(piece) as piece, ladder.ladder,
+         passage.state_set, passage.retired_at, to_jsonb(piece) as piece, ladder.ladder,
          latest.end_tempo as ended_tempo, latest.end_phase, latest.end_stage, latest.way,
          paced.pace, known_days.days, latest.day as last_day, known.passed,
          coalesce(played.plays, 0) as plays, keyed.weeks,
@@ -93,6 +93,16 @@ export const passagesOfPerson = (db: Queries, studioId: string, personId: string
      where passage.studio_id = $1 and passage.person_id = $2 and passage.retired_at is null
      order by piece.created_at, piece.title, passage.from_bar, passage.to_bar, passage.created_at`,
     [studioId, personId],
+  );
+
+/** Passages of a piece that a student's teacher has put away, the latest first. */
+export const passagesPutAway = (db: Queries, studioId: string, personId: string, pieceId: string) =>
+  db.many(
+    passageRow,
+    `${PASSAGE}
+     where passage.studio_id = $1 and passage.person_id = $2 and passage.piece_id = $3
+       and passage.retired_at is not null order by passage.retired_at desc`,
+    [studioId, personId, pieceId],
   );
 
 /** What some students practise of a piece. */
@@ -200,7 +210,8 @@ export const setPassageState = (
     state,
   ]);
 
-export const retirePassage = (db: Queries, studioId: string, passageId: string, at: Date) =>
+/** Takes a passage off the stand, or puts it back on. */
+export const retirePassage = (db: Queries, studioId: string, passageId: string, at: Date | null) =>
   db.execute("update passage set retired_at = $3 where studio_id = $1 and id = $2", [
     studioId,
     passageId,

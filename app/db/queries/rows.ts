@@ -89,6 +89,7 @@ export const passageRow = v.pipe(
     hardness: v.nullable(v.number()),
     played_order: v.nullable(v.array(v.number())),
     state_set: v.nullable(v.picklist(PASSAGE_STATES)),
+    retired_at: v.nullable(v.date()),
     piece: pieceRow,
     ladder: v.nullable(ladderSchema),
     ended_tempo: v.nullable(tempoRow),
@@ -138,6 +139,8 @@ export const passageRow = v.pipe(
     hardness: row.hardness,
     order: row.played_order ?? [],
     stateSet: row.state_set,
+    /** When it was taken off the stand. */
+    retiredAt: row.retired_at,
     piece: row.piece,
     ladder: row.ladder,
     /** Where the latest session ended, and in which row of schools that is a place. */

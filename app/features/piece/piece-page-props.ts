@@ -55,6 +55,8 @@ export interface PiecePageProps {
   /** Its pages on paper, where it has no notes. */
   readonly paper: PiecePaper | undefined;
   readonly passages: readonly PassageLine[];
+  /** What was taken off the stand, and on which day. */
+  readonly putAway: readonly (PassageLine & { readonly since: Day })[];
   /** How well bars go, as they were touched. */
   readonly marks: BarMarks;
   /** How hard each bar's notes are; empty without notes. */

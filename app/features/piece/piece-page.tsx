@@ -16,6 +16,7 @@ import { notationWords } from "~/words/notation";
 import { CutForm } from "./cut-form";
 import { MusicSection } from "./music-section";
 import type { PiecePageProps, PieceScore } from "./piece-page-props";
+import { PutAway } from "./put-away";
 import { StateChoice } from "./state-choice";
 import styles from "./piece.module.css";
 
@@ -108,6 +109,7 @@ export function PiecePage(props: PiecePageProps) {
           </ul>
         </Section>
       )}
+      {teaches && <PutAway studioId={studioId} putAway={props.putAway} piece={here} />}
       {teaches && (
         <Later fallback={<div className={styles.later} />}>
           <TeachersSections {...props} />

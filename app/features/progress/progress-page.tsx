@@ -11,7 +11,9 @@ import type { Turn } from "~/core/ladder";
 import type { MetreRegion } from "~/core/score";
 import type { PassageOutlook, Span } from "~/core/record";
 import type { BeatUnit, Day } from "~/core/units";
+import { useFormats } from "~/components/locale";
 import { PractiseNow } from "~/components/practise-now";
+import { PutBack } from "~/components/put-back";
 import type { PassageDay, PassageLine } from "~/features/shapes";
 import { EarTold } from "~/features/take/heard";
 import { TakeList } from "~/features/take/take-list";
@@ -42,6 +44,8 @@ export interface ProgressPageProps {
     readonly markUnit: BeatUnit;
   };
   readonly passage: PassageLine;
+  /** The day on which it was taken off the stand. */
+  readonly offSince: Day | null;
   /** Where it stands today; undefined before it was played. */
   readonly now:
     | {
@@ -65,11 +69,36 @@ export interface ProgressPageProps {
 /** Drawn in the browser only: the chart library renders nothing on the server. */
 const TempoChart = lazy(() => import("./tempo-chart"));
 
+/** What can be done with a passage that is on the stand. */
+function Acts({ studioId, teaches, looksOnly, person, passage }: ProgressPageProps) {
+  const here = `/studio/${studioId}/passages/${passage.id}`;
+  return (
+    <>
+      {teaches && (
+        <Button component={Link} to={`${here}/ladder`} variant="outlined">
+          {passage.target === null ? words.student.setLadder : words.progress.ladder}
+        </Button>
+      )}
+      {!looksOnly && passage.target !== null && (
+        <>
+          <Button component={Link} to={`${here}/track`} variant="outlined">
+            {trackWords.open}
+          </Button>
+          <PractiseNow home={`/studio/${studioId}/students/${person.id}`} passage={passage} />
+        </>
+      )}
+    </>
+  );
+}
+
 /** A passage over days: tempo reached, comfortable tempo with its uncertainty, ceiling. */
 export function ProgressPage(props: ProgressPageProps) {
-  const { studioId, today, person, piece, passage, days, keys, flaws, outlook } = props;
+  const { studioId, today, person, piece, passage, days, keys, flaws, outlook, offSince } = props;
   const inBrowser = useAlive();
   const bars = words.bars(passage.fromBar, passage.toBar);
+  const formats = useFormats();
+  const home = `/studio/${studioId}/students/${person.id}`;
+  const back = { piece: `${home}/pieces/${passage.pieceId}`, passageId: passage.id };
   return (
     <Page
       title={passage.name || words.capital(bars)}
@@ -77,34 +106,11 @@ export function ProgressPage(props: ProgressPageProps) {
         <>
           {piece.title}, {bars}
           {passage.focus && ` · ${passage.focus}`} · <StateMark state={passage.state} />
+          {offSince && ` · ${words.piece.offSince(formats.shortDay(offSince))}`}
         </>
       }
-      back={{ to: `/studio/${studioId}/students/${person.id}`, label: person.name }}
-      actions={
-        <>
-          {props.teaches && (
-            <Button
-              component={Link}
-              to={`/studio/${studioId}/passages/${passage.id}/ladder`}
-              variant="outlined"
-            >
-              {passage.target === null ? words.student.setLadder : words.progress.ladder}
-            </Button>
-          )}
-          {!props.looksOnly && passage.target !== null && (
-            <Button
-              component={Link}
-              to={`/studio/${studioId}/passages/${passage.id}/track`}
-              variant="outlined"
-            >
-              {trackWords.open}
-            </Button>
-          )}
-          {!props.looksOnly && passage.target !== null && (
-            <PractiseNow home={`/studio/${studioId}/students/${person.id}`} passage={passage} />
-          )}
-        </>
-      }
+      back={{ to: home, label: person.name }}
+      actions={offSince ? props.teaches && <PutBack {...back} /> : <Acts {...props} />}
     >
       {days.length === 0 ? (
         <Section title={words.progress.chart}>

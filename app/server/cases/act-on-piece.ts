@@ -9,7 +9,7 @@ import type { Services } from "../services";
 import { planMemory } from "./memory";
 import type { OfPiece } from "./of-piece";
 import { markTrouble, measurePassages } from "./trouble";
-import { cutPassage, putAway, setState } from "./passages";
+import { cutPassage, putAway, putBack, setState } from "./passages";
 import { moveLadder } from "./tempo-moved";
 import { setTempi } from "./tempi";
 
@@ -26,6 +26,7 @@ const actSchema = v.variant("act", [
     state: v.picklist([...PASSAGE_STATES, "record"]),
   }),
   v.object({ act: v.literal("retire"), passage: id }),
+  v.object({ act: v.literal("put-back"), passage: id }),
   v.object({ act: v.literal("memory") }),
   v.object({ act: v.literal("tempi") }),
   v.object({ act: v.literal("move-ladder"), passage: id }),
@@ -63,6 +64,9 @@ export async function actOnPiece(
     }
     case "retire":
       await putAway(services, studioId, act.output.passage);
+      return ok(undefined);
+    case "put-back":
+      await putBack(services, studioId, act.output.passage);
       return ok(undefined);
     case "stages":
       await setStages(services.db, studioId, personId, pieceId, act.output.stages);

@@ -10,7 +10,6 @@ import {
 } from "~/core/score";
 import { err, ok, type Result } from "~/core/result";
 import type { BeatUnit, Day } from "~/core/units";
-import type { Queries } from "~/db/client";
 import {
   groupsOf,
   insertLadder,

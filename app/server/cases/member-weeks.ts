@@ -154,6 +154,16 @@ export async function endInWeeks(giving: Giving, { id, personId }: About): Promi
   }
 }
 
+/** A passage that was put away today, and is back: the week that is on has asked for it all along. */
+export async function askAgain(giving: Giving, { id, personId }: About): Promise<void> {
+  const { today } = giving;
+  const { on } = await memberWeeks(giving, personId, today);
+  const isIt = (item: AssignmentItem) => item.passageId === id && item.until === today;
+  if (!on?.text.items.some(isIt)) return;
+  const items = on.text.items.map((item) => (isIt(item) ? { ...item, until: null } : item));
+  await rewrite(giving, on, items);
+}
+
 /**
  * No week asks for more of a passage than its ladder goes to. With `follow`, a goal that was the
  * ladder's target is the new one again, as when a change is taken back.

@@ -1,5 +1,5 @@
 import { tempiOfPiece, USUAL_STAGES } from "~/core/score";
-import { addDays } from "~/core/units";
+import { addDays, dayOf } from "~/core/units";
 import {
   barMarksOf,
   flawBeats,
@@ -11,6 +11,7 @@ import {
   playsOfPassage,
   recordByKey,
   passagesOfPerson,
+  passagesPutAway,
   pieceOfPerson,
   stagesOf,
   studentById,
@@ -44,20 +45,33 @@ export async function piecePage(
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -flawDays);
-  const [person, piece, passages, flaws, memory, stages, others, notation, marks, paper, beats] =
-    await Promise.all([
-      studentById(db, studioId, personId),
-      pieceOfPerson(db, studioId, personId, pieceId),
-      passagesOfPerson(db, studioId, personId),
-      flawsByBar(db, studioId, personId, pieceId, since),
-      memoryOfPiece(services, studioId, personId, pieceId, today),
-      stagesOf(db, studioId, personId),
-      otherStudents(services, studioId, personId),
-      notationOf(services, studioId, personId, pieceId),
-      barMarksOf(db, studioId, personId, pieceId),
-      paperShown(services, { studioId, personId, pieceId }),
-      flawBeats(db, studioId, personId, pieceId, since),
-    ]);
+  const [
+    person,
+    piece,
+    passages,
+    off,
+    flaws,
+    memory,
+    stages,
+    others,
+    notation,
+    marks,
+    paper,
+    beats,
+  ] = await Promise.all([
+    studentById(db, studioId, personId),
+    pieceOfPerson(db, studioId, personId, pieceId),
+    passagesOfPerson(db, studioId, personId),
+    passagesPutAway(db, studioId, personId, pieceId),
+    flawsByBar(db, studioId, personId, pieceId, since),
+    memoryOfPiece(services, studioId, personId, pieceId, today),
+    stagesOf(db, studioId, personId),
+    otherStudents(services, studioId, personId),
+    notationOf(services, studioId, personId, pieceId),
+    barMarksOf(db, studioId, personId, pieceId),
+    paperShown(services, { studioId, personId, pieceId }),
+    flawBeats(db, studioId, personId, pieceId, since),
+  ]);
   return {
     marks: Object.fromEntries(marks.map(({ bar, mark }) => [bar, mark])),
     profile: await profileOf(services, studioId, pieceId, notation),
@@ -76,6 +90,10 @@ export async function piecePage(
     passages: passages
       .filter((passage) => passage.pieceId === pieceId)
       .map((each) => passageLine(each, today)),
+    putAway: off.map((each) => ({
+      ...passageLine(each, today),
+      since: dayOf(each.retiredAt!.getTime(), studio.time_zone),
+    })),
     flaws: Object.fromEntries(flaws.map(({ bar, flawed }) => [bar, flawed])),
     flawBeats: beats,
   };
@@ -109,6 +127,7 @@ export async function progressPage(
     person,
     piece: passage.piece,
     passage: passageLine(passage, today),
+    offSince: passage.retiredAt && dayOf(passage.retiredAt.getTime(), studio.time_zone),
     now: standing && {
       comfortable: standing.comfortable,
       ceiling: standing.ceilingMet ? standing.ceiling.value : null,

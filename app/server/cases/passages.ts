@@ -14,7 +14,7 @@ import {
 } from "~/db/queries";
 import type { Cut } from "~/forms/cut";
 import { todayIn, type Services } from "../services";
-import { endInWeeks, goalsWithin } from "./member-weeks";
+import { askAgain, endInWeeks, goalsWithin } from "./member-weeks";
 import { highestTarget } from "./passage-line";
 import { passageTempo } from "./passage-tempo";
 
@@ -97,6 +97,17 @@ export const setState = async (
   passageId: string,
   state: PassageState | null,
 ) => there(await setPassageState(db, studioId, passageId, state));
+
+/** Puts a passage on the stand again; on the same day the week asks for it as if nothing had been. */
+export const putBack = (services: Services, studioId: string, passageId: string) =>
+  services.db.transaction(async (tx) => {
+    const { newId, now } = services;
+    const today = todayIn(services, await studioById(tx, studioId));
+    there(await retirePassage(tx, studioId, passageId, null));
+    const passage = await passageById(tx, studioId, passageId);
+    await askAgain({ tx, studioId, newId, now, today }, passage);
+    await dropOutlook(tx, studioId, passage.personId);
+  });
 
 /** Takes a passage off the stand, and out of what its player's weeks ask; its record stays. */
 export const putAway = (services: Services, studioId: string, passageId: string) =>
