@@ -3,6 +3,10 @@ export const plural = (count: number, one: string, many: string) => (count === 1
 
 export const days = (count: number) => `${count} ${plural(count, "day", "days")}`;
 
+/** A day that is ahead. */
+export const inDays = (count: number): string =>
+  count <= 0 ? "today" : count === 1 ? "tomorrow" : `in ${days(count)}`;
+
 /** Whole minutes of what is asked or was done: what was begun is never told as none. */
 export const whole = (count: number): string =>
   count > 0 && Math.round(count) === 0 ? "under 1" : String(Math.round(count));

@@ -1,4 +1,4 @@
-import { days as onDays, minutes as inMinutes, plural, tenth } from "./counts";
+import { days as onDays, inDays, minutes as inMinutes, plural, tenth } from "./counts";
 import type { NoVerdict } from "~/core/session";
 
 const takesHere = (takes: number): string =>
@@ -90,9 +90,9 @@ export const desk = {
     none: "Nobody like that.",
     password: "Your sign-in and password",
     concert: (name: string, days: number, day: string) =>
-      days >= 0
-        ? `${name} in ${days} ${plural(days, "day", "days")}, on ${day}.`
-        : `${name} was on ${day}.`,
+      days < 0
+        ? `${name} was on ${day}.`
+        : `${name}${days < 2 ? " is" : ""} ${inDays(days)}, on ${day}.`,
     add: "Add a student",
     empty: "Nobody here yet. Add a student, then a piece for them to play.",
     total: "In all",

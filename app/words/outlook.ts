@@ -1,4 +1,4 @@
-import { count, days } from "./counts";
+import { count, days, inDays } from "./counts";
 
 /** A chance as a teacher would say it; never a figure that nobody could know. */
 const CHANCES: readonly (readonly [from: number, words: string])[] = [
@@ -69,7 +69,7 @@ export const outlookWords = {
     title: "Towards the concert",
     open: "Towards the concert",
     none: "No concert is set ahead. It is set on the week's page.",
-    lead: (name: string, day: string, left: number) => `${name}, ${day}: in ${days(left)}`,
+    lead: (name: string, day: string, left: number) => `${name}, ${day}: ${inDays(left)}`,
     all: (words: string) => `That all of it stands: ${words}.`,
     piece: (words: string) => `all of it: ${words}`,
     weakest: "the weakest passage first",

@@ -305,6 +305,7 @@ export const planWords = {
     should: (count: number) => `${count} should by today`,
     ahead: (count: number) =>
       count === 0 ? "on the day" : count > 0 ? `${days(count)} ahead` : `${days(-count)} behind`,
+    memoryOver: (day: string) => `the concert was on ${day}`,
     ready: (day: string) => `ready by ${day}`,
     perDay: (count: string, unit: string) => `${count} ${unit} a day from here`,
     stands: "Stand by heart",

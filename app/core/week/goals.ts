@@ -7,25 +7,24 @@ export interface WeekDone {
   readonly days: number;
 }
 
-/** What is asked of so many days, for so many others; of no days it stays as it is. */
-export function spread({ minutes, days }: WeekGoal, was: number, is: number): WeekGoal {
-  if (was <= 0 || is === was) return { minutes, days };
-  const share = is / was;
-  return { minutes: Math.round(minutes * share), days: Math.min(is, Math.round(days * share)) };
-}
-
-type Asked = Pick<AssignmentText, "goal" | "goesOn">;
 const WEEK_DAYS = 7;
 
-/** What a week of so many days asks of seven, as it is in the end. */
-export const weekly = ({ goal, goesOn }: Asked, length: number): WeekGoal =>
-  goesOn ?? spread(goal, length, WEEK_DAYS);
-
-/** What a week of so many days has asked when its lesson is some days late. */
-export function askedLate({ goal, goesOn }: Asked, length: number, late: number): WeekGoal {
-  if (!goesOn) return spread(goal, length, length + late);
-  const more = spread(goesOn, WEEK_DAYS, late);
-  return { minutes: goal.minutes + more.minutes, days: goal.days + more.days };
+/**
+ * What a week of so many days asks of seven: as it is in the end, where more came into it on the
+ * way, else in proportion. Of no days it stays as it is.
+ */
+export function weekly(
+  { goal, goesOn }: Pick<AssignmentText, "goal" | "goesOn">,
+  length: number,
+): WeekGoal {
+  if (goesOn) return goesOn;
+  if (length <= 0 || length === WEEK_DAYS) return goal;
+  const share = WEEK_DAYS / length;
+  const { minutes, days } = goal;
+  return {
+    minutes: Math.round(minutes * share),
+    days: Math.min(WEEK_DAYS, Math.round(days * share)),
+  };
 }
 
 /** So many days after its lesson should have been, nobody goes by a week any more. */

@@ -69,7 +69,7 @@ export { asItWent, type WeekAsItWent, type WentDay, type WentItem } from "./as-i
 export { isDone, type Practised } from "./done";
 export { keyOfWeek, rotation, ROTATIONS, turned, type Rotation } from "./rotation";
 export { daysOf, daysWithMinutes, LOOK_BACK_DAYS } from "./week-days";
-export { fitted, FIXES, previewOf, type Before, type Fix } from "./preview";
+export { fitted, FIXES, NOTHING_BEFORE, previewOf, type Before, type Fix } from "./preview";
 export {
   MEMORY_UNITS,
   memoryPlanSchema,
@@ -85,11 +85,9 @@ export {
   type PartStanding,
 } from "./memory-parts";
 export {
-  askedLate,
   nestedGoals,
   shareOver,
   smaller,
-  spread,
   STALE_DAYS,
   wasWeak,
   weekly,

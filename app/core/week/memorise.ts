@@ -53,6 +53,8 @@ export interface MemoryStanding {
   readonly should: number;
   /** Whole days ahead; negative when behind. */
   readonly aheadDays: number;
+  /** The concert is over: there is nothing to be ahead of or behind any more. */
+  readonly over: boolean;
   /** Units a day from now on, to be ready in time; undefined when the days are over. */
   readonly perDay: number | undefined;
 }
@@ -70,6 +72,7 @@ export function memoryStanding(plan: MemoryPlan, stands: number, today: Day): Me
     ready,
     should: Math.ceil(pace * gone - 1e-9),
     aheadDays: Math.floor(stands / pace - gone + 1e-9) - late,
+    over: today > plan.concert,
     perDay: left > 0 ? Math.max(0, plan.total - stands) / left : undefined,
   };
 }

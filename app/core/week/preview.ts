@@ -15,6 +15,9 @@ export interface Before {
   readonly raw: readonly string[];
 }
 
+/** Where it does not matter: so many times a week are as many, wherever they lie. */
+export const NOTHING_BEFORE: Before = { lastDay: {}, raw: [] };
+
 interface PreviewInputs {
   readonly from: Day;
   readonly until: Day;

@@ -4,7 +4,6 @@ import * as v from "valibot";
 import { addDays, daysBetween, formatKey, parseKey, parseKeys, type Key } from "~/core/units";
 import {
   asItWent,
-  askedLate,
   CHILD_LIMITS,
   fitted,
   FIXES,
@@ -21,7 +20,6 @@ import {
   smaller,
   timesSchema,
   turned,
-  spread,
   wasWeak,
   type LayoutItem,
   type Often,
@@ -321,7 +319,9 @@ describe("by heart to a date", () => {
       should: 16,
       aheadDays: 2,
       perDay: 1.8,
+      over: false,
     });
+    expect(memoryStanding(plan, 8, addDays(plan.concert, 1)).over).toBe(true);
     expect(memoryStanding(plan, 8, addDays(MONDAY, 8)).aheadDays).toBe(-4);
     expect(memoryStanding(plan, 54, addDays(MONDAY, 30)).aheadDays).toBe(-3);
   });
@@ -405,7 +405,4 @@ test("what is asked until a later lesson is told as it is for a week", () => {
   // More came into it on its fifth day: it goes on with all of it.
   const grown = { goal: { minutes: 80, days: 7 }, goesOn: { minutes: 105, days: 7 } };
   expect(weekly(grown, 7)).toEqual(grown.goesOn);
-  expect(askedLate(grown, 7, 2)).toEqual({ minutes: 110, days: 9 });
-  expect(askedLate(grown, 7, 0)).toEqual(grown.goal);
-  expect(spread({ minutes: 70, days: 7 }, 7, 3)).toEqual({ minutes: 30, days: 3 });
 });

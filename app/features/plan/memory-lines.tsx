@@ -19,6 +19,8 @@ export interface MemoryLine {
   readonly ready: Day;
   readonly should: number;
   readonly aheadDays: number;
+  /** The concert that it was for is over. */
+  readonly over: boolean;
   readonly perDay: number | undefined;
   /** The chance that it all stands in time; null while it is too early to tell. */
   readonly chance: number | null;
@@ -46,9 +48,15 @@ export function MemoryLines({
           <li key={line.pieceId} className={styles.memory}>
             <div>
               <strong>{line.title}</strong>
-              <span className={line.aheadDays < 0 ? styles.behind : styles.done}>
-                {said.ahead(line.aheadDays)}
-              </span>
+              {line.over ? (
+                <span className={styles.soft}>
+                  {said.memoryOver(formats.shortDay(line.plan.concert))}
+                </span>
+              ) : (
+                <span className={line.aheadDays < 0 ? styles.behind : styles.done}>
+                  {said.ahead(line.aheadDays)}
+                </span>
+              )}
             </div>
             <div>
               <span className={styles.heart} aria-hidden>
@@ -58,13 +66,8 @@ export function MemoryLines({
                 <i style={{ left: `${Math.min(100, (100 * line.should) / line.plan.total)}%` }} />
               </span>
               <span className={styles.soft}>
-                {said.memoryLine(line.stands, line.plan.total, unit)}, {said.should(line.should)};{" "}
-                {said.ready(formats.shortDay(line.ready))}
-                {line.perDay !== undefined &&
-                  line.perDay > 0 &&
-                  `, ${said.perDay(formats.tenth(line.perDay), unit)}`}
-                {line.stands < line.plan.total &&
-                  `; ${line.chance === null ? heartWords.tooEarly : heartWords.inTime(chanceInWords(line.chance))}`}
+                {said.memoryLine(line.stands, line.plan.total, unit)}
+                {!line.over && <Ahead line={line} />}
               </span>
             </div>
             {home && <Link to={`${home}/pieces/${line.pieceId}/by-heart`}>{heartWords.open}</Link>}
@@ -89,5 +92,19 @@ export function MemoryLines({
         );
       })}
     </ul>
+  );
+}
+
+/** How much should stand by now, and whether all of it will in time. */
+function Ahead({ line }: { readonly line: MemoryLine }) {
+  const formats = useFormats();
+  const { plan, stands, should, ready, perDay = 0, chance } = line;
+  const told = chance === null ? heartWords.tooEarly : heartWords.inTime(chanceInWords(chance));
+  return (
+    <>
+      , {said.should(should)}; {said.ready(formats.shortDay(ready))}
+      {perDay > 0 && `, ${said.perDay(formats.tenth(perDay), said.units[plan.unit])}`}
+      {stands < plan.total && `; ${told}`}
+    </>
   );
 }

@@ -1,5 +1,6 @@
 import { natureOf } from "~/core/ladder";
 import {
+  NOTHING_BEFORE,
   previewOf,
   smaller,
   turned,
@@ -132,7 +133,7 @@ function loweredFrom(
 /** The most minutes that a day of a week has for each item: a full one squeezes them. */
 function laidMinutes({ week, times }: Inputs): ReadonlyMap<string, number> {
   const { from_day: from, until_day: until, text } = week;
-  const { days } = previewOf({ from, until, text, times, before: { lastDay: {}, raw: [] } });
+  const { days } = previewOf({ from, until, text, times, before: NOTHING_BEFORE });
   const laid = new Map<string, number>();
   for (const { itemId, minutes } of days.flatMap(({ asked }) => asked)) {
     laid.set(itemId, Math.max(minutes, laid.get(itemId) ?? 0));

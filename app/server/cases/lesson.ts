@@ -104,7 +104,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
   const until = set?.until_day ?? nextLesson(from, person.times.lesson?.weekday);
   const came = last && happened && weekDone({ week: last, happened }, today);
   const over = last ? shareOver(last.from_day, last.until_day, today) : 1;
-  const weak = came !== undefined && wasWeak(goalBy(last!, today), came, over);
+  const weak = came !== undefined && wasWeak(goalBy(last!, person.times, today), came, over);
   const past = last &&
     happened && {
       week: last,
@@ -138,7 +138,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
       id: past.week.id,
       from: past.week.from_day,
       until: past.week.until_day,
-      goal: goalBy(past.week, today),
+      goal: goalBy(past.week, person.times, today),
       done: came!,
       /** It was opened before its last day: what was asked is asked of days to come as well. */
       goesOn: over < 1,

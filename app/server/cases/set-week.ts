@@ -1,6 +1,13 @@
 import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
-import { assignmentSchema, spread, type AssignmentItem, type AssignmentText } from "~/core/week";
+import {
+  assignmentSchema,
+  NOTHING_BEFORE,
+  previewOf,
+  type AssignmentItem,
+  type AssignmentText,
+  type WeekTimes,
+} from "~/core/week";
 import { err, ok, sentences, type Result } from "~/core/result";
 import { daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
@@ -172,12 +179,16 @@ async function endBefore(
   tx: Queries,
   studioId: string,
   weeks: readonly Assignment[],
-  { day, was }: { readonly day: Day; readonly was: Day | undefined },
+  {
+    day,
+    was,
+    times,
+  }: { readonly day: Day; readonly was: Day | undefined; readonly times: WeekTimes },
 ): Promise<void> {
-  for (const { id, from_day, until_day, text } of weeks) {
-    if (from_day >= day || (until_day <= day && until_day !== was)) continue;
-    const [length, lasts] = [daysBetween(from_day, until_day), daysBetween(from_day, day)];
-    await lastsUntil(tx, studioId, id, { until: day, goal: spread(text.goal, length, lasts) });
+  for (const { id, from_day: from, until_day, text } of weeks) {
+    if (from >= day || (until_day <= day && until_day !== was)) continue;
+    const asked = { from, until: day, text, times, before: NOTHING_BEFORE };
+    await lastsUntil(tx, studioId, id, { until: day, goal: previewOf(asked).text.goal });
   }
 }
 
@@ -220,7 +231,7 @@ const newlyGiven = (items: readonly AssignmentItem[], set: Assignment | undefine
 export const setWeek = (services: Services, studioId: string, personId: string, sent: Sent) =>
   services.db.transaction(async (tx): Promise<Result<{ id: string }, NotWritten>> => {
     const today = todayIn(services, await studioById(tx, studioId));
-    await studentById(tx, studioId, personId);
+    const { times } = await studentById(tx, studioId, personId);
     // How often something is asked is what its chances go by.
     await dropOutlook(tx, studioId, personId);
     const passages = await passagesOfPerson(tx, studioId, personId);
@@ -250,6 +261,6 @@ export const setWeek = (services: Services, studioId: string, personId: string, 
     if (set) await replaceWeek(tx, studioId, { id: set.id, draftId: id, at });
     else await markSet(tx, studioId, id, at);
     const before = weeks.filter((week) => week !== set);
-    await endBefore(tx, studioId, before, { day: sent.from, was: set?.from_day });
+    await endBefore(tx, studioId, before, { day: sent.from, was: set?.from_day, times });
     return ok({ id: set?.id ?? id });
   });

@@ -189,8 +189,8 @@ export async function weekOf(services: Services, studioId: string) {
         concert: chances.get(id),
         felt: felt && isTired(felt.feeling) ? { day: felt.day, feeling: felt.feeling } : undefined,
         behind: memoryFor(id).flatMap(({ title, plan, stands }) => {
-          const { aheadDays } = memoryStanding(plan, stands, today);
-          return aheadDays < 0 ? [{ title, days: -aheadDays }] : [];
+          const { aheadDays, over } = memoryStanding(plan, stands, today);
+          return aheadDays < 0 && !over ? [{ title, days: -aheadDays }] : [];
         }),
       }),
     };

@@ -1,10 +1,12 @@
 import {
-  askedLate,
+  NOTHING_BEFORE,
+  previewOf,
   STALE_DAYS,
   weekly,
   type AssignmentItem,
   type AssignmentText,
   type WeekGoal,
+  type WeekTimes,
 } from "~/core/week";
 import type { WeekNote } from "~/core/session";
 import { addDays, daysBetween, weekdayOf, type Day } from "~/core/units";
@@ -65,13 +67,16 @@ export const lookedBackOn = (weeks: readonly Assignment[], today: Day): Assignme
 export const stampOf = ({ id, version }: Pick<Assignment, "id" | "version">): string =>
   `${id} ${version}`;
 
-/** What a week has asked by now: one whose lesson is late has gone on. */
+/** What a week has asked by now: one whose lesson is late has gone on, and its days have asked. */
 export function goalBy(
-  { from_day, until_day, text }: Pick<Assignment, "from_day" | "until_day" | "text">,
+  { from_day: from, until_day, text }: Pick<Assignment, "from_day" | "until_day" | "text">,
+  times: WeekTimes,
   today: Day,
 ): WeekGoal {
-  const late = Math.min(STALE_DAYS, Math.max(0, daysBetween(until_day, today)));
-  return askedLate(text, daysBetween(from_day, until_day), late);
+  const late = Math.min(STALE_DAYS, daysBetween(until_day, today));
+  if (late <= 0) return text.goal;
+  const until = addDays(until_day, late);
+  return previewOf({ from, until, text, times, before: NOTHING_BEFORE }).text.goal;
 }
 
 /** The items of a week that are still worked on. */
