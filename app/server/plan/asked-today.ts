@@ -51,7 +51,7 @@ export function askedToday(
   const byPassage = new Map<string, number>();
   const tasks: AskedTask[] = [];
   const items = (day?.items ?? []).map(({ itemId, minutes, practised, done }): AskedItem => {
-    const item = open.find(({ id }) => id === itemId)!;
+    const item = week.text.items.find(({ id }) => id === itemId)!;
     const { title, passageId } = item;
     const enough = happened.enough.some((each) => each.item_id === itemId && each.day === today);
     const asked = { itemId, passageId, title, minutes, practised, done, enough };

@@ -42,7 +42,7 @@ export async function takesAsked(
   const wanted = asked.flatMap(({ items, lesson }) =>
     items
       .filter(({ bring, passageId }) => bring === "recording" && passageId !== null)
-      .map((item) => ({ id: item.id, due: dueDay(item, lesson) })),
+      .map((item) => ({ id: item.id, due: dueDay(item, lesson), ended: item.until !== null })),
   );
   if (wanted.length === 0) return {};
   const ids = wanted.map(({ id }) => id);
@@ -52,6 +52,7 @@ export async function takesAsked(
       handedTake(each, timeZone),
     ]),
   );
-  const told = wanted.map(({ id, due }) => [id, takeState(handed.get(id), due, today)] as const);
-  return Object.fromEntries(told);
+  // What was put away is missed by nobody.
+  const told = wanted.filter(({ id, ended }) => !ended || handed.has(id));
+  return Object.fromEntries(told.map(({ id, due }) => [id, takeState(handed.get(id), due, today)]));
 }
