@@ -46,7 +46,7 @@ export const isFull = ({ on, ahead }: MemberWeeks): boolean =>
   [on, ahead].some((week) => week && week.text.items.length >= MOST_ITEMS);
 
 /** Writes what a week asks now, and until when, with the goal that follows from it. */
-async function rewrite(
+export async function rewrite(
   { tx, studioId }: Giving,
   week: Assignment,
   items: readonly AssignmentItem[],
@@ -128,61 +128,4 @@ export function changeInWeek(
     return to ? { ...to, since, origin } : [];
   });
   return rewrite(giving, week, items);
-}
-
-/** The items about a passage that the weeks of somebody still ask for. */
-const asksFor = (week: Assignment | undefined, passageId: string): boolean =>
-  week?.text.items.some((item) => item.passageId === passageId && item.until === null) ?? false;
-
-interface About {
-  readonly id: string;
-  readonly personId: string;
-}
-
-/** From today on a passage that was put away is asked for no more. */
-export async function endInWeeks(giving: Giving, { id, personId }: About): Promise<void> {
-  const { today } = giving;
-  const { on, ahead } = await memberWeeks(giving, personId, today);
-  for (const week of [on, ahead]) {
-    if (!week || !asksFor(week, id)) continue;
-    const begun = week.from_day < today;
-    const items = week.text.items.flatMap((item) => {
-      if (item.passageId !== id || item.until !== null) return item;
-      return begun ? { ...item, until: today } : [];
-    });
-    await rewrite(giving, week, items);
-  }
-}
-
-/** A passage that was put away today, and is back: the week that is on has asked for it all along. */
-export async function askAgain(giving: Giving, { id, personId }: About): Promise<void> {
-  const { today } = giving;
-  const { on } = await memberWeeks(giving, personId, today);
-  const isIt = (item: AssignmentItem) => item.passageId === id && item.until === today;
-  if (!on?.text.items.some(isIt)) return;
-  const items = on.text.items.map((item) => (isIt(item) ? { ...item, until: null } : item));
-  await rewrite(giving, on, items);
-}
-
-/**
- * No week asks for more of a passage than its ladder goes to. With `follow`, a goal that was the
- * ladder's target is the new one again, as when a change is taken back.
- */
-export async function goalsWithin(
-  giving: Giving,
-  { id, personId }: About,
-  { was, is, follow }: { readonly was: number; readonly is: number; readonly follow: boolean },
-): Promise<void> {
-  const { on, ahead } = await memberWeeks(giving, personId, giving.today);
-  const moved = (goal: number) => (follow && goal === was ? is : Math.min(goal, is));
-  for (const week of [on, ahead]) {
-    if (!week || !asksFor(week, id)) continue;
-    const items = week.text.items.map((item) => {
-      if (item.passageId !== id || item.goalTempo === null) return item;
-      return { ...item, goalTempo: moved(item.goalTempo) };
-    });
-    if (items.some((item, n) => item.goalTempo !== week.text.items[n]!.goalTempo)) {
-      await rewrite(giving, week, items);
-    }
-  }
 }

@@ -14,7 +14,7 @@ import {
 } from "~/db/queries";
 import type { Cut } from "~/forms/cut";
 import { todayIn, type Services } from "../services";
-import { askAgain, endInWeeks, goalsWithin } from "./member-weeks";
+import { askAgain, endInWeeks, goalsWithin } from "./passage-in-weeks";
 import { highestTarget } from "./passage-line";
 import { passageTempo } from "./passage-tempo";
 
