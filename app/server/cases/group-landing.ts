@@ -26,7 +26,7 @@ import * as v from "valibot";
 import { givePassage, sharesOf, suited, type Given } from "./give";
 import {
   changeInWeek,
-  intoPrepared,
+  intoNext,
   isFull,
   memberWeeks,
   putIntoWeeks,
@@ -156,7 +156,7 @@ async function bringChange(landing: Landing, landed: Landed & Has): Promise<void
   const { tx, studioId } = giving;
   const weeks = await memberWeeks(giving, landed.person_id, item.until_day);
   const stands = weeksWith(weeks, landed.item);
-  if (stands.asGiven.length === 0) {
+  if (!stands.some(({ same }) => same)) {
     return void (await putLanded(tx, studioId, { ...landed, kept_theirs: true }));
   }
   const own = await theirPassage(landing, landed.person_id, kept);
@@ -169,9 +169,10 @@ async function bringChange(landing: Landing, landed: Landed & Has): Promise<void
   const same = own.passageId === landed.item.passageId;
   const ladder_number =
     same && passage ? await moveLadder(landing, landed, passage) : own.ladderNumber;
-  for (const place of stands.asGiven) await changeInWeek(giving, place, made);
-  if (stands.all.every(({ week }) => week !== weeks.ahead)) await intoPrepared(giving, weeks, made);
-  const kept_theirs = stands.asGiven.length < stands.all.length;
+  for (const each of stands) if (each.same) await changeInWeek(giving, each, made);
+  await intoNext(giving, weeks, made);
+  // A week that is being put together is nobody's yet.
+  const kept_theirs = stands.some(({ week, same }) => !same && week.set_at !== null);
   await putLanded(tx, studioId, { ...landed, item: made, ladder_number, kept_theirs });
 }
 
@@ -179,7 +180,9 @@ async function bringChange(landing: Landing, landed: Landed & Has): Promise<void
 export async function takeOut(giving: Giving, { person_id, item }: Landed): Promise<void> {
   if (!item) return;
   const weeks = await memberWeeks(giving, person_id, giving.today);
-  for (const place of weeksWith(weeks, item).asGiven) await changeInWeek(giving, place, undefined);
+  for (const each of weeksWith(weeks, item)) {
+    if (each.same) await changeInWeek(giving, each, undefined);
+  }
 }
 
 /** Brings an item to a member: anew, or what has changed of it; left out now, it is taken back. */

@@ -7,7 +7,7 @@ import { EventWriter, furnishedRoom, ladder } from "../test/room";
 import { groupBoard } from "./group-board";
 import { groupPage, setGroupItem, takeBackItem, writeGroup } from "./groups";
 import { lessonPage } from "./lesson";
-import { setWeek } from "./set-week";
+import { keepWeek, setWeek } from "./set-week";
 import { weekPage } from "./student-week";
 import { keepInLibrary } from "./library";
 import { addMany } from "./many-students";
@@ -119,6 +119,25 @@ test("it comes into a week that is on from that day, and into the one that is pr
   ]);
   await takeBackItem(services, studioId, itemId);
   expect((await weeksOf(ada)).map(({ text }) => text.items.length)).toEqual([1, 1]);
+});
+
+test("a week that is being put together has it as well, and nothing of it counts as finished", async () => {
+  const { services, studioId, clock } = room;
+  await setsTheory("2026-05-04", "2026-05-11");
+  clock.now += 2 * DAY_MS;
+  const { draft } = await lessonPage(services, studioId, ada);
+  const { from, until, text, after } = draft;
+  const week = { version: 0, after, from, until, text, decisions: {} };
+  expect(await keepWeek(services, studioId, ada, week)).toMatchObject({ ok: true });
+  await set({ until: "2026-05-09" }, [ada]);
+  const drafted = async () => (await lessonPage(services, studioId, ada)).draft;
+  expect((await drafted()).text.items).toMatchObject([
+    { title: "Sheet 3" },
+    { title: "The Ferry, bars 5–8", origin: "carried", since: null },
+  ]);
+  expect(await drafted()).toMatchObject({ kept: true, version: 2 });
+  await takeBackItem(services, studioId, itemId);
+  expect((await drafted()).text.items).toHaveLength(1);
 });
 
 test("where the lesson is late the week goes on to the next one, and what was due stays due", async () => {

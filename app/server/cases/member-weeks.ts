@@ -2,8 +2,10 @@ import { asGiven, MOST_ITEMS, type AssignmentItem } from "~/core/week";
 import type { Day } from "~/core/units";
 import {
   assignmentsOf,
+  draftOf,
   dropOutlook,
   insertWeek,
+  saveDraft,
   studentById,
   writeWeek,
   type Assignment,
@@ -19,6 +21,8 @@ export interface MemberWeeks {
   readonly on: Assignment | undefined;
   /** The one that is prepared and begins on a later day. */
   readonly ahead: Assignment | undefined;
+  /** The one that is being put together and is not set yet. */
+  readonly draft: Assignment | undefined;
   /** How long a week lasts that begins today, or goes on because its lesson is late. */
   readonly until: Day;
 }
@@ -30,6 +34,7 @@ export async function memberWeeks(
   due: Day,
 ): Promise<MemberWeeks> {
   const weeks = await assignmentsOf(tx, studioId, personId, WEEKS_AROUND);
+  const draft = await draftOf(tx, studioId, personId);
   const { times } = await studentById(tx, studioId, personId);
   const running = weekOn(weeks, today);
   const ahead = weeks[0] && weeks[0].from_day > today ? weeks[0] : undefined;
@@ -38,24 +43,32 @@ export async function memberWeeks(
     personId,
     on: weeks.find(({ id }) => id === running?.id),
     ahead,
+    draft,
     until: ahead?.from_day ?? lesson ?? running?.until_day ?? due,
   };
 }
 
-export const isFull = ({ on, ahead }: MemberWeeks): boolean =>
-  [on, ahead].some((week) => week && week.text.items.length >= MOST_ITEMS);
+export const weeksIn = ({ on, ahead, draft }: MemberWeeks): Assignment[] =>
+  [on, ahead, draft].filter((week) => week !== undefined);
+
+export const isFull = (weeks: MemberWeeks): boolean =>
+  weeksIn(weeks).some(({ text }) => text.items.length >= MOST_ITEMS);
 
 /** Writes what a week asks now, and until when, with the goal that follows from it. */
 export async function rewrite(
-  { tx, studioId }: Giving,
+  { tx, studioId, now }: Giving,
   week: Assignment,
   items: readonly AssignmentItem[],
   until = week.until_day,
 ): Promise<void> {
-  const { id, person_id, from_day: from, text } = week;
-  const whole = { from, until, text: { ...text, items: [...items] } };
-  const asked = await withItsGoal(tx, studioId, person_id, whole);
-  await writeWeek(tx, studioId, { id, until, text: asked });
+  const { id, version, person_id, from_day: from } = week;
+  const whole = { from, until, text: { ...week.text, items: [...items] } };
+  const text = await withItsGoal(tx, studioId, person_id, whole);
+  if (week.set_at === null) {
+    const at = new Date(now());
+    return void (await saveDraft(tx, studioId, { id, version, from, until, text, at }));
+  }
+  await writeWeek(tx, studioId, { id, until, text });
   await dropOutlook(tx, studioId, person_id);
 }
 
@@ -72,15 +85,24 @@ function intoRunning(giving: Giving, on: Assignment, until: Day, item: Assignmen
   return rewrite(giving, on, [...before, come], until);
 }
 
-/** It goes on in the week that is prepared, where it is due after that has begun. */
-export async function intoPrepared(
+/**
+ * It goes on in the week that is prepared, where it is due after that has begun; one that is being
+ * put together has it as a lesson would carry it over.
+ */
+export async function intoNext(
   giving: Giving,
-  { ahead }: MemberWeeks,
+  { ahead, draft }: MemberWeeks,
   item: AssignmentItem,
 ): Promise<void> {
-  if (!ahead || item.due === null || item.due <= ahead.from_day) return;
+  const isIn = ({ text }: Assignment) => text.items.some(({ id }) => id === item.id);
+  const isLater = ({ from_day }: Assignment) => item.due !== null && item.due > from_day;
   const carried = { ...item, since: null, origin: "carried" } as const;
-  await rewrite(giving, ahead, [...ahead.text.items, carried]);
+  if (ahead && isLater(ahead) && !isIn(ahead)) {
+    await rewrite(giving, ahead, [...ahead.text.items, carried]);
+  }
+  if (!draft || isIn(draft)) return;
+  const due = isLater(draft) ? item.due : null;
+  await rewrite(giving, draft, [...draft.text.items, { ...carried, due }]);
 }
 
 /** Puts an item into the weeks that it is for; without any, a week begins today. */
@@ -92,7 +114,7 @@ export async function putIntoWeeks(
   const { on, until, personId } = weeks;
   if (on) await intoRunning(giving, on, until, item);
   else await beginWeek(giving, { personId, until }, item);
-  await intoPrepared(giving, weeks, item);
+  await intoNext(giving, weeks, item);
 }
 
 async function beginWeek(
@@ -107,19 +129,24 @@ async function beginWeek(
   await dropOutlook(tx, studioId, personId);
 }
 
-/** The weeks in which an item stands, and those of them in which it is as it was given. */
-export function weeksWith({ on, ahead }: MemberWeeks, given: AssignmentItem) {
-  const found = [on, ahead].flatMap((week) => {
-    const item = week?.text.items.find(({ id }) => id === given.id);
-    return week && item ? { week, item } : [];
-  });
-  return { all: found, asGiven: found.filter(({ item }) => asGiven(item, given)) };
+/** An item in a week, and whether it is as it was given. */
+export interface Stands {
+  readonly week: Assignment;
+  readonly item: AssignmentItem;
+  readonly same: boolean;
 }
+
+/** Where an item stands that was given. */
+export const weeksWith = (weeks: MemberWeeks, given: AssignmentItem): Stands[] =>
+  weeksIn(weeks).flatMap((week) => {
+    const item = week.text.items.find(({ id }) => id === given.id);
+    return item ? { week, item, same: asGiven(item, given) } : [];
+  });
 
 /** Changes an item in a week, or takes it out. */
 export function changeInWeek(
   giving: Giving,
-  { week, item }: { readonly week: Assignment; readonly item: AssignmentItem },
+  { week, item }: Stands,
   to: AssignmentItem | undefined,
 ): Promise<void> {
   const { since, origin } = item;

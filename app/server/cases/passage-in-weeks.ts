@@ -1,7 +1,7 @@
 import type { AssignmentItem } from "~/core/week";
 import type { Assignment } from "~/db/queries";
 import type { Giving } from "./giving";
-import { memberWeeks, rewrite } from "./member-weeks";
+import { memberWeeks, rewrite, weeksIn } from "./member-weeks";
 
 interface About {
   readonly id: string;
@@ -14,9 +14,7 @@ async function changeItems(
   { id, personId }: About,
   changed: (item: AssignmentItem, week: Assignment) => AssignmentItem | undefined,
 ): Promise<void> {
-  const { on, ahead } = await memberWeeks(giving, personId, giving.today);
-  for (const week of [on, ahead]) {
-    if (!week) continue;
+  for (const week of weeksIn(await memberWeeks(giving, personId, giving.today))) {
     const before = week.text.items;
     const items = before.flatMap((item) =>
       item.passageId === id ? (changed(item, week) ?? []) : item,
@@ -28,9 +26,10 @@ async function changeItems(
 
 /** From today on a passage that was put away is asked for no more. */
 export const endInWeeks = (giving: Giving, passage: About): Promise<void> =>
-  changeItems(giving, passage, (item, { from_day }) => {
+  changeItems(giving, passage, (item, { from_day, set_at }) => {
     if (item.until !== null) return item;
-    return from_day < giving.today ? { ...item, until: giving.today } : undefined;
+    const hasAsked = set_at !== null && from_day < giving.today;
+    return hasAsked ? { ...item, until: giving.today } : undefined;
   });
 
 /** One that was put away today, and is back: the week that is on has asked for it all along. */
