@@ -127,3 +127,40 @@ test(
     await expect(page.getByRole("link", { name: /200 bpm/ })).toBeVisible();
   },
 );
+
+test("a take that arrives while the next page is being made is shown on it", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await page.addInitScript(() => localStorage.setItem("fidus-take-delay", "0.1"));
+  await player.goesToTheStand(await teacher.setsToday({ start: 200, target: 240, clean: 2 }));
+  const session = page.url().replace(/\/stand$/, "");
+  let letGo: () => void = () => undefined;
+  const made = new Promise<void>((resolve) => (letGo = resolve));
+  // The take waits for the page to be made, and the page for the take to have arrived.
+  await page.route(/\/takes\//, async (route) => {
+    if (route.request().method() === "POST") await made;
+    await route.continue();
+  });
+  await page.route(session, async (route) => {
+    const response = await route.fetch();
+    const arrived = page.waitForResponse(
+      (answer) => answer.url().includes("/takes/") && answer.request().method() === "POST",
+    );
+    letGo();
+    await (await arrived).finished();
+    await new Promise((resolve) => setTimeout(resolve, 500));
+    await route.fulfill({ response });
+  });
+  await player.button("Record the next play").click();
+  await player.button("Record it").click();
+  await expect(page.getByText(/^The next play is recorded/)).toBeVisible();
+  await player.starts();
+  await player.playsThrough();
+  await player.marksClean();
+  await expect(page.getByText("1 take kept")).toBeVisible();
+  await page.keyboard.press(" ");
+  await page.goto(session);
+  await expect(page.getByRole("link", { name: /200 bpm/ })).toBeVisible();
+});

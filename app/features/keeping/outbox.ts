@@ -1,5 +1,6 @@
 import * as v from "valibot";
 import { sessionEventSchema, type SessionEvent } from "~/core/session";
+import { noteArrival } from "./arrived";
 
 const FIRST_RETRY_MS = 500;
 const LONGEST_RETRY_MS = 10_000;
@@ -92,6 +93,7 @@ export class Outbox {
     if (response.status === 409) return this.resolveConflict();
     if (!response.ok) throw new Error(`The server answered ${response.status}.`);
     v.parse(takenSchema, await response.json());
+    noteArrival();
     const sent = new Set(batch.map(({ id }) => id));
     this.queue = this.queue.filter(({ id }) => !sent.has(id));
     this.options.onSent?.(batch);

@@ -1,4 +1,5 @@
 import * as v from "valibot";
+import { noteArrival } from "./arrived";
 import { TakeStore, type WaitingTake } from "./take-store";
 
 const SLICE = 400_000;
@@ -62,6 +63,7 @@ async function sendAll(): Promise<TakesSent> {
   for (const take of await store.waiting()) {
     try {
       await sendOne(take);
+      noteArrival();
       await store.forget(take.id);
       arrived++;
     } catch (error) {

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import { useRevalidator } from "react-router";
+import { arrivedSinceAsked } from "./arrived";
 import type { Waiting } from "./send-waiting";
 
 const AGAIN_MS = 15_000;
@@ -29,7 +30,8 @@ export function useWaiting() {
         const whole = { ...told, takes: takes.waiting, otherTakes: takes.others };
         setWaiting(whole);
         // A stop for pain that has arrived only now changes what may be played.
-        if (told.arrived + takes.arrived > 0) void revalidate();
+        const late = arrivedSinceAsked();
+        if (late || told.arrived + takes.arrived > 0) void revalidate();
         return whole;
       })
       .finally(() => (running.current = undefined));
