@@ -170,7 +170,8 @@ async function bringChange(landing: Landing, landed: Landed & Has): Promise<void
   const ladder_number =
     same && passage ? await moveLadder(landing, landed, passage) : own.ladderNumber;
   for (const each of stands) if (each.same) await changeInWeek(giving, each, made);
-  await intoNext(giving, weeks, made);
+  // What was left out of a next week stays out, unless it is due later now.
+  if (item.until_day > (landed.item.due ?? item.until_day)) await intoNext(giving, weeks, made);
   // A week that is being put together is nobody's yet.
   const kept_theirs = stands.some(({ week, same }) => !same && week.set_at !== null);
   await putLanded(tx, studioId, { ...landed, item: made, ladder_number, kept_theirs });
