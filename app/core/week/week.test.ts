@@ -10,8 +10,6 @@ import {
   keyOfWeek,
   layOutWeek,
   leastMinutes,
-  memoryPlanSchema,
-  memoryStanding,
   minutesOn,
   newItem,
   previewOf,
@@ -301,33 +299,6 @@ describe("times of a week", () => {
     expect([0, 1, 2, 5, 7].map((n) => on({}, n))).toEqual([0, 60, 0, 120, 30]);
     expect([1, 5].map((n) => on({ limits: CHILD_LIMITS }, n))).toEqual([45, 45]);
     expect(on({ windows: [] }, 1)).toBe(30);
-  });
-});
-
-describe("by heart to a date", () => {
-  const plan = {
-    unit: "bars" as const,
-    total: 56,
-    from: MONDAY,
-    concert: addDays(MONDAY, 42),
-    marginWeeks: 2,
-  };
-  test("says what should stand, and days ahead or behind", () => {
-    // 28 days, two bars a day.
-    expect(memoryStanding(plan, 20, addDays(MONDAY, 8))).toEqual({
-      ready: addDays(MONDAY, 28),
-      should: 16,
-      aheadDays: 2,
-      perDay: 1.8,
-      over: false,
-    });
-    expect(memoryStanding(plan, 8, addDays(plan.concert, 1)).over).toBe(true);
-    expect(memoryStanding(plan, 8, addDays(MONDAY, 8)).aheadDays).toBe(-4);
-    expect(memoryStanding(plan, 54, addDays(MONDAY, 30)).aheadDays).toBe(-3);
-  });
-  test("without a day to learn on it is refused", () => {
-    const read = v.safeParse(memoryPlanSchema, { ...plan, marginWeeks: 6 });
-    expect(read.success).toBe(false);
   });
 });
 
