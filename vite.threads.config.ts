@@ -9,7 +9,10 @@ export default defineConfig({
     target: "node20",
     outDir: "build/threads",
     rollupOptions: {
-      input: { score: "./app/server/score/thread.ts" },
+      input: {
+        score: "./app/server/score/thread.ts",
+        room: "./app/server/archive/room-thread.ts",
+      },
       output: { entryFileNames: "[name].js" },
     },
   },

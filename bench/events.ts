@@ -12,6 +12,7 @@ import { cutPassage, setLadder } from "~/server/cases/passages";
 import { rebuildProjections } from "~/server/cases/rebuild";
 import { passagePart, startSession } from "~/server/cases/start-session";
 import { takesAside } from "~/server/test/takes-aside";
+import { readRoomHere } from "~/server/archive/read-in-thread";
 import { workHere } from "~/server/score/work";
 import type { Services } from "~/server/services";
 import { aLadder } from "~/core/ladder/test/fixtures";
@@ -67,6 +68,7 @@ export async function eventFigures(): Promise<Figure[]> {
     now: Date.now,
     newId: randomUUID,
     scores: workHere(),
+    readRoom: readRoomHere,
     takes: takesAside(),
   };
   const { studioId, personId, passageId } = await oneStudent(services);

@@ -16,6 +16,7 @@ import { roomAsZip } from "~/server/cases/room-out";
 import { weekOf } from "~/server/cases/week";
 import { todayPage } from "~/server/cases/today";
 import { takesAside } from "~/server/test/takes-aside";
+import { readRoomHere } from "~/server/archive/read-in-thread";
 import { workHere } from "~/server/score/work";
 import type { Services } from "~/server/services";
 import { pieceForm } from "../demo/seed";
@@ -192,7 +193,7 @@ async function roomOut(services: Services, studioId: string): Promise<Figure[]> 
   let most = before;
   let bytes = 0;
   const begun = performance.now();
-  for await (const chunk of roomAsZip(services, told, studioId)) {
+  for await (const chunk of roomAsZip(services, told, studioId, { withSounds: false })) {
     bytes += chunk.length;
     most = Math.max(most, process.memoryUsage().rss);
   }
@@ -228,6 +229,7 @@ export async function planningFigures(): Promise<Figure[]> {
     now: Date.now,
     newId: randomUUID,
     scores: workHere(),
+    readRoom: readRoomHere,
     takes: takesAside(),
   };
   const { studioId, studentId, pieceId } = await fullRoom(services);

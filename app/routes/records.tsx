@@ -2,6 +2,7 @@ import { redirect } from "react-router";
 import * as v from "valibot";
 import { RecordsPage } from "~/features/records/records-page";
 import { forStudent } from "~/server/access/guard";
+import { may } from "~/server/access/who";
 import { refused } from "~/server/boundary";
 import { deleteForGood, recordsPage } from "~/server/cases/student-gone";
 import { readForm } from "~/server/form";
@@ -17,6 +18,7 @@ export const loader = (asked: Route.LoaderArgs) =>
   forStudent(asked, "see", async ({ services, studioId, personId, who }) => ({
     studioId,
     teaches: who.role === "teacher",
+    hears: may(who, "hear", studioId, personId),
     ...(await recordsPage(services, studioId, personId)),
   }));
 

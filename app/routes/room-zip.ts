@@ -2,7 +2,7 @@ import { data } from "react-router";
 import { told } from "~/features/records/told";
 import { forTeacher } from "~/server/access/guard";
 import { withReceived } from "~/server/archive/received";
-import { zipAnswer } from "~/server/archive/zip-answer";
+import { wantsRecordings, zipAnswer } from "~/server/archive/zip-answer";
 import { readRoomIn } from "~/server/cases/room-in";
 import { roomAsZip } from "~/server/cases/room-out";
 import { roomOf } from "~/server/cases/rooms";
@@ -11,8 +11,9 @@ import type { Route } from "./+types/room-zip";
 /** The whole room, taken along. */
 export const loader = (asked: Route.LoaderArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
+    const withSounds = wantsRecordings(asked.request);
     const { name } = await roomOf(services, studioId);
-    return zipAnswer(name, roomAsZip(services, told, studioId));
+    return zipAnswer(name, roomAsZip(services, told, studioId, withSounds));
   });
 
 /** A room that was taken along is read into this one, which is empty. */

@@ -3,7 +3,7 @@ import { forTeacher } from "~/server/access/guard";
 import { refused } from "~/server/boundary";
 import { rateBy, ratingScale } from "~/server/cases/rating-scale";
 import { isEmptyRoom } from "~/server/cases/rooms";
-import { keepTakesFor, takesDaysOf } from "~/server/cases/takes";
+import { keepTakesFor, soundBytes, takesDaysOf } from "~/server/cases/takes";
 import { words } from "~/words";
 import { recordsWords } from "~/words/records";
 import type { Route } from "./+types/room";
@@ -16,6 +16,7 @@ export const loader = (asked: Route.LoaderArgs) =>
     empty: await isEmptyRoom(services, studioId),
     takesDays: await takesDaysOf(services, studioId),
     scale: await ratingScale(services, studioId),
+    soundBytes: await soundBytes(services, studioId),
   }));
 
 /** How many days takes are kept, or how what is handed in is rated. */

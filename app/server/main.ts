@@ -11,9 +11,11 @@ import { seedDemo } from "../../demo/seed";
 import { cookieSecret, signInCookie } from "./access/cookie";
 import { Throttle } from "./access/throttle";
 import { linksForTeachers } from "./cases/passwords";
-import { recount } from "./cases/rebuild";
+import { recount, type Uncounted } from "./cases/rebuild";
+import { openLeftRooms } from "./cases/room-in";
 import { sweepTakes } from "./cases/takes";
 import { readEnvironment, type Environment } from "./environment";
+import { readRoomInThread } from "./archive/read-in-thread";
 import { createHttp, type HttpOptions } from "./http";
 import { workInThread } from "./score/thread-work";
 import type { Services } from "./services";
@@ -46,6 +48,8 @@ const LAST_WORDS_MS = 500;
 const KEPT_ALIVE_MS = 65_000;
 /** How often takes whose days are over are looked for. */
 const SWEEP_MS = 3_600_000;
+/** How often rooms are looked for whose reading was cut off. */
+const LEASES_MS = 60_000;
 
 const tellFault = (error: unknown): void =>
   void process.stderr.write(`${error instanceof Error ? error.stack : String(error)}\n`);
@@ -79,12 +83,20 @@ function tellEachTenth() {
   };
 }
 
+/** Tells which rooms stay shut since they can't be counted. */
+function tellShut(rooms: readonly Uncounted[]): void {
+  for (const { name, studioId, error } of rooms) {
+    process.stderr.write(`The studio “${name}” (${studioId}) can't be counted and stays shut:\n`);
+    tellFault(error);
+  }
+}
+
 /** Counts everything again from the events alone, and ends; nothing else may have the data open. */
 export async function rebuild({ root, variables }: StartOptions): Promise<void> {
   const { dataDir } = readEnvironment(root, variables);
   const db = await openDatabase(root, dataDir, leave);
   try {
-    await recount({ db }, tellEachTenth(), true);
+    tellShut(await recount({ db }, tellEachTenth(), true));
   } finally {
     await db.close();
   }
@@ -97,14 +109,17 @@ export async function start({ root, variables, development }: StartOptions): Pro
   const now = clockOf(time);
   const scores = workInThread(path.join(root, "build/threads/score.js"));
   const takes = new TakeFiles(path.join(dataDir, "takes"));
-  const services: Services = { db, now, newId: randomUUID, scores, takes };
+  const readRoom = readRoomInThread(path.join(root, "build/threads/room.js"));
+  const services: Services = { db, now, newId: randomUUID, scores, readRoom, takes };
   try {
     if (demo && (await allStudios(db)).length === 0) await seedDemo(services, root);
-    await recount(services, tellEachTenth());
+    await openLeftRooms(services);
+    tellShut(await recount(services, tellEachTenth()));
     await refreshStatistics(db);
     await sweepTakes(services);
     const sweeping = setInterval(() => void sweepTakes(services).catch(tellFault), SWEEP_MS);
-    sweeping.unref();
+    const opening = setInterval(() => void openLeftRooms(services).catch(tellFault), LEASES_MS);
+    for (const timer of [sweeping, opening]) timer.unref();
     const cookie = signInCookie(await cookieSecret(dataDir, secret), https);
     const app = createHttp({
       services,
@@ -132,6 +147,7 @@ export async function start({ root, variables, development }: StartOptions): Pro
       notices: links.map(({ name, path: way }) => `${name} sets a password at ${address}${way}`),
       async close() {
         clearInterval(sweeping);
+        clearInterval(opening);
         server.closeAllConnections();
         await new Promise((resolve) => server.close(resolve));
         await Promise.all([db.close(), scores.close()]);

@@ -1,6 +1,7 @@
 import { dayOf, type Day } from "~/core/units";
 import type { Database } from "~/db/client";
 import type { Studio } from "~/db/queries";
+import type { ReadRoom } from "./archive/read-in-thread";
 import type { ScoreWork } from "./score/work";
 import type { TakeFiles } from "./takes/take-files";
 
@@ -12,6 +13,8 @@ export interface Services {
   readonly newId: () => string;
   /** Reads files of music and engraves them. */
   readonly scores: ScoreWork;
+  /** Reads the file of a room. */
+  readonly readRoom: ReadRoom;
   /** The sound of takes, beside the database. */
   readonly takes: TakeFiles;
 }

@@ -9,13 +9,15 @@ const piecesGo = (count: number): string => {
 
 /** Taking along, bringing in, deleting: kept apart, since few pages say it. */
 export const recordsWords = {
+  withRecordings: (megabytes: number) => `With recordings, ${megabytes} MB`,
   room: {
     title: "The room and its files",
     lead: "What is made here is yours. Take all of it along, or bring it in.",
     out: "Take everything along",
     outLead:
       "One zip with every piece as MusicXML and JSON, the files as they came, and for each student log, sessions, plays and progress as tables. From the same file an empty room of Fidus is filled again, with the same pages and numbers.",
-    outNot: "Passwords, links, codes and calendar addresses are not in it: they are made anew.",
+    outNot:
+      "What was handed in, answers and comments are always in it, recordings only if you choose them. Passwords, links, codes and calendar addresses are left out and made anew.",
     outDo: "Take the room along",
     takes: "Takes",
     takesDays: "Days that a take is kept",
@@ -55,7 +57,7 @@ export const recordsWords = {
     lead: "In open formats, to keep or to go on with elsewhere.",
     all: "All of it",
     allLead:
-      "A zip with the tables below, every piece with its passages, tempi and flaws, and the files as they came.",
+      "A zip with the tables below, every piece with its passages, tempi and flaws, and the files as they came. Recordings are in it only if you choose them.",
     allDo: "Take it along",
     tables: "Tables",
     tablesLead:
@@ -64,6 +66,7 @@ export const recordsWords = {
       log: "Log: day by day, what was done",
       sessions: "Sessions: minutes, plays, notes",
       plays: "Plays: each with its verdict",
+      "handed-in": "Handed in: answers, ratings, comments",
       progress: "Progress: comfortable tempo and ceiling by day",
     },
     pieces: "Pieces",

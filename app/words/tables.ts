@@ -43,6 +43,16 @@ export const tables = {
     notes: ["notes", "one after another"],
     questions: ["questions", "for the lesson"],
   }),
+  "handed-in": columns({
+    at: ["handed in", "UTC"],
+    due: ["due", "day"],
+    title: ["what", "the item of the week"],
+    line: ["message", "from the student"],
+    answer: ["answer", "heard or again; empty while it waits"],
+    rating: ["rating", "on the studio's own scale"],
+    answered_at: ["answered", "UTC"],
+    comments: ["comments", "with their bar; a spoken one lies in recordings/"],
+  }),
   progress: columns({
     ...where,
     beat_unit: beatUnit,
@@ -98,6 +108,7 @@ students/    for each student the log, sessions, plays and progress as tables (C
              each piece as MusicXML and as one JSON document with its passages, tempi and flaws;
              dictionary.csv says what the columns of the tables hold
 originals/   the files of music, pages and pictures as they came
+sounds/      recordings, if they were asked for; data/ names each by the hash of its content
 data/        everything once more, table by table, a row of JSON on each line: from these and
              room.json an empty room of Fidus is filled again
 

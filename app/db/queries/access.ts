@@ -1,6 +1,7 @@
 import * as v from "valibot";
 import type { Queries } from "~/db/client";
 import { idRow } from "./rows";
+import { SHUT_REASONS } from "./shut-rooms";
 
 const whoRow = v.pipe(
   v.object({
@@ -11,6 +12,7 @@ const whoRow = v.pipe(
     role: v.picklist(["teacher", "student", "parent"]),
     plays: v.boolean(),
     looks_on: v.array(idRow),
+    shut: v.nullable(v.picklist(SHUT_REASONS)),
   }),
   v.transform((row) => ({
     signInId: row.sign_in_id,
@@ -20,6 +22,8 @@ const whoRow = v.pipe(
     role: row.role,
     plays: row.plays,
     looksOn: row.looks_on,
+    /** Why nobody may enter their room just now. */
+    shut: row.shut,
   })),
 );
 /** Somebody who has signed in. */
@@ -29,10 +33,11 @@ export type Who = v.InferOutput<typeof whoRow>;
 export const whoIs = (db: Queries, signInId: string) =>
   db.maybeOne(
     whoRow,
-    `select sign_in.id as sign_in_id, person.id as person_id, person.studio_id, name, role, plays,
+    `select sign_in.id as sign_in_id, person.id as person_id, person.studio_id, person.name, role, plays, studio.shut,
        coalesce((select jsonb_agg(student_id order by student_id) from looks_on
          where parent_id = person.id), '[]'::jsonb) as looks_on
      from sign_in join person on person.id = sign_in.person_id
+       join studio on studio.id = person.studio_id
      where sign_in.id = $1 and ended_at is null`,
     [signInId],
   );

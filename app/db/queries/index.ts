@@ -246,17 +246,33 @@ export {
   type RoomTableName,
 } from "./room-tables";
 export { belongingsOf, deleteStudent } from "./whole-student";
-export { playsOfStudent, progressOfStudent, sessionsOfStudent } from "./student-tables";
 export {
-  columnsOf,
-  overwriteRoomLine,
-  putRoomLines,
+  handedInOfStudent,
+  playsOfStudent,
+  progressOfStudent,
+  sessionsOfStudent,
+} from "./student-tables";
+export {
+  putRoomRows,
   roomBytes,
-  roomIsEmpty,
   roomLines,
+  roomShapes,
   tableNames,
   tablesVersion,
+  takeOver,
+  type TableShape,
 } from "./whole-room";
+export {
+  endLease,
+  leasesOver,
+  renewLease,
+  roomIsEmpty,
+  setUncounted,
+  takeLease,
+  takeOut,
+  type Lease,
+  type ShutReason,
+} from "./shut-rooms";
 export {
   deleteTake,
   deleteTakesBefore,
@@ -277,6 +293,7 @@ export {
   letParentsHear,
   parentsHear,
   setTakesDays,
+  soundsKept,
   type TakeRow,
 } from "./takes";
 export {

@@ -99,3 +99,27 @@ export const progressOfStudent = (db: Queries, studioId: string, personId: strin
      order by passage_day.day, piece.title, from_bar, passage.id`,
     [studioId, personId],
   );
+
+const handedInRow = v.object({
+  at: v.date(),
+  due: dayRow,
+  title: v.string(),
+  line: v.string(),
+  answer: said,
+  rating: v.string(),
+  answered_at: v.nullable(v.date()),
+  comments: v.array(v.string()),
+});
+
+/** What a student has handed in, and what was said of it. */
+export const handedInOfStudent = (db: Queries, studioId: string, personId: string) =>
+  db.many(
+    handedInRow,
+    `select hand_in.at, due, title, line, answer, rating, answered_at, coalesce((
+       select jsonb_agg(concat_ws(': ', 'bar ' || bar,
+         case when hash is null then text else concat_ws(' ', '(spoken)', nullif(text, '')) end)
+         order by said.at, said.id)
+       from hand_in_comment said where hand_in_id = hand_in.id), '[]') as comments
+     from hand_in where studio_id = $1 and person_id = $2 order by hand_in.at, hand_in.id`,
+    [studioId, personId],
+  );

@@ -26,8 +26,10 @@ export const insertStudio = (db: Queries, studio: Studio, countedBy: number) =>
 /** Studios whose projections an older version of the counting has made. */
 export const studiosCountedBefore = (db: Queries, version: number) =>
   db.many(
-    v.object({ id: idRow }),
-    "select id from studio where counted_by < $1 order by created_at",
+    v.object({ id: idRow, name: v.string() }),
+    // What is being read into a room is counted when it is all there.
+    `select id, name from studio where counted_by < $1 and shut is distinct from 'filling'
+     order by created_at`,
     [version],
   );
 

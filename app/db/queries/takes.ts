@@ -244,3 +244,36 @@ export const letParentsHear = (db: Queries, studioId: string, personId: string, 
     personId,
     may,
   ]);
+
+const keptSound = v.object({
+  hash: v.string(),
+  media_type: v.string(),
+  bytes: v.number(),
+  /** What it is of: its day, title and bars, for the name of a file. */
+  day: v.nullable(dayRow),
+  title: v.string(),
+  what: v.picklist(["take", "comment", "demonstration"]),
+});
+
+/** The sounds of a room, or of one student: takes, spoken comments, demonstrations; each once. */
+export const soundsKept = (db: Queries, studioId: string, personId: string | null = null) =>
+  db.many(
+    keptSound,
+    `select distinct on (hash) hash, media_type, bytes, day, title, what from (
+       select hash, media_type, take.bytes, recorded_at::date as day, title, 'take' as what
+       from take join passage on passage.id = passage_id join piece on piece.id = piece_id
+       where take.studio_id = $1 and ($2::uuid is null or take.person_id = $2)
+       union all
+       select hash, media_type, bytes, hand_in_comment.at::date, title, 'comment'
+       from hand_in_comment join hand_in on hand_in.id = hand_in_id
+       where hand_in_comment.studio_id = $1 and hash is not null
+         and ($2::uuid is null or person_id = $2)
+       union all
+       select hash, media_type, bytes, null, title || ', ' || name, 'demonstration'
+       from demonstration join piece on piece.id = piece_id
+       where demonstration.studio_id = $1
+         and ($2::uuid is null or exists (select from person_piece
+           where person_id = $2 and person_piece.piece_id = piece.id))
+     ) sound order by hash, what desc`,
+    [studioId, personId],
+  );

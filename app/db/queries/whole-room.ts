@@ -1,10 +1,13 @@
 import * as v from "valibot";
 import type { Queries } from "~/db/client";
-import { roomTable, type RoomTableName } from "./room-tables";
+import { ROOM_TABLE_NAMES, roomTable, type RoomTableName } from "./room-tables";
 import { idRow } from "./rows";
 
 /** Names of columns come from the database itself, never from a file; quoted all the same. */
 const quoted = (name: string): string => `"${name.replaceAll('"', '""')}"`;
+
+/** Tables whose rows belong to a room by what they refer to. */
+const NO_ROOM_OF_THEIR_OWN: ReadonlySet<RoomTableName> = new Set(["paper_file", "paper_page"]);
 
 const roomColumn = (table: string): string => (table === "studio" ? "id" : "studio_id");
 
@@ -69,17 +72,6 @@ export const tablesVersion = async (db: Queries): Promise<number> =>
   (await db.one(v.object({ version: v.number() }), "select count(*) as version from migration"))
     .version;
 
-/** The columns of a table. */
-export const columnsOf = async (db: Queries, name: string): Promise<string[]> => {
-  const found = await db.many(
-    v.object({ column: v.string() }),
-    `select column_name as column from information_schema.columns
-     where table_schema = 'public' and table_name = $1 order by ordinal_position`,
-    [name],
-  );
-  return found.map(({ column }) => column);
-};
-
 /** All tables of the database. */
 export const tableNames = async (db: Queries): Promise<string[]> =>
   (
@@ -89,43 +81,119 @@ export const tableNames = async (db: Queries): Promise<string[]> =>
     )
   ).map(({ name }) => name);
 
-/** Writes lines of JSON, alike in their columns, as rows of a table. */
-export const putRoomLines = (
+/** A column of a table, as the database describes it. */
+export interface RoomColumn {
+  readonly name: string;
+  /** As in "uuid", "integer", "timestamp with time zone". */
+  readonly type: string;
+  readonly required: boolean;
+}
+
+/** Columns whose values stand in columns of another table, in the same order. */
+export interface RoomReference {
+  readonly columns: readonly string[];
+  readonly table: string;
+  readonly to: readonly string[];
+}
+
+/** What a table takes, and what its rows must find elsewhere. */
+export interface TableShape {
+  readonly columns: readonly RoomColumn[];
+  readonly references: readonly RoomReference[];
+}
+
+const namesRow = v.array(v.string());
+
+/** The shapes of all tables of a room; without the columns that stay behind. */
+export async function roomShapes(db: Queries): Promise<Record<RoomTableName, TableShape>> {
+  const columns = await db.many(
+    v.object({ table: v.string(), name: v.string(), type: v.string(), required: v.boolean() }),
+    `select table_name as table, column_name as name, data_type as type,
+       is_nullable = 'NO' and column_default is null as required
+     from information_schema.columns where table_schema = 'public' order by ordinal_position`,
+  );
+  const references = await db.many(
+    v.object({ of: v.string(), columns: namesRow, table: v.string(), to: namesRow }),
+    `select conrelid::regclass::text as of, confrelid::regclass::text as table,
+       (select jsonb_agg(attname order by n) from unnest(conkey) with ordinality as key (id, n)
+        join pg_attribute on attrelid = conrelid and attnum = key.id) as columns,
+       (select jsonb_agg(attname order by n) from unnest(confkey) with ordinality as key (id, n)
+        join pg_attribute on attrelid = confrelid and attnum = key.id) as to
+     from pg_constraint where contype = 'f' and connamespace = 'public'::regnamespace`,
+  );
+  const shapeOf = (name: RoomTableName): TableShape => {
+    const { leaves = [] } = roomTable(name);
+    return {
+      columns: columns
+        .filter((each) => each.table === name && !leaves.includes(each.name))
+        .map(({ name: column, type, required }) => ({ name: column, type, required })),
+      references: references
+        .filter(({ of }) => of === name)
+        .map(({ columns: from, table, to }) => ({ columns: from, table, to })),
+    };
+  };
+  return Object.fromEntries(ROOM_TABLE_NAMES.map((name) => [name, shapeOf(name)])) as Record<
+    RoomTableName,
+    TableShape
+  >;
+}
+
+/**
+ * Writes rows, as one JSON text with the same columns in each, into a table of a room. Which room is
+ * said by the caller and never by the rows.
+ */
+export const putRoomRows = (
   db: Queries,
+  studioId: string,
   name: RoomTableName,
   columns: readonly string[],
-  lines: readonly string[],
+  rows: string,
 ) => {
   const list = columns.map(quoted).join(", ");
+  const [into, value] = NO_ROOM_OF_THEIR_OWN.has(name) ? ["", ""] : ["studio_id, ", "$2::uuid, "];
   return db.execute(
-    `insert into ${name} (${list})
-     select ${list} from json_populate_recordset(null::${name}, $1::json)`,
-    [`[${lines.join(",")}]`],
+    `insert into ${name} (${into}${list})
+     select ${value}${list} from json_populate_recordset(null::${name}, $1::json)
+     where $2::uuid is not null`,
+    [rows, studioId],
   );
 };
 
-/** Writes a line of JSON over a row that is there; only these columns, whose names are the caller's. */
-export const overwriteRoomLine = (
-  db: Queries,
-  name: "studio" | "person",
-  columns: readonly string[],
-  line: string,
-) =>
-  db.execute(
-    `update ${name} set ${columns.map((each) => `${each} = line.${each}`).join(", ")}
-     from json_populate_record(null::${name}, $1::json) line where ${name}.id = line.id`,
-    [line],
-  );
+/** What a room's file says of the room itself and of the teacher who reads it in. */
+const TAKEN_OVER = {
+  studio: [
+    "name",
+    "time_zone",
+    "concert_name",
+    "concert_on",
+    "created_at",
+    "takes_days",
+    "grading",
+    "rating_scale",
+  ],
+  person: ["plays", "instrument", "no_verdict", "times", "must_do", "parents_hear", "created_at"],
+} as const;
 
-/** Whether nobody but one teacher, and nothing, is in a room yet. */
-export const roomIsEmpty = async (db: Queries, studioId: string): Promise<boolean> => {
-  const holds = (table: string) => `exists (select from ${table} where studio_id = $1)`;
-  const things = ["piece", "session", "assignment", "kept_ladder", "session_shape", "question"];
-  const { empty } = await db.one(
-    v.object({ empty: v.boolean() }),
-    `select not (${[...things, "practice_by_hand", "worded_goal"].map(holds).join(" or ")})
-       and (select count(*) from person where studio_id = $1) = 1 as empty`,
-    [studioId],
+/**
+ * Writes a row, as JSON, over the room or over the teacher who reads it in: those two and no other.
+ * Name, role and way in of the teacher stay.
+ */
+export const takeOver = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  name: keyof typeof TAKEN_OVER,
+  row: string,
+  given: readonly string[],
+) => {
+  const set = TAKEN_OVER[name]
+    .filter((column) => given.includes(column))
+    .map((column) => `${column} = line.${column}`)
+    .join(", ");
+  const which = name === "studio" ? "t.id = $2" : "t.studio_id = $2 and t.id = $3";
+  return db.execute(
+    `update ${name} t set ${set} from json_populate_record(null::${name}, $1::json) line
+     where ${which} and $3::uuid is not null`,
+    [row, studioId, personId],
   );
-  return empty;
 };

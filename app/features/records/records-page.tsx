@@ -4,11 +4,15 @@ import { Field, type Refused } from "~/components/field";
 import { Page, Section } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import { recordsWords } from "~/words/records";
+import { WithRecordings } from "./with-recordings";
 import styles from "./records.module.css";
 
 interface RecordsPageProps {
   readonly studioId: string;
   readonly teaches: boolean;
+  /** Whether whoever looks may hear the recordings; and how many bytes they are. */
+  readonly hears: boolean;
+  readonly soundBytes: number;
   readonly person: { readonly id: string; readonly name: string };
   readonly pieces: readonly { readonly id: string; readonly title: string }[];
   readonly belongings: Parameters<typeof student.deleteWhat>[0] & {
@@ -23,7 +27,7 @@ const TABLES = Object.keys(student.table) as (keyof typeof student.table)[];
 
 /** Everything of a student, to be taken along; and how it is deleted. */
 export function RecordsPage(props: RecordsPageProps) {
-  const { studioId, teaches, person, pieces, belongings } = props;
+  const { studioId, teaches, hears, person, pieces, belongings, soundBytes } = props;
   const here = `/studio/${studioId}/students/${person.id}`;
   return (
     <Page
@@ -33,9 +37,12 @@ export function RecordsPage(props: RecordsPageProps) {
     >
       <Section title={student.all}>
         <p className={styles.said}>{student.allLead}</p>
-        <Button href={`${here}/all.zip`} download variant="contained">
-          {student.allDo}
-        </Button>
+        <div className={styles.exports}>
+          <Button href={`${here}/all.zip`} download variant="contained">
+            {student.allDo}
+          </Button>
+          {hears && <WithRecordings href={`${here}/all.zip`} bytes={soundBytes} />}
+        </div>
       </Section>
       <Section title={student.tables}>
         <p className={styles.soft}>{student.tablesLead}</p>

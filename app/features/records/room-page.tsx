@@ -7,6 +7,7 @@ import type { RatingScale } from "~/core/week";
 import { recordsWords } from "~/words/records";
 import { BringIn } from "./bring-in";
 import { RatingScaleForm } from "./rating-scale";
+import { WithRecordings } from "./with-recordings";
 import styles from "./records.module.css";
 
 interface RoomPageProps {
@@ -18,6 +19,8 @@ interface RoomPageProps {
   /** What was kept just now. */
   readonly kept: "days" | "ratings" | undefined;
   readonly scale: RatingScale;
+  /** What the recordings of the room take up. */
+  readonly soundBytes: number;
 }
 
 const { room } = recordsWords;
@@ -31,9 +34,12 @@ export function RoomPage(props: RoomPageProps) {
       <Section title={room.out}>
         <p className={styles.said}>{room.outLead}</p>
         <p className={styles.soft}>{room.outNot}</p>
-        <Button href={`${home}/room.zip`} download variant={empty ? "outlined" : "contained"}>
-          {room.outDo}
-        </Button>
+        <div className={styles.exports}>
+          <Button href={`${home}/room.zip`} download variant={empty ? "outlined" : "contained"}>
+            {room.outDo}
+          </Button>
+          <WithRecordings href={`${home}/room.zip`} bytes={props.soundBytes} />
+        </div>
       </Section>
       <Section title={room.table}>
         <p className={styles.said}>{room.tableLead}</p>

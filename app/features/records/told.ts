@@ -31,6 +31,7 @@ export const told = {
   log: logRows,
   sessions: table(tables.sessions),
   plays: table(tables.plays),
+  handedIn: table(tables["handed-in"]),
   progress: table(tables.progress),
   bars: words.bars,
   flawed: flawedTimes,

@@ -17,6 +17,7 @@ const who = (role: Who["role"], looksOn: string[] = []): Who => ({
   role,
   plays: role === "student",
   looksOn,
+  shut: null,
 });
 
 describe("who may do what", () => {

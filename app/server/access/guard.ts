@@ -27,12 +27,20 @@ function mustSignIn(request: Request): unknown {
   return data({ sentence: "Sign in first, then send it again." }, { status: 401 });
 }
 
+/** Why a room is shut, on its door. */
+const SHUT: Readonly<Record<NonNullable<Who["shut"]>, string>> = {
+  filling: "A file is being read into this studio. Come back in a few minutes.",
+  uncounted:
+    "What was played in this studio can't be counted, so it stays shut. Nothing is lost. Whoever runs this Fidus finds the reason in its log.",
+};
+
 async function admitted(asked: Asked): Promise<Admitted> {
   const { studioId } = idsOf(asked.params, "studioId");
   const who = await callerOf(asked.context).who();
   if (!who) throw mustSignIn(asked.request);
   // Whoever belongs to another room is told what somebody is told who asks for what isn't there.
   if (who.studioId !== studioId) throw notFound("There is nothing at this address.");
+  if (who.shut) throw data({ sentence: SHUT[who.shut] }, { status: 503 });
   return { services: servicesOf(asked.context), who, studioId };
 }
 

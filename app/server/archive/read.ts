@@ -11,6 +11,9 @@ const SMALL_ENOUGH = 1_000_000;
 /** A score of 40 MB and its notes are shorter. */
 const LONGEST_LINE = 100_000_000;
 
+/** What is in a zip can't be unpacked: it was changed or cut off on its way. */
+export class Damaged extends Error {}
+
 /** A zip on the disk, of which entries are read by name; nothing of it is ever written out. */
 export class Archive {
   private constructor(
@@ -39,16 +42,28 @@ export class Archive {
     return this.entries.get(name)?.uncompressedSize;
   }
 
-  /** What is in an entry, chunk by chunk; throws where it is damaged. */
+  /** The names of the files in it. */
+  names(): readonly string[] {
+    return [...this.entries.keys()];
+  }
+
+  /** What is in an entry, chunk by chunk; throws {@link Damaged}. */
   async *chunks(name: string): AsyncGenerator<Buffer> {
     const entry = this.entries.get(name);
     if (!entry) return;
     const stream = await new Promise<NodeJS.ReadableStream>((resolve, reject) =>
       this.zip.openReadStream(entry, (failure, opened) =>
-        failure ? reject(failure) : resolve(opened),
+        failure ? reject(new Damaged(failure.message)) : resolve(opened),
       ),
     );
-    for await (const chunk of stream) yield chunk as Buffer;
+    const chunks = stream[Symbol.asyncIterator]();
+    for (;;) {
+      const next = await chunks.next().catch(({ message }: Error) => {
+        throw new Damaged(message);
+      });
+      if (next.done) return;
+      yield next.value as Buffer;
+    }
   }
 
   async bytes(name: string): Promise<Buffer> {
@@ -64,7 +79,7 @@ export class Archive {
     for await (const chunk of this.chunks(name)) {
       const [first, ...others] = decoder.decode(chunk, { stream: true }).split("\n");
       open += first;
-      if (open.length > LONGEST_LINE) throw new Error("invalid: a line without an end");
+      if (open.length > LONGEST_LINE) throw new Damaged("a line without an end");
       for (const next of others) {
         if (open.trim()) yield open;
         open = next;

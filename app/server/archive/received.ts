@@ -4,7 +4,8 @@ import path from "node:path";
 import { Readable } from "node:stream";
 import { err, type Result } from "~/core/result";
 
-const isFull = (error: unknown): boolean =>
+/** Whether something failed since there is no room left on the disk. */
+export const isDiskFull = (error: unknown): boolean =>
   error instanceof Error && "code" in error && (error.code === "ENOSPC" || error.code === "EDQUOT");
 
 const FULL = "The server's disk is full. Nothing was changed.";
@@ -22,7 +23,7 @@ async function written(body: Readable, name: string): Promise<boolean> {
       try {
         await file.appendFile(chunk as Uint8Array);
       } catch (error) {
-        if (!isFull(error)) throw error;
+        if (!isDiskFull(error)) throw error;
         fits = false;
       }
     }
@@ -45,7 +46,7 @@ export async function withReceived<T>(
     const fits = await written(Readable.fromWeb(body as never), file);
     return fits ? await work(file) : err(FULL);
   } catch (error) {
-    if (isFull(error)) return err(FULL);
+    if (isDiskFull(error)) return err(FULL);
     throw error;
   } finally {
     await rm(folder, { recursive: true, force: true });

@@ -1,6 +1,8 @@
 import * as v from "valibot";
-import { roomTable, type RoomTableName } from "~/db/queries";
+import { ROOM_TABLE_NAMES, type RoomTableName } from "~/db/queries";
 import { Archive } from "./read";
+
+const canonicalId = v.pipe(v.string(), v.uuid(), v.toLowerCase());
 
 /** Which file it is, and from which tables on. */
 export const roomHeaderSchema = v.object({
@@ -9,7 +11,7 @@ export const roomHeaderSchema = v.object({
   tables: v.pipe(v.number(), v.integer(), v.minValue(1)),
   /** By which counting its plays were counted. */
   counting: v.pipe(v.number(), v.integer()),
-  room: v.pipe(v.string(), v.uuid()),
+  room: canonicalId,
   name: v.string(),
   taken: v.pipe(v.string(), v.isoTimestamp()),
 });
@@ -17,18 +19,17 @@ export type RoomHeader = v.InferOutput<typeof roomHeaderSchema>;
 
 export const HEADER = "room.json";
 export const dataFile = (table: RoomTableName): string => `data/${table}.jsonl`;
+/** Where a sound lies in the file of a room, by the hash of what is in it. */
+export const soundFile = (hash: string): string => `sounds/${hash}`;
 
 /** A room that can't be read, told to whoever sent it. */
 export class Unreadable extends Error {}
-
-/** No file that came in is larger. */
-const MOST_ORIGINAL = 45_000_000;
 
 /** No header of ours is longer, whatever a file claims. */
 const MOST_HEADER = 100_000;
 const NOT_OURS = "This is no file of a room: what it is can't be read in it.";
 
-const jsonOf = (text: string): unknown => {
+export const jsonOf = (text: string): unknown => {
   try {
     return JSON.parse(text);
   } catch {
@@ -37,19 +38,28 @@ const jsonOf = (text: string): unknown => {
 };
 
 const rowSchema = v.record(v.string(), v.unknown());
-type Row = v.InferOutput<typeof rowSchema>;
+export type Row = v.InferOutput<typeof rowSchema>;
 
-/** A row as it goes into the database. */
-export interface RoomRow {
-  readonly id: string | undefined;
-  readonly columns: readonly string[];
-  readonly line: string;
+/** A row as it is in the file, and the line on which it stands there. */
+export interface RowInFile {
+  readonly row: Row;
+  readonly where: string;
+}
+
+/** Tables in it that no room of ours has: a link or a sign-in is not brought in by a file. */
+function refuseStrange(archive: Archive): void {
+  const known = new Set(ROOM_TABLE_NAMES.map(dataFile));
+  const strange = archive
+    .names()
+    .find((name) => name.startsWith("data/") && !name.endsWith("/") && !known.has(name));
+  if (strange === undefined) return;
+  throw new Unreadable(`${strange.slice(0, 80)} is in it, which is nothing of a room's.`);
 }
 
 /** The file of a room, read row by row; whatever can't be is {@link Unreadable}. */
 export class RoomFile {
   private constructor(
-    private readonly archive: Archive,
+    readonly archive: Archive,
     readonly header: RoomHeader,
   ) {}
 
@@ -65,6 +75,7 @@ export class RoomFile {
       }
       const header = v.safeParse(roomHeaderSchema, jsonOf(text));
       if (!header.success) throw new Unreadable(NOT_OURS);
+      refuseStrange(archive);
       return new RoomFile(archive, header.output);
     } catch (error) {
       archive.close();
@@ -72,47 +83,15 @@ export class RoomFile {
     }
   }
 
-  /** The rows of a table as they are in the file, each with the number of its line. */
-  async *rows(name: RoomTableName): AsyncGenerator<{ row: Row; line: string; where: string }> {
+  /** The rows of a table as they are in the file. */
+  async *rows(name: RoomTableName): AsyncGenerator<RowInFile> {
     let number = 0;
     for await (const line of this.archive.lines(dataFile(name))) {
       const where = `${dataFile(name)}, line ${++number}`;
       const read = v.safeParse(rowSchema, jsonOf(line));
       if (!read.success) throw new Unreadable(`${where}: this is no row.`);
-      yield { row: read.output, line, where };
+      yield { row: read.output, where };
     }
-  }
-
-  /** The rows of a table as they can be written, with other ids in the place of the file's. */
-  async *written(name: RoomTableName, own: (text: string) => string): AsyncGenerator<RoomRow> {
-    const { bytes, row: schema } = roomTable(name);
-    for await (const { row, line, where } of this.rows(name)) {
-      if (row.studio_id !== undefined && row.studio_id !== this.header.room) {
-        throw new Unreadable(`${where}: this belongs to another room.`);
-      }
-      const fits = v.safeParse(schema, row);
-      if (!fits.success) {
-        const [issue] = fits.issues;
-        throw new Unreadable(`${where}: ${v.getDotPath(issue) ?? "row"}: ${issue.message}`);
-      }
-      yield {
-        id: typeof row.id === "string" ? own(row.id) : undefined,
-        columns: Object.keys(row),
-        line: bytes === undefined ? own(line) : await this.withBytes(row, bytes, own),
-      };
-    }
-  }
-
-  /** Bytes are put in as the database reads them; no id is looked for in them or in their name. */
-  private async withBytes(row: Row, column: string, own: (text: string) => string) {
-    const { [column]: path, ...rest } = row;
-    const size = typeof path === "string" ? this.archive.size(path) : undefined;
-    if (typeof path !== "string" || size === undefined) {
-      throw new Unreadable("A file that belongs to it is missing.");
-    }
-    if (size > MOST_ORIGINAL) throw new Unreadable(`${path} is larger than a file may be.`);
-    const hex = (await this.archive.bytes(path)).toString("hex");
-    return JSON.stringify({ ...(jsonOf(own(JSON.stringify(rest))) as Row), [column]: `\\x${hex}` });
   }
 
   close(): void {

@@ -1,5 +1,11 @@
 import type { PassageState } from "~/core/score";
-import type { LogLine, playsOfStudent, progressOfStudent, sessionsOfStudent } from "~/db/queries";
+import type {
+  handedInOfStudent,
+  LogLine,
+  playsOfStudent,
+  progressOfStudent,
+  sessionsOfStudent,
+} from "~/db/queries";
 import type { Table } from "../csv";
 
 type Rows<Q extends (...given: never[]) => Promise<unknown>> = Awaited<ReturnType<Q>>;
@@ -12,6 +18,7 @@ export interface Told {
   readonly log: (lines: readonly LogLine[]) => Table;
   readonly sessions: (rows: Rows<typeof sessionsOfStudent>) => Table;
   readonly plays: (rows: Rows<typeof playsOfStudent>) => Table;
+  readonly handedIn: (rows: Rows<typeof handedInOfStudent>) => Table;
   readonly progress: (rows: Rows<typeof progressOfStudent>) => Table;
   /** Written over bars. */
   readonly bars: (from: number, to: number) => string;

@@ -1,3 +1,4 @@
+import * as v from "valibot";
 import { fileNameOf } from "./names";
 
 /** A zip as an answer, under the name of what is in it. */
@@ -9,3 +10,11 @@ export const zipAnswer = (name: string, zip: ReadableStream<Uint8Array>): Respon
       "Cache-Control": "private, no-store",
     },
   });
+
+const askedSchema = v.object({ recordings: v.optional(v.literal("1")) });
+
+/** Whether an address asks for recordings in its zip. */
+export const wantsRecordings = ({ url }: Request): { readonly withSounds: boolean } => {
+  const read = v.safeParse(askedSchema, Object.fromEntries(new URL(url).searchParams));
+  return { withSounds: read.success && read.output.recordings === "1" };
+};

@@ -6,6 +6,7 @@ import {
   sessionIds,
   sessionsWhole,
   setCountedBy,
+  setUncounted,
   studioById,
   studiosCountedBefore,
 } from "~/db/queries";
@@ -14,8 +15,9 @@ import { COUNTING } from "./counting";
 import { countMore, estimateDays, uncounted } from "./project-session";
 
 const EARLIEST = "0001-01-01";
-/** So many are written in one transaction: each of them alone costs more than what is in it. */
-const AT_ONCE = 40;
+/** So many are written in one transaction: each alone costs more than what is in it, and whoever
+ *  plays meanwhile waits for its end. */
+const AT_ONCE = 8;
 
 /** How far counting again has come. */
 export type OnProgress = (done: number, of: number) => void;
@@ -72,9 +74,12 @@ async function* readAhead(tx: Queries, studioId: string, ids: readonly string[])
 export async function rebuildProjections(
   { db }: Pick<Services, "db">,
   studioId: string,
-  onProgress: OnProgress = () => undefined,
+  {
+    onProgress = () => undefined,
+    timeZone,
+  }: { readonly onProgress?: OnProgress | undefined; readonly timeZone?: string | undefined } = {},
 ) {
-  const { time_zone } = await studioById(db, studioId);
+  const zone = timeZone ?? (await studioById(db, studioId)).time_zone;
   const sessions = await sessionIds(db, studioId);
   const passages = await passageIds(db, studioId);
   let done = 0;
@@ -84,7 +89,7 @@ export async function rebuildProjections(
     await fewBehind(readAhead(tx, studioId, ids), async ({ events, began, ...session }) => {
       const before = uncounted(session, began ?? undefined);
       await (
-        await countMore(tx, studioId, time_zone, before, events)
+        await countMore(tx, studioId, zone, before, events)
       ).writing;
     });
   };
@@ -96,14 +101,34 @@ export async function rebuildProjections(
   await setCountedBy(db, studioId, COUNTING);
 }
 
-/** Brings what an older version has counted up to date; `all`: also what is. */
+/** A room that could not be counted, and why. */
+export interface Uncounted {
+  readonly studioId: string;
+  readonly name: string;
+  readonly error: unknown;
+}
+
+/**
+ * Brings what an older version has counted up to date; `all`: also what is. A room that can't be
+ * counted is shut, and all others open; it is tried again at the next start.
+ */
 export async function recount(
   services: Pick<Services, "db">,
   onProgress?: OnProgress,
   all = false,
-): Promise<void> {
+): Promise<Uncounted[]> {
   const studios = all
     ? await allStudios(services.db)
     : await studiosCountedBefore(services.db, COUNTING);
-  for (const { id } of studios) await rebuildProjections(services, id, onProgress);
+  const shut: Uncounted[] = [];
+  for (const { id, name } of studios) {
+    try {
+      await rebuildProjections(services, id, { onProgress });
+      await setUncounted(services.db, id, false);
+    } catch (error) {
+      await setUncounted(services.db, id, true);
+      shut.push({ studioId: id, name, error });
+    }
+  }
+  return shut;
 }

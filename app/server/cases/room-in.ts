@@ -1,154 +1,176 @@
+import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
-import { DatabaseError, type Queries } from "~/db/client";
+import { DatabaseError } from "~/db/client";
 import {
-  columnsOf,
-  overwriteRoomLine,
-  putRoomLines,
+  endLease,
+  hashInUse,
+  leasesOver,
+  putRoomRows,
   refreshStatistics,
-  ROOM_TABLE_NAMES,
+  renewLease,
   roomIsEmpty,
-  roomTable,
+  roomShapes,
   setCountedBy,
   tablesVersion,
-  type RoomTableName,
+  takeLease,
+  takeOut,
+  takeOver,
+  type Lease,
 } from "~/db/queries";
-import { withOwnIds } from "../archive/ids";
-import { dataFile, RoomFile, Unreadable, type RoomRow } from "../archive/room-file";
+import { isDiskFull } from "../archive/received";
+import { Damaged } from "../archive/read";
+import { Unreadable } from "../archive/room-file";
+import type { RoomPart } from "../archive/room-reading";
 import type { Services } from "../services";
 import { COUNTING } from "./counting";
 import { rebuildProjections } from "./rebuild";
 
-/** So many characters of rows are written at once. */
-const BATCH = 2_000_000;
-
 const NOT_EMPTY =
   "A room is read into an empty one only. Open a new room without a student, and bring it in there.";
+const BUSY = "A file is being read into this room already. Wait until that is done.";
+const LOST = "It took too long, and was taken out again. Bring it in once more.";
 
-/** Rows that are there already, and what of them the file's rows take the place of. */
-const THERE: Partial<Record<RoomTableName, readonly string[]>> = {
-  studio: ["name", "time_zone", "concert_name", "concert_on", "created_at"],
-  // The teacher who reads it in keeps name, role and way in.
-  person: ["plays", "instrument", "no_verdict", "times", "must_do", "created_at"],
-};
+/** A lease that nobody renews is over after this. */
+const LEASE_MS = 120_000;
+const RENEWED_MS = 20_000;
 
-interface Reading {
-  readonly tx: Queries;
-  readonly file: RoomFile;
-  readonly own: (text: string) => string;
-  /** The ids of rows that are there already. */
-  readonly there: ReadonlySet<string>;
-}
-
-/** The columns that the rows of a file may have. */
-async function carried(tx: Queries, name: RoomTableName): Promise<ReadonlySet<string>> {
-  const { leaves = [] } = roomTable(name);
-  return new Set((await columnsOf(tx, name)).filter((column) => !leaves.includes(column)));
-}
-
-async function bringTable({ tx, file, own, there }: Reading, name: RoomTableName) {
-  const known = await carried(tx, name);
-  let batch: RoomRow[] = [];
-  const write = async () => {
-    const [first] = batch;
-    if (first)
-      await putRoomLines(
-        tx,
-        name,
-        first.columns,
-        batch.map(({ line }) => line),
-      );
-    batch = [];
-  };
-  let size = 0;
-  for await (const row of file.written(name, own)) {
-    const strange = row.columns.find((each) => !known.has(each));
-    if (strange) throw new Unreadable(`${dataFile(name)}: there is no ${strange} here.`);
-    const over = THERE[name];
-    if (over && row.id && there.has(row.id)) {
-      await overwriteRoomLine(tx, name as "studio" | "person", over, row.line);
-      continue;
-    }
-    if (name === "studio") throw new Unreadable(`${dataFile(name)}: this is another room.`);
-    if (batch.length > 0 && batch[0]!.columns.join() !== row.columns.join()) await write();
-    batch.push(row);
-    size += row.line.length;
-    if (size < BATCH || roomTable(name).together) continue;
-    await write();
-    size = 0;
-  }
-  await write();
-}
-
-/** Who in the file is the one that reads it in: the only teacher, or the one of the same name. */
-async function readerIn(file: RoomFile, name: string): Promise<string | undefined> {
-  const teachers: Record<string, unknown>[] = [];
-  for await (const { row } of file.rows("person")) if (row.role === "teacher") teachers.push(row);
-  const [only, ...others] = teachers;
-  const found = others.length === 0 ? only : teachers.find((each) => each.name === name);
-  return typeof found?.id === "string" ? found.id : undefined;
-}
+const leaseEnds = ({ now }: Pick<Services, "now">) => new Date(now() + LEASE_MS);
 
 /** What is refused of a file, in words; undefined for what is no fault of the file's. */
 function told(error: unknown): string | undefined {
   if (error instanceof Unreadable) return error.message;
-  if (error instanceof DatabaseError && error.kind !== "other") {
-    return `Something in it does not belong together: ${error.message}.`;
-  }
-  // What unpacking throws of damaged files.
-  const damaged = error instanceof Error && /zlib|invalid|unexpected end|size|header/i;
-  return damaged && damaged.test(error.message) ? "It is damaged." : undefined;
+  if (error instanceof Damaged) return "It is damaged.";
+  if (isDiskFull(error)) return "The server's disk is full. Nothing was changed.";
+  return undefined;
 }
 
-async function bring(
+/** Rows of one part that the database refuses, told without its own words. */
+function refusedRows(error: unknown, where: string): unknown {
+  const isTheirs = error instanceof DatabaseError && error.kind !== "other";
+  if (!isTheirs) return error;
+  const why = error.kind === "unique" ? "comes twice" : "can't be as it is";
+  return new Unreadable(
+    `Something in it does not belong together: from ${where} on, a row ${why}.`,
+  );
+}
+
+/** What of a room's file is kept until its rows are all there. */
+interface Filled {
+  name: string;
+  counted: boolean;
+  readonly over: Extract<RoomPart, { kind: "over" }>[];
+  readonly sounds: string[];
+}
+
+/** Writes the parts of a room, one short statement after the other, while the lease holds. */
+async function fill(
   services: Services,
-  file: RoomFile,
-  studioId: string,
-  reader: { readonly id: string; readonly name: string },
-): Promise<void> {
-  if (file.header.tables > (await tablesVersion(services.db))) {
-    throw new Unreadable(
-      "It was taken out of a later version of Fidus. Bring this one up to date first.",
-    );
-  }
-  const asCountedHere = file.header.counting === COUNTING;
-  const known = new Map([[file.header.room, studioId]]);
-  const inFile = await readerIn(file, reader.name);
-  if (inFile) known.set(inFile, reader.id);
-  await services.db.transaction(async (tx) => {
-    if (!(await roomIsEmpty(tx, studioId))) throw new Unreadable(NOT_EMPTY);
-    const own = withOwnIds(studioId, known);
-    const reading = { tx, file, own, there: new Set([studioId, reader.id]) };
-    for (const name of ROOM_TABLE_NAMES) {
-      if (asCountedHere || !roomTable(name).counted) await bringTable(reading, name);
+  lease: Lease,
+  parts: AsyncIterable<RoomPart>,
+  filled: Filled,
+) {
+  const { db, takes, now } = services;
+  let renewed = now();
+  for await (const part of parts) {
+    if (now() - renewed > RENEWED_MS) {
+      if (!(await renewLease(db, lease, leaseEnds(services)))) throw new Unreadable(LOST);
+      renewed = now();
     }
-    // Until everything is counted it counts as counted by nobody, should the power fail here.
-    await setCountedBy(tx, studioId, asCountedHere ? COUNTING : 0);
+    switch (part.kind) {
+      case "begins":
+        filled.name = part.name;
+        filled.counted = part.counted;
+        break;
+      case "over":
+        filled.over.push(part);
+        break;
+      case "sound":
+        await takes.adopt(part.name, part.hash);
+        filled.sounds.push(part.hash);
+        break;
+      case "rows":
+        await putRoomRows(db, lease.studioId, part.table, part.columns, part.rows).catch(
+          (error) => {
+            throw refusedRows(error, part.where);
+          },
+        );
+    }
+  }
+}
+
+const zoneSchema = v.pipe(v.string(), v.parseJson(), v.object({ time_zone: v.string() }));
+
+/** The time zone of the room in the file, which this room does not have yet. */
+function timeZoneIn({ over }: Filled): string | undefined {
+  const room = over.find(({ table }) => table === "studio");
+  return room && v.parse(zoneSchema, room.row).time_zone;
+}
+
+/** Puts the room and its teacher in their places and opens it, all at once. */
+const open = ({ db }: Services, lease: Lease, { over }: Filled): Promise<void> =>
+  db.transaction(async (tx) => {
+    for (const { table, columns, row } of over) {
+      await takeOver(tx, lease.studioId, lease.holder, table, row, columns);
+    }
+    await setCountedBy(tx, lease.studioId, COUNTING);
+    if (!(await endLease(tx, lease))) throw new Unreadable(LOST);
   });
-  if (!asCountedHere) await rebuildProjections(services, studioId);
-  await refreshStatistics(services.db);
+
+/** Takes out again what was read in, and opens the room as it was. */
+async function undo({ db, takes }: Services, lease: Lease, sounds: readonly string[] = []) {
+  await takeOut(db, lease);
+  await endLease(db, lease);
+  for (const hash of sounds) if (!(await hashInUse(db, hash))) await takes.forget(hash);
 }
 
 /**
  * Fills an empty room from the zip of another: everything or nothing, under ids of its own; what
- * another version has counted is counted again. The teacher who reads it in takes the place of the one in the file.
+ * another version has counted is counted again. Nobody enters the room meanwhile: its rows come in
+ * by short statements between those of others, and one short transaction opens it. The teacher who
+ * reads it in takes the place of the one in the file.
  */
 export async function readRoomIn(
   services: Services,
   studioId: string,
   reader: { readonly id: string; readonly name: string },
-  path: string,
+  file: string,
 ): Promise<Result<{ readonly name: string }, string>> {
-  let file: RoomFile | undefined;
+  const { db, takes, newId } = services;
+  const lease: Lease = { id: newId(), studioId, holder: reader.id };
+  const began = await db.transaction(async (tx) => {
+    if (!(await roomIsEmpty(tx, studioId))) return NOT_EMPTY;
+    return (await takeLease(tx, lease, leaseEnds(services))) ? undefined : BUSY;
+  });
+  if (began !== undefined) return err(began);
+  const filled: Filled = { name: "", counted: true, over: [], sounds: [] };
   try {
-    if (!(await roomIsEmpty(services.db, studioId))) return err(NOT_EMPTY);
-    file = await RoomFile.open(path);
-    await bring(services, file, studioId, reader);
-    return ok({ name: file.header.name });
+    const parts = services.readRoom({
+      file,
+      studioId,
+      reader,
+      shapes: await roomShapes(db),
+      tables: await tablesVersion(db),
+      counting: COUNTING,
+      sounds: await takes.folderForMore(),
+    });
+    await fill(services, lease, parts, filled);
+    if (!filled.counted) {
+      await rebuildProjections(services, studioId, { timeZone: timeZoneIn(filled) });
+    }
+    await open(services, lease, filled);
+    await refreshStatistics(db);
+    return ok({ name: filled.name });
   } catch (error) {
+    await undo(services, lease, filled.sounds);
     const sentence = told(error);
     if (sentence === undefined) throw error;
     return err(sentence);
-  } finally {
-    file?.close();
+  }
+}
+
+/** Rooms whose reading was cut off, by a crash for instance, are opened again as they were. */
+export async function openLeftRooms(services: Services): Promise<void> {
+  for (const lease of await leasesOver(services.db, new Date(services.now()))) {
+    await undo(services, lease);
   }
 }

@@ -4,6 +4,7 @@ import {
   ROOM_TABLE_NAMES,
   roomBytes,
   roomLines,
+  soundsKept,
   roomTable,
   studentsOf,
   studioById,
@@ -11,9 +12,9 @@ import {
   titlesOf,
   type RoomTableName,
 } from "~/db/queries";
-import { isPacked, once, type ArchiveEntry } from "../archive/entry";
+import { isPacked, once, soundsOf, type ArchiveEntry } from "../archive/entry";
 import { Names } from "../archive/names";
-import { dataFile, HEADER, type RoomHeader } from "../archive/room-file";
+import { dataFile, HEADER, soundFile, type RoomHeader } from "../archive/room-file";
 import type { Told } from "../archive/told";
 import { zipOf } from "../archive/write";
 import { csvText } from "../csv";
@@ -73,6 +74,7 @@ async function* entriesOf(
   services: Services,
   told: Told,
   studioId: string,
+  withSounds: boolean,
 ): AsyncGenerator<ArchiveEntry> {
   const { db } = services;
   const studio = await studioById(db, studioId);
@@ -96,6 +98,10 @@ async function* entriesOf(
   for (const { path, read } of originals.found) {
     yield { name: path, content: once(read), packed: isPacked(path) };
   }
+  if (withSounds) {
+    const sounds = await soundsKept(db, studioId);
+    yield* soundsOf(services, sounds, ({ hash }) => soundFile(hash));
+  }
   const header: RoomHeader = {
     format: "fidus-room",
     tables: await tablesVersion(db),
@@ -107,10 +113,14 @@ async function* entriesOf(
   yield { name: HEADER, content: [JSON.stringify(header, null, 2)] };
 }
 
-/** A whole room as a zip: for people as MusicXML, CSV and originals, for Fidus table by table. */
+/**
+ * A whole room as a zip: for people as MusicXML, CSV and originals, for Fidus table by table; with
+ * its recordings where they are wanted.
+ */
 export const roomAsZip = (
   services: Services,
   told: Told,
   studioId: string,
+  { withSounds }: { readonly withSounds: boolean },
 ): ReadableStream<Uint8Array> =>
-  zipOf(entriesOf(services, told, studioId), new Date(services.now()));
+  zipOf(entriesOf(services, told, studioId, withSounds), new Date(services.now()));

@@ -9,7 +9,7 @@ import {
 } from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
 import type { Services } from "../services";
-import { forgetSounds } from "./takes";
+import { forgetSounds, soundBytes } from "./takes";
 
 /** What a student has here, to be taken along or deleted. */
 export async function recordsPage({ db }: Services, studioId: string, personId: string) {
@@ -19,6 +19,8 @@ export async function recordsPage({ db }: Services, studioId: string, personId: 
     person: { id, name },
     pieces: pieces.map((piece) => ({ id: piece.id, title: piece.title })),
     belongings: await belongingsOf(db, studioId, personId),
+    /** What their recordings take up. */
+    soundBytes: await soundBytes({ db }, studioId, personId),
     /** Whoever teaches themself is not deleted: there would be no teacher. */
     deletable: role === "student",
   };

@@ -4,9 +4,10 @@ import {
   paperOf,
   piecesOfPerson,
   scoreOf,
+  soundsKept,
   studentById,
 } from "~/db/queries";
-import { isPacked, once, type ArchiveEntry } from "../archive/entry";
+import { isPacked, once, soundsOf, type ArchiveEntry } from "../archive/entry";
 import { fileNameOf, Names } from "../archive/names";
 import type { Told } from "../archive/told";
 import { zipOf } from "../archive/write";
@@ -57,10 +58,34 @@ async function* originalsOf(
   }
 }
 
-async function* entriesOf(services: Services, told: Told, studioId: string, personId: string) {
+const EXTENSIONS: Readonly<Record<string, string>> = { "audio/mpeg": "mp3", "audio/mp4": "m4a" };
+const extensionOf = (mediaType: string) => EXTENSIONS[mediaType] ?? mediaType.split("/")[1]!;
+
+/** What a student has recorded, what was said of it aloud, and what they play along with. */
+async function* recordings(services: Services, studioId: string, personId: string) {
+  const names = new Names();
+  const sounds = await soundsKept(services.db, studioId, personId);
+  yield* soundsOf(services, sounds, ({ day, what, title, media_type }) => {
+    const name = names.own([day, what, title].filter((part) => part !== null).join(", "));
+    return `recordings/${name}.${extensionOf(media_type)}`;
+  });
+}
+
+interface Wanted {
+  readonly withSounds: boolean;
+}
+
+async function* entriesOf(
+  services: Services,
+  told: Told,
+  studioId: string,
+  personId: string,
+  { withSounds }: Wanted,
+) {
   yield { name: "dictionary.csv", content: [csvText(told.dictionary)] };
   yield* studentEntries(services, told, studioId, personId, "");
   yield* originalsOf(services, studioId, personId);
+  if (withSounds) yield* recordings(services, studioId, personId);
 }
 
 /** A student's own data as a zip, with the name for it. */
@@ -69,9 +94,11 @@ export async function studentAsZip(
   told: Told,
   studioId: string,
   personId: string,
+  wanted: Wanted,
 ) {
   const { name } = await studentById(services.db, studioId, personId);
-  const zip = zipOf(entriesOf(services, told, studioId, personId), new Date(services.now()));
+  const entries = entriesOf(services, told, studioId, personId, wanted);
+  const zip = zipOf(entries, new Date(services.now()));
   return { name, zip };
 }
 

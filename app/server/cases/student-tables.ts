@@ -1,5 +1,10 @@
 import * as v from "valibot";
-import { playsOfStudent, progressOfStudent, sessionsOfStudent } from "~/db/queries";
+import {
+  handedInOfStudent,
+  playsOfStudent,
+  progressOfStudent,
+  sessionsOfStudent,
+} from "~/db/queries";
 import { logQuerySchema } from "~/forms/log";
 import type { Told } from "../archive/told";
 import type { Table } from "../csv";
@@ -19,6 +24,7 @@ export const studentTables = (
     log: async () => told.log(await wholeLog(services, studioId, personId, all)),
     sessions: async () => told.sessions(await sessionsOfStudent(db, studioId, personId)),
     plays: async () => told.plays(await playsOfStudent(db, studioId, personId)),
+    "handed-in": async () => told.handedIn(await handedInOfStudent(db, studioId, personId)),
     progress: async () => told.progress(await progressOfStudent(db, studioId, personId)),
   };
 };

@@ -16,6 +16,7 @@ import {
   passageById,
   putHeard,
   sessionById,
+  soundsKept,
   spokenOf,
   studentById,
   studioById,
@@ -320,3 +321,11 @@ export async function sweepTakes({ db, takes, now }: Pick<Services, "db" | "take
   await deleteTakesBefore(db, new Date(now()).toISOString().slice(0, 10));
   return takes.sweep(await takeHashes(db));
 }
+
+/** Bytes of the recordings of a room or a student that an export with them holds. */
+export const soundBytes = async (
+  { db }: Pick<Services, "db">,
+  studioId: string,
+  personId?: string,
+): Promise<number> =>
+  (await soundsKept(db, studioId, personId)).reduce((sum, { bytes }) => sum + bytes, 0);

@@ -104,6 +104,20 @@ export class TakeFiles {
     return { hash };
   }
 
+  /** Where files may be written that {@link adopt} takes over. */
+  async folderForMore(): Promise<string> {
+    const folder = path.join(this.directory, "coming");
+    await mkdir(folder, { recursive: true, mode: 0o700 });
+    return folder;
+  }
+
+  /** Takes over a file that was written into {@link folderForMore}, whole and with this hash. */
+  async adopt(name: string, hash: string): Promise<void> {
+    const to = this.whole(hash);
+    await mkdir(path.dirname(to), { recursive: true, mode: 0o700 });
+    await rename(this.coming(name), to);
+  }
+
   /** The first bytes of what has come. */
   async head(id: string, bytes: number): Promise<Uint8Array> {
     const handle = await open(this.coming(id), "r");

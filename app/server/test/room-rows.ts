@@ -1,4 +1,5 @@
 import * as v from "valibot";
+import { ownIds, withOwnIds, wordsWithOwnIds } from "~/server/archive/ids";
 import type { Queries } from "~/db/client";
 import { LEFT_OUT, roomTable, ROOM_TABLE_NAMES, tableNames } from "~/db/queries";
 
@@ -19,9 +20,25 @@ export async function roomRows(db: Queries, studioId: string): Promise<Record<st
       `select (to_jsonb(t) - $2::text[])::text as line from ${table} t where ${which}`,
       [studioId, leaves],
     );
-    all[table] = rows.map(({ line }) => line).sort();
+    all[table] = rows.map(({ line }) => JSON.stringify(JSON.parse(line))).toSorted();
   }
   return all;
+}
+
+/** Rows as they are in a room that read them in, where those that are known have other ids. */
+export function asRowsOf(
+  rows: readonly string[],
+  studioId: string,
+  known: ReadonlyMap<string, string>,
+): string[] {
+  const own = ownIds(studioId, known);
+  return rows
+    .map((line) => {
+      const row = withOwnIds(JSON.parse(line), own) as Record<string, unknown>;
+      if (typeof row.key === "string") row.key = wordsWithOwnIds(row.key, own);
+      return JSON.stringify(row);
+    })
+    .toSorted();
 }
 
 /** Tables that are neither carried with a room nor named as left out. */

@@ -10,6 +10,7 @@ import { openRoom } from "../cases/open-room";
 import { cutPassage, setLadder } from "../cases/passages";
 import { passagePart, startSession } from "../cases/start-session";
 import { takesAside } from "./takes-aside";
+import { readRoomHere } from "../archive/read-in-thread";
 import { workHere } from "../score/work";
 import type { Services } from "../services";
 
@@ -39,6 +40,16 @@ export const ladder = (change: object = {}) =>
     ...change,
   });
 
+/** What use cases are given, over a database and at a time. */
+export const servicesOver = (db: Database, now: () => number): Services => ({
+  db,
+  now,
+  newId: randomUUID,
+  scores: workHere(),
+  readRoom: readRoomHere,
+  takes: takesAside(),
+});
+
 /** One database for all the rooms of a test file: each test has a room of its own in it. */
 let house: Promise<Database> | undefined;
 afterAll(async () => (await house)?.close());
@@ -50,13 +61,7 @@ afterAll(async () => (await house)?.close());
 export async function furnishedRoom({ alone = false } = {}) {
   const db = await (alone ? memoryDatabase() : (house ??= memoryDatabase()));
   const clock = { now: NOON };
-  const services: Services = {
-    db,
-    now: () => clock.now,
-    newId: randomUUID,
-    scores: workHere(),
-    takes: takesAside(),
-  };
+  const services = servicesOver(db, () => clock.now);
   const open = async (room: string) => {
     const names = { room, teacher: "Odile", name: "Tomasz", instrument: "mandolin" };
     const opened = await openRoom(services, { ...names, self: false, timeZone: "Europe/London" });

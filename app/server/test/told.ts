@@ -9,6 +9,7 @@ export const UNTOLD: Told = {
   log: nothing,
   sessions: nothing,
   plays: nothing,
+  handedIn: nothing,
   progress: nothing,
   bars: (from, to) => `${from} ${to}`,
   flawed: String,
