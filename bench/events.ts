@@ -44,7 +44,7 @@ function playsFrom(startsAt: number, plays: number): SessionEvent[] {
 async function oneStudent(services: Services) {
   const names = { room: "Years", teacher: "Odile", self: false, name: "First", instrument: "" };
   const opened = await openRoom(services, { ...names, timeZone: "Europe/London" });
-  if (!opened.ok) throw new Error(opened.error.signIn);
+  if (!opened.ok) throw new Error(JSON.stringify(opened.error));
   const { studioId, studentId: personId } = opened.value;
   const piece = { title: "Years", notes: "", origin: "", kind: "piece" as const, bars: 16 };
   const form = readPieceForm(

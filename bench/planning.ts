@@ -132,7 +132,7 @@ const PIECE = {
 async function fullRoom(services: Services & { db: Database }) {
   const names = { room: "Full", teacher: "Odile", self: false, name: "First", instrument: "" };
   const opened = await openRoom(services, { ...names, timeZone: "Europe/London" });
-  if (!opened.ok) throw new Error(opened.error.signIn);
+  if (!opened.ok) throw new Error(JSON.stringify(opened.error));
   const { studioId, studentId } = opened.value;
   const today = dayOf(services.now(), "Europe/London");
   for (let n = 0; n < STUDENTS; n++) {

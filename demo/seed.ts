@@ -294,7 +294,7 @@ export async function seedDemo(services: Services, root: string): Promise<void> 
     name: first!.name,
     instrument: first!.instrument,
   });
-  if (!opened.ok) throw new Error(opened.error.signIn);
+  if (!opened.ok) throw new Error(JSON.stringify(opened.error));
   const { studioId, studentId } = opened.value;
   const { name, inDays } = ROOM.concert;
   await setConcert(past, studioId, { name, day: addDays(today, inDays) });

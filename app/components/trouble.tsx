@@ -22,6 +22,7 @@ export function Trouble({ error }: { error: unknown }) {
   const { title, sentence } = told(error);
   return (
     <main className={styles.page}>
+      <title>{words.title(title)}</title>
       <h1>{title}</h1>
       <p>{sentence}</p>
       <a href="/" className={pressLook({ kind: "filled" })}>

@@ -1,5 +1,7 @@
 import { AccessPage } from "~/features/access/access-page";
+import { addressOf, callerOf } from "~/server/access/door";
 import { forStudent } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { accessActSchema, accessPage, actOnAccess, qrOf } from "~/server/cases/access";
 import { readForm } from "~/server/form";
@@ -18,12 +20,12 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
-    const form = readForm(await asked.request.formData(), accessActSchema);
+    const form = readForm(await formOf(asked.request), accessActSchema);
     if (!form.ok) return refused(form.error);
     const done = await actOnAccess(services, studioId, personId, form.value);
     if (done === "done") return { shown: undefined, done: form.value.act };
     if (done.kind === "code") return { shown: { ...done, qr: undefined }, done: undefined };
-    const address = new URL(done.secret, asked.request.url).href;
+    const address = addressOf(callerOf(asked.context), asked.request, done.secret);
     const qr = await qrOf(address);
     return { shown: { ...done, secret: address, qr }, done: undefined };
   });

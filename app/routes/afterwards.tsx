@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { AfterwardsPage } from "~/features/afterwards/afterwards-page";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { sayAfterwards } from "~/server/cases/say-afterwards";
 import { adviceOf } from "~/server/cases/advice";
@@ -29,7 +30,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forSession(asked, "practise", async ({ services, studioId, sessionId }) => {
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     const done = await sayAfterwards(services, studioId, sessionId, form);
     return done.ok ? undefined : refused(done.error);
   });

@@ -1,4 +1,5 @@
 import { ByHeartPage } from "~/features/by-heart/by-heart-page";
+import { formOf } from "~/server/body";
 import { idsOf, refused } from "~/server/boundary";
 import { actOnHeart, byHeartPage } from "~/server/cases/by-heart";
 import { forStudent } from "~/server/access/guard";
@@ -20,7 +21,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "practise", async ({ services, studioId, personId }) => {
     const of = { studioId, personId, ...idsOf(asked.params, "pieceId") };
-    const done = await actOnHeart(services, of, await asked.request.formData());
+    const done = await actOnHeart(services, of, await formOf(asked.request));
     return done.ok ? undefined : refused(done.error);
   });
 

@@ -1,5 +1,6 @@
 import { data } from "react-router";
 import { DemonstrationsPage } from "~/features/demonstration/demonstrations-page";
+import { formOf } from "~/server/body";
 import { idsOf } from "~/server/boundary";
 import {
   addDemonstration,
@@ -30,7 +31,7 @@ const told = (marked?: string) => ({ sentence: undefined, marked });
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId }) => {
     const of = { studioId, ...idsOf(asked.params, "pieceId") };
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     const act = form.get("act");
     if (act === "mark") {
       const done = await markDemonstration(services, of, form);

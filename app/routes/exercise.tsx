@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { ExercisePage } from "~/features/exercise/exercise-page";
+import { formOf } from "~/server/body";
 import { idsOf, refused } from "~/server/boundary";
 import { drawSchema, exercisePage } from "~/server/cases/exercise-page";
 import { giveExercise } from "~/server/cases/exercises";
@@ -20,7 +21,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     if (form.get("intent") === "give") {
       const { id } = idsOf({ id: String(form.get("id")) }, "id");
       await giveExercise(services, studioId, id, [personId]);

@@ -1,6 +1,7 @@
 import { redirect } from "react-router";
 import { MembersPage } from "~/features/group/members-page";
 import { forTeacher } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { idsOf, refused } from "~/server/boundary";
 import { deleteGroup, groupPage, writeGroup } from "~/server/cases/groups";
 import { words } from "~/words";
@@ -18,7 +19,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
     const { groupId } = idsOf(asked.params, "groupId");
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     if (form.get("act") === "delete") {
       await deleteGroup(services, studioId, groupId);
       throw redirect(`/studio/${studioId}/groups`);

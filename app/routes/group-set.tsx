@@ -2,6 +2,7 @@ import { useState } from "react";
 import { redirect } from "react-router";
 import { SetPage } from "~/features/group/set-page";
 import { forTeacher } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { idsOf, refused } from "~/server/boundary";
 import { groupBoard } from "~/server/cases/group-board";
 import { setGroupItem } from "~/server/cases/groups";
@@ -27,7 +28,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
     const { groupId } = idsOf(asked.params, "groupId");
-    const done = await setGroupItem(services, studioId, groupId, await asked.request.formData());
+    const done = await setGroupItem(services, studioId, groupId, await formOf(asked.request));
     if (!done.ok) return refused(done.error);
     throw redirect(`/studio/${studioId}/groups/${groupId}`);
   });

@@ -1,5 +1,6 @@
 import { Board } from "~/features/group/board";
 import { forTeacher } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { idsOf } from "~/server/boundary";
 import { groupBoard } from "~/server/cases/group-board";
 import { takeBackItem } from "~/server/cases/groups";
@@ -19,7 +20,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 /** What is set can be taken back. */
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     const { item } = idsOf({ item: String(form.get("take-back")) }, "item");
     await takeBackItem(services, studioId, item);
     return null;

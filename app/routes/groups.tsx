@@ -1,6 +1,7 @@
 import { redirect } from "react-router";
 import { GroupsPage } from "~/features/group/groups-page";
 import { forTeacher } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { groupsPage, writeGroup } from "~/server/cases/groups";
 import { words } from "~/words";
@@ -18,7 +19,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
     const id = services.newId();
-    const done = await writeGroup(services, studioId, id, await asked.request.formData());
+    const done = await writeGroup(services, studioId, id, await formOf(asked.request));
     if (!done.ok) return refused(done.error);
     throw redirect(`/studio/${studioId}/groups/${id}`);
   });

@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { WorkshopPage } from "~/features/workshop/workshop-page";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { passageOf, setLadder } from "~/server/cases/passages";
 import { readLadder, workshopPage } from "~/server/cases/workshop";
@@ -21,7 +22,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 export const action = (asked: Route.ActionArgs) =>
   forPassage(asked, "teach", async ({ services, studioId, passageId }) => {
     const passage = await passageOf(services, studioId, passageId);
-    const ladder = readLadder(await asked.request.formData(), passage);
+    const ladder = readLadder(await formOf(asked.request), passage);
     if (!ladder.ok) return refused(ladder.error);
     await setLadder(services, studioId, passageId, ladder.value);
     throw redirect(`/studio/${studioId}/students/${passage.personId}/today`);

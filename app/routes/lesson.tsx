@@ -1,6 +1,7 @@
 import { data } from "react-router";
 import { LessonPage } from "~/features/lesson/lesson-page";
 import { forStudent } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { idsOf } from "~/server/boundary";
 import { giveAtLesson } from "~/server/cases/exercises";
 import { lessonPage } from "~/server/cases/lesson";
@@ -25,7 +26,7 @@ const REFUSED = 422;
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
     const today = await roomToday(services, studioId);
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     if (form.get("act") === "exercise") {
       const { id } = idsOf({ id: String(form.get("id")) }, "id");
       return { passages: await giveAtLesson(services, studioId, personId, id) };

@@ -1,6 +1,7 @@
 import { LibraryPage } from "~/features/library/library-page";
 import { schoolsCalled } from "~/features/library/schools-called";
 import { libraryQuerySchema } from "~/forms/library";
+import { formOf } from "~/server/body";
 import { idsOf, refused } from "~/server/boundary";
 import { giveExercise } from "~/server/cases/exercises";
 import { readGiven } from "~/server/cases/give";
@@ -21,7 +22,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     const intent = form.get("intent");
     if (intent === "give") {
       const { id } = idsOf({ id: String(form.get("id")) }, "id");

@@ -1,5 +1,6 @@
 import { WeekPage } from "~/features/plan/week-page";
 import { forStudent } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { addByHand, undoByHand } from "~/server/cases/by-hand";
 import { markStands } from "~/server/cases/memory";
@@ -32,7 +33,7 @@ const ACTS: Readonly<Record<string, Act>> = {
 
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "practise", async ({ services, studioId, personId }) => {
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     const act = ACTS[String(form.get("act"))] ?? addByHand;
     const done = await act(services, studioId, personId, form);
     if (!done.ok) return refused(done.error);

@@ -2,6 +2,7 @@ import { redirect } from "react-router";
 import { PasswordPage } from "~/features/access/password-page";
 import { credentialsFormSchema } from "~/forms/credentials";
 import { callerOf, goWith } from "~/server/access/door";
+import { formOf } from "~/server/body";
 import { answering, refused } from "~/server/boundary";
 import { choosePassword } from "~/server/cases/passwords";
 import { beginSignIn, signOut } from "~/server/cases/sign-in";
@@ -30,7 +31,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 export const action = (asked: Route.ActionArgs) =>
   answering(async () => {
     const who = await teacher(asked);
-    const form = readForm(await asked.request.formData(), credentialsFormSchema);
+    const form = readForm(await formOf(asked.request), credentialsFormSchema);
     if (!form.ok) {
       const { errors, values } = form.error;
       return refused({ errors, values: withoutPassword(values) });

@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { PieceForm } from "~/features/piece/piece-form";
+import { formOf } from "~/server/body";
 import { idsOf, refused } from "~/server/boundary";
 import { changePiece } from "~/server/cases/add-piece";
 import { piecePage } from "~/server/cases/passage-pages";
@@ -22,7 +23,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
     const { pieceId } = idsOf(asked.params, "pieceId");
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     const done = await changePiece(services, studioId, pieceId, form);
     if (!done.ok) return refused(done.error);
     await measurePassages(services, { studioId, personId, pieceId });

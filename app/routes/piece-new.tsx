@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { PieceForm } from "~/features/piece/piece-form";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { pieceByHand } from "~/server/cases/add-piece";
 import { pieceFromPages } from "~/server/cases/paper";
@@ -19,7 +20,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     const way = form.has("page") ? pieceFromPages : form.has("file") ? pieceFromFile : pieceByHand;
     const added = await way(services, studioId, personId, form);
     if (!added.ok) return refused(added.error);

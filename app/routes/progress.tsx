@@ -1,4 +1,5 @@
 import { ProgressPage } from "~/features/progress/progress-page";
+import { formOf } from "~/server/body";
 import { progressPage } from "~/server/cases/passage-pages";
 import { forPassage } from "~/server/access/guard";
 import { refused } from "~/server/boundary";
@@ -22,7 +23,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forPassage(asked, "teach", async ({ services, studioId, passageId }) => {
-    const set = await setTarget(services, studioId, passageId, await asked.request.formData());
+    const set = await setTarget(services, studioId, passageId, await formOf(asked.request));
     return set.ok ? { changed: set.value } : refused(set.error);
   });
 

@@ -3,6 +3,7 @@ import * as v from "valibot";
 import { RecordsPage } from "~/features/records/records-page";
 import { forStudent } from "~/server/access/guard";
 import { may } from "~/server/access/who";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { deleteForGood, recordsPage } from "~/server/cases/student-gone";
 import { readForm } from "~/server/form";
@@ -26,7 +27,7 @@ const deleteSchema = v.object({ name: v.optional(v.string(), "") });
 
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
-    const form = readForm(await asked.request.formData(), deleteSchema);
+    const form = readForm(await formOf(asked.request), deleteSchema);
     if (!form.ok) return refused(form.error);
     const gone = await deleteForGood(services, studioId, personId, form.value.name);
     if (!gone.ok) return refused(gone.error);

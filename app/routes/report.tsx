@@ -2,6 +2,7 @@ import { data } from "react-router";
 import { ReportPage } from "~/features/report/report-page";
 import { reportQuerySchema } from "~/forms/report";
 import { forTeacher } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { keepRule, reportPage } from "~/server/cases/report";
 import { readQuery } from "~/server/query";
 import { words } from "~/words";
@@ -18,7 +19,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
-    const done = await keepRule(services, studioId, await asked.request.formData());
+    const done = await keepRule(services, studioId, await formOf(asked.request));
     return done.ok
       ? { kept: true, refusal: undefined }
       : data({ kept: false, refusal: done.error }, { status: 422 });

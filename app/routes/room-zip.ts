@@ -3,6 +3,7 @@ import { told } from "~/features/records/told";
 import { forTeacher } from "~/server/access/guard";
 import { withReceived } from "~/server/archive/received";
 import { wantsRecordings, zipAnswer } from "~/server/archive/zip-answer";
+import { insistOnMethod } from "~/server/body";
 import { readRoomIn } from "~/server/cases/room-in";
 import { roomAsZip } from "~/server/cases/room-out";
 import { roomOf } from "~/server/cases/rooms";
@@ -19,6 +20,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 /** A room that was taken along is read into this one, which is empty. */
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId, who }) => {
+    insistOnMethod(asked.request, "POST");
     const reader = { id: who.personId, name: who.name };
     const read = await withReceived(asked.request, (file) =>
       readRoomIn(services, studioId, reader, file),

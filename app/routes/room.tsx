@@ -1,5 +1,6 @@
 import { RoomPage } from "~/features/records/room-page";
 import { forTeacher } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { rateBy, ratingScale } from "~/server/cases/rating-scale";
 import { isEmptyRoom } from "~/server/cases/rooms";
@@ -22,7 +23,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 /** How many days takes are kept, or how what is handed in is rated. */
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     const rates = form.get("what") === "ratings";
     const done = await (rates ? rateBy : keepTakesFor)(services, studioId, form);
     if (!done.ok) return refused(done.error);

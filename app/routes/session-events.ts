@@ -1,6 +1,7 @@
 import * as v from "valibot";
 import { sessionEventSchema } from "~/core/session";
 import { forSession } from "~/server/access/guard";
+import { jsonOf } from "~/server/body";
 import { appendEvents } from "~/server/cases/append-events";
 import { storedEvents } from "~/server/cases/stand";
 import type { Route } from "./+types/session-events";
@@ -28,16 +29,7 @@ const refuse = (status: number, sentence: string, more: object = {}) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forSession(asked, "practise", async ({ services, studioId, sessionId }) => {
-    const text = await asked.request.text();
-    if (text.length > MOST_BYTES) return refuse(413, "That is too much at once.");
-    const read = v.safeParse(v.pipe(v.string(), v.parseJson(), batchSchema), text);
-    if (!read.success) return refuse(400, read.issues[0].message);
-    const done = await appendEvents(
-      services,
-      studioId,
-      sessionId,
-      read.output.events,
-      read.output.sentAt,
-    );
+    const { events, sentAt } = await jsonOf(asked.request, batchSchema, MOST_BYTES);
+    const done = await appendEvents(services, studioId, sessionId, events, sentAt);
     return done.ok ? Response.json(done.value) : refuse(409, done.error.sentence, done.error);
   });

@@ -1,5 +1,6 @@
 import * as v from "valibot";
 import { forSession } from "~/server/access/guard";
+import { bytesOf, insistOnMethod, jsonOf } from "~/server/body";
 import { idsOf } from "~/server/boundary";
 import { keepTake, takeCome, takeMore, takeWholeSchema } from "~/server/cases/takes";
 import type { Route } from "./+types/session-take";
@@ -31,14 +32,12 @@ export const action = (asked: Route.ActionArgs) =>
     if (request.method === "PUT") {
       const from = v.safeParse(fromSchema, new URL(request.url).searchParams.get("from"));
       if (!from.success) return refuse(400, from.issues[0].message);
-      const bytes = new Uint8Array(await request.arrayBuffer());
+      const bytes = await bytesOf(request);
       const more = await takeMore(services, of, from.output, bytes);
       return more.ok ? Response.json(more.value) : refuse(more.error.status, more.error.sentence);
     }
-    const text = await request.text();
-    if (text.length > MOST_TEXT) return refuse(413, "That is too much at once.");
-    const read = v.safeParse(v.pipe(v.string(), v.parseJson(), takeWholeSchema), text);
-    if (!read.success) return refuse(400, read.issues[0].message);
-    const kept = await keepTake(services, of, read.output);
+    insistOnMethod(request, "PUT", "POST");
+    const whole = await jsonOf(request, takeWholeSchema, MOST_TEXT);
+    const kept = await keepTake(services, of, whole);
     return kept.ok ? Response.json(kept.value) : refuse(kept.error.status, kept.error.sentence);
   });

@@ -1,5 +1,6 @@
 import { SheetPage } from "~/features/plan/sheet-page";
 import { forStudent } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { idsOf, refused } from "~/server/boundary";
 import { otherStudents, readGivenItems } from "~/server/cases/give";
 import { giveWeek } from "~/server/cases/give-week";
@@ -24,7 +25,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 /** Items of this week are given to others. */
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
-    const given = readGivenItems(await asked.request.formData());
+    const given = readGivenItems(await formOf(asked.request));
     if (!given.ok) return refused(given.error);
     const { weekId } = idsOf(asked.params, "weekId");
     return { given: await giveWeek(services, studioId, { personId, weekId }, given.value) };

@@ -1,6 +1,7 @@
 import * as v from "valibot";
 import { SignInPage } from "~/features/access/sign-in-page";
 import { callerOf, goWith, ownPath } from "~/server/access/door";
+import { formOf } from "~/server/body";
 import { answering, refused } from "~/server/boundary";
 import {
   peopleOfDemo,
@@ -38,7 +39,7 @@ export const loader = ({ request, context }: Route.LoaderArgs) =>
 
 export const action = ({ request, context }: Route.ActionArgs) =>
   answering(async () => {
-    const form = readForm(await request.formData(), wayIn);
+    const form = readForm(await formOf(request), wayIn);
     if (!form.ok) {
       const { errors, values } = form.error;
       return refused({ errors, values: withoutPassword(values) });

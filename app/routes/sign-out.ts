@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { callerOf, goWith } from "~/server/access/door";
+import { formOf } from "~/server/body";
 import { answering } from "~/server/boundary";
 import { signOut } from "~/server/cases/sign-in";
 import { servicesOf } from "~/server/context";
@@ -12,7 +13,7 @@ export const action = ({ request, context }: Route.ActionArgs) =>
   answering(async () => {
     const { door, who } = callerOf(context);
     const known = await who();
-    const everywhere = (await request.formData()).get("everywhere") === "yes";
+    const everywhere = (await formOf(request)).get("everywhere") === "yes";
     if (known) await signOut(servicesOf(context), known, everywhere);
     throw await goWith(door, undefined, "/sign-in");
   });

@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { StudentForm } from "~/features/student/student-form";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { addStudent } from "~/server/cases/open-room";
 import { roomOf } from "~/server/cases/rooms";
@@ -16,7 +17,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
-    const form = readForm(await asked.request.formData(), studentSchema);
+    const form = readForm(await formOf(asked.request), studentSchema);
     if (!form.ok) return refused(form.error);
     const personId = await addStudent(services, studioId, form.value);
     throw redirect(`/studio/${studioId}/students/${personId}/pieces/new`);

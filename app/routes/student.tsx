@@ -1,4 +1,5 @@
 import { StudentPage } from "~/features/student/student-page";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { answer, answerSchema } from "~/server/cases/questions";
 import { studentPage } from "~/server/cases/student-pages";
@@ -22,7 +23,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 /** A question is answered, or closed. */
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId }) => {
-    const form = readForm(await asked.request.formData(), answerSchema);
+    const form = readForm(await formOf(asked.request), answerSchema);
     if (!form.ok) return refused(form.error);
     await answer(services, studioId, personId, form.value);
     return { closed: form.value.id };

@@ -1,5 +1,7 @@
 import { ManyStudentsPage } from "~/features/student/many-students-page";
+import { addressOf, callerOf } from "~/server/access/door";
 import { forTeacher } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { qrOf } from "~/server/cases/access";
 import { addMany, readList } from "~/server/cases/many-students";
@@ -14,12 +16,12 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
-    const list = (await asked.request.formData()).get("list");
+    const list = (await formOf(asked.request)).get("list");
     const read = readList(typeof list === "string" ? list : "");
     if (!read.ok) return refused(read.error);
     const tickets = await addMany(services, studioId, read.value);
     const shown = tickets.map(async ({ link, ...rest }) => {
-      const address = new URL(link, asked.request.url).href;
+      const address = addressOf(callerOf(asked.context), asked.request, link);
       return { ...rest, address, qr: await qrOf(address) };
     });
     return { tickets: await Promise.all(shown) };

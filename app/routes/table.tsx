@@ -1,6 +1,7 @@
 import { data } from "react-router";
 import { TablePage } from "~/features/records/table-page";
 import { forTeacher } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { bringTableIn, tablePage } from "~/server/cases/table-in";
 import { words } from "~/words";
 import { tableWords } from "~/words/table-in";
@@ -16,7 +17,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
-    const sent = (await asked.request.formData()).get("table");
+    const sent = (await formOf(asked.request)).get("table");
     const brought = await bringTableIn(services, studioId, typeof sent === "string" ? sent : "");
     return brought.ok
       ? { brought: brought.value }

@@ -3,6 +3,7 @@ import * as v from "valibot";
 import { err, type Result } from "~/core/result";
 import { TakePage } from "~/features/take/take-page";
 import { forTake } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { answerTo, commentOn, handIn, handInsOf } from "~/server/cases/hand-ins";
 import { dropTake, dropTakesOf, letParents, sayHeard, takePage } from "~/server/cases/takes";
@@ -48,7 +49,7 @@ const TEACHERS = "Only the teacher says that.";
 /** Says what was heard, hands it in, answers it, or deletes the take, or all of its student's. */
 export const action = (asked: Route.ActionArgs) =>
   forTake(asked, "hear", async ({ services, studioId, takeId, personId, who }) => {
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     const what = form.get("what");
     if (what === "heard") {
       const said = await sayHeard(services, studioId, { takeId, listener: who.personId }, form);

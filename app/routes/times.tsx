@@ -1,6 +1,7 @@
 import { redirect } from "react-router";
 import { TimesPage } from "~/features/plan/times-page";
 import { forStudent } from "~/server/access/guard";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { chooseTimes, timesPage } from "~/server/cases/times";
 import { words } from "~/words";
@@ -19,7 +20,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "practise", async ({ services, studioId, personId, who }) => {
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     const teaches = who.role === "teacher";
     const done = await chooseTimes(services, studioId, personId, form, teaches);
     if (!done.ok) return refused(done.error);

@@ -1,5 +1,6 @@
 import { redirect } from "react-router";
 import { TodayPage } from "~/features/today/today-page";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { actOnToday } from "~/server/cases/act-on-today";
 import { readToday } from "~/server/cases/read-today";
@@ -25,7 +26,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forStudent(asked, "practise", async ({ services, studioId, personId }) => {
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     if (form.has("act")) {
       const done = await actOnToday(services, studioId, personId, form);
       return done.ok ? { done: done.value.act } : refused(done.error);

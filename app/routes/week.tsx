@@ -1,4 +1,5 @@
 import { WeekBoard } from "~/features/week/week-board";
+import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { chooseConcert } from "~/server/cases/concert";
 import { waitingPage } from "~/server/cases/hand-ins";
@@ -17,7 +18,7 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
-    const done = await chooseConcert(services, studioId, await asked.request.formData());
+    const done = await chooseConcert(services, studioId, await formOf(asked.request));
     return done.ok ? undefined : refused(done.error);
   });
 

@@ -22,13 +22,28 @@ const commonHeaders: RequestHandler = (_request, response, next) => {
   next();
 };
 
+const HEALTH = "/health";
+
+/** Where people open one address, nobody is answered under another; only whether it is up. */
+const underItsName =
+  (origin: string | undefined): RequestHandler =>
+  (request, response, next) => {
+    const asked = request.headers.host;
+    if (!origin || request.path === HEALTH || asked === new URL(origin).host) return next();
+    response.status(421).type("text").send(`Fidus is at ${origin} and answers nowhere else.`);
+  };
+
 /** Anything that changes something comes from our own pages. */
-const sameOriginOnly: RequestHandler = (request, response, next) => {
-  if (SAFE_METHODS.has(request.method)) return next();
-  const { origin, host } = request.headers;
-  if (origin && URL.canParse(origin) && new URL(origin).host === host) return next();
-  response.status(403).type("text").send("This request did not come from a page of Fidus.");
-};
+const sameOriginOnly =
+  (ours: string | undefined): RequestHandler =>
+  (request, response, next) => {
+    if (SAFE_METHODS.has(request.method)) return next();
+    const { origin, host } = request.headers;
+    const isOurs =
+      origin && URL.canParse(origin) && (ours ? origin === ours : new URL(origin).host === host);
+    if (isOurs) return next();
+    response.status(403).type("text").send("This request did not come from a page of Fidus.");
+  };
 
 const MOST_BYTES = 2_000_000;
 /** A file of music and the images of its pages, and what their form puts round them. */
@@ -104,7 +119,8 @@ export function createHttp({
   const app = express();
   app.disable("x-powered-by");
   if (behindProxy) app.set("trust proxy", "loopback");
-  app.use(commonHeaders, sameOriginOnly, smallEnough, compression());
+  const { origin } = door;
+  app.use(commonHeaders, underItsName(origin), sameOriginOnly(origin), smallEnough, compression());
   if (development) app.use(development);
   if (clientFolder) {
     const assets = path.join(clientFolder, "assets");

@@ -5,10 +5,12 @@ import path from "node:path";
 import type { RequestHandler } from "express";
 import type { ServerBuild } from "react-router";
 import * as v from "valibot";
+import { speakPlainly } from "~/core/result";
 import { openDatabase } from "~/db/client";
 import { allStudios, refreshStatistics } from "~/db/queries";
 import { seedDemo } from "../../demo/seed";
 import { cookieSecret, signInCookie } from "./access/cookie";
+import { invite as writeInvitation, Opening } from "./access/opening";
 import { Throttle } from "./access/throttle";
 import { linksForTeachers } from "./cases/passwords";
 import { recount, type Uncounted } from "./cases/rebuild";
@@ -102,9 +104,18 @@ export async function rebuild({ root, variables }: StartOptions): Promise<void> 
   }
 }
 
+/** Writes an invitation to open a studio, good once, and tells its address; the server may be running. */
+export async function invite({ root, variables }: StartOptions): Promise<string> {
+  const { dataDir, host, port, origin } = readEnvironment(root, variables);
+  const secret = await writeInvitation(dataDir);
+  return `${origin ?? `http://${host}:${port}`}/open?invitation=${secret}`;
+}
+
 /** Opens the data, fills the demo when asked to, and listens. */
 export async function start({ root, variables, development }: StartOptions): Promise<Running> {
-  const { dataDir, host, port, demo, secret, https, ...time } = readEnvironment(root, variables);
+  speakPlainly();
+  const environment = readEnvironment(root, variables);
+  const { dataDir, host, port, demo, secret, https, origin, ...time } = environment;
   const db = await openDatabase(root, dataDir, leave);
   const now = clockOf(time);
   const scores = workInThread(path.join(root, "build/threads/score.js"));
@@ -118,13 +129,15 @@ export async function start({ root, variables, development }: StartOptions): Pro
     await refreshStatistics(db);
     await sweepTakes(services);
     const sweeping = setInterval(() => void sweepTakes(services).catch(tellFault), SWEEP_MS);
-    const opening = setInterval(() => void openLeftRooms(services).catch(tellFault), LEASES_MS);
-    for (const timer of [sweeping, opening]) timer.unref();
+    const reopening = setInterval(() => void openLeftRooms(services).catch(tellFault), LEASES_MS);
+    for (const timer of [sweeping, reopening]) timer.unref();
+    const opening = new Opening(environment.rooms, dataDir, environment.openings, Date.now);
+    await opening.sweep();
     const cookie = signInCookie(await cookieSecret(dataDir, secret), https);
     const app = createHttp({
       services,
       behindProxy: https,
-      door: { cookie, throttle: new Throttle(Date.now), demo },
+      door: { cookie, throttle: new Throttle(Date.now), opening, origin, demo },
       ...(development
         ? { build: development.build, development: development.middleware }
         : {
@@ -147,7 +160,7 @@ export async function start({ root, variables, development }: StartOptions): Pro
       notices: links.map(({ name, path: way }) => `${name} sets a password at ${address}${way}`),
       async close() {
         clearInterval(sweeping);
-        clearInterval(opening);
+        clearInterval(reopening);
         server.closeAllConnections();
         await new Promise((resolve) => server.close(resolve));
         await Promise.all([db.close(), scores.close()]);

@@ -39,6 +39,13 @@ export const desk = {
     signOut: (name: string) => `Sign out ${name}`,
   },
   openRoom: {
+    /** Why no studio can be opened. */
+    closed: {
+      "not-invited":
+        "Studios are set up by invitation here. Ask whoever runs this server for one. If you had one, it has been used or is too old.",
+      "not-first": "This server has its studio already. Ask its teacher for a link to sign in.",
+      "too-many": "Many studios have been set up from here in the last hour. Try again later.",
+    },
     title: "Open your music room",
     lead: "Your room, yourself and a first student. Then a piece, a passage, a ladder, and it can be played.",
     drawing:

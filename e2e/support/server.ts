@@ -34,6 +34,8 @@ export class FidusServer {
         FIDUS_DATA: dataDir,
         FIDUS_PORT: String(port),
         FIDUS_DEMO: demo ? "1" : "0",
+        // Every journey has a studio of its own.
+        FIDUS_OPENINGS: "100000",
         ...(daysFile ? { FIDUS_DAYS_FILE: daysFile } : {}),
         ...(clock ? { FIDUS_CLOCK: `${clock.real},${clock.virtual},${clock.rate}` } : {}),
       },

@@ -1,2 +1,2 @@
 export { assert, err, ok, unreachable, type Result } from "./result";
-export { sentences } from "./sentences";
+export { sentences, speakPlainly } from "./sentences";

@@ -63,6 +63,11 @@ describe("queries", () => {
     await expect(handle!.execute(...insert("Too late"))).rejects.toThrow("over");
     const left = "select name from studio where name in ('Behind it', 'Too late')";
     expect(await db.many(names, left)).toEqual([]);
+    const told = db.transaction(async (tx) => {
+      tx.execute(...insert("")).catch(() => undefined);
+      await tx.execute(...insert("Behind it"));
+    });
+    await expect(told).rejects.toMatchObject({ kind: "check" });
   });
 
   test("reaching past a transaction for the database throws instead of waiting for ever", async () => {

@@ -74,8 +74,14 @@ export function createDatabase(engine: Engine): Database {
     transaction: (work) =>
       inTurn(async () => {
         let over = false;
+        let first: unknown;
         const tx = queriesOver((sql, params) =>
-          over ? Promise.reject(new Error("The transaction is over.")) : run(sql, params),
+          over
+            ? Promise.reject(new Error("The transaction is over."))
+            : run(sql, params).catch((failure: unknown) => {
+                // What was asked for behind it is refused for its sake: that is no reason of its own.
+                throw (first ??= failure);
+              }),
         );
         // What follows is done after it anyway: its answer need not be waited for.
         const begun = run("begin", []);

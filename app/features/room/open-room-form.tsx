@@ -39,6 +39,11 @@ export function OpenRoomForm({ refused }: { refused: Refused | undefined }) {
         <Typography variant="h1">{openRoom.title}</Typography>
         <p className={styles.lead}>{openRoom.lead}</p>
         <SentForm schema={roomFormSchema} values={EMPTY} refused={refused} className={styles.form}>
+          {refused?.errors.form && (
+            <p role="alert" className={styles.wide}>
+              {refused.errors.form}
+            </p>
+          )}
           <RoomFields />
           <SubmitButton variant="contained" size="large" className={styles.wide!}>
             {openRoom.submit}

@@ -2,12 +2,18 @@ import { createContext, redirect, type Cookie, type RouterContextProvider } from
 import { whoIs, type Who } from "~/db/queries";
 import type { Services } from "../services";
 import { signInIdOf } from "./cookie";
+import { networkOf } from "./network";
+import type { Opening } from "./opening";
 import type { Throttle } from "./throttle";
 
 /** What letting somebody in needs. */
 export interface Door {
   readonly cookie: Cookie;
   readonly throttle: Throttle;
+  /** Who may open a studio. */
+  readonly opening: Opening;
+  /** The address that people open, where it was said; else the one that they asked by. */
+  readonly origin: string | undefined;
   /** Demo rooms let anyone in on one press. */
   readonly demo: boolean;
 }
@@ -25,6 +31,10 @@ export const callerContext = createContext<Caller>();
 export const callerOf = (context: Readonly<RouterContextProvider>): Caller =>
   context.get(callerContext);
 
+/** A path of ours as people open it. */
+export const addressOf = ({ door }: Caller, { url }: Request, path: string): string =>
+  new URL(path, door.origin ?? url).href;
+
 /** Who sends a request. */
 export function caller(
   door: Door,
@@ -36,7 +46,7 @@ export function caller(
     const id = cookie ? await signInIdOf(door.cookie, cookie) : undefined;
     return id ? whoIs(db, id) : undefined;
   };
-  return { door, address, who: () => (known ??= find()) };
+  return { door, address: networkOf(address), who: () => (known ??= find()) };
 }
 
 /** Where somebody begins: the teacher at the week, a student at today, a parent at the child's week. */

@@ -1,5 +1,6 @@
 import { data, redirect, type RouterContextProvider } from "react-router";
 import { parentsHear, personOfPassage, personOfSession, personOfTake } from "~/db/queries";
+import { formOf } from "../body";
 import { answering, idsOf, notFound } from "../boundary";
 import { servicesOf } from "../context";
 import type { Services } from "../services";
@@ -103,7 +104,7 @@ export const forStudentForm = <T>(
     const given = await admitted(asked);
     const { personId } = idsOf(asked.params, "personId");
     insist(given.who, "see", given.studioId, personId);
-    const form = await asked.request.formData();
+    const form = await formOf(asked.request);
     insist(given.who, rightOf(form), given.studioId, personId);
     return work({ ...given, personId, form });
   });

@@ -2,6 +2,7 @@ import { createHash } from "node:crypto";
 import { createWriteStream } from "node:fs";
 import { pipeline } from "node:stream/promises";
 import * as v from "valibot";
+import { speakPlainly } from "~/core/result";
 import {
   ROOM_TABLE_NAMES,
   roomTable,
@@ -95,7 +96,7 @@ class Reading {
     const fits = v.safeParse(ROW_SCHEMAS[name], row);
     if (!fits.success) {
       const [issue] = fits.issues;
-      throw new Unreadable(`${where}: ${v.getDotPath(issue) ?? "row"}: ${plain(issue)}`);
+      throw new Unreadable(`${where}: ${v.getDotPath(issue) ?? "row"}: ${issue.message}`);
     }
     if (name === "piece") this.bars.set(row.id, Number(row.bars));
     if (name === "passage" && Number(row.to_bar) > (this.bars.get(row.piece_id) ?? 0)) {
@@ -215,15 +216,12 @@ class Reading {
   }
 }
 
-/** What is wrong, as a person would say it: what a schema says of itself is not told. */
-const plain = ({ message }: v.BaseIssue<unknown>): string =>
-  message.startsWith("Invalid ") ? "this can't be." : message;
-
 /**
  * Reads the file of a room in parts that can be written one after the other, each behind what it
  * refers to and under ids of this room; throws {@link Unreadable} with a sentence.
  */
 export async function* readRoom(asked: RoomReadingAsked): AsyncGenerator<RoomPart> {
+  speakPlainly();
   const file = await RoomFile.open(asked.file);
   try {
     const { tables, counting, name } = file.header;

@@ -1,7 +1,7 @@
 import { err, ok, type Result } from "~/core/result";
 import type { SessionEvent } from "~/core/session";
 import { DatabaseError } from "~/db/client";
-import { insertEvents, studioById } from "~/db/queries";
+import { eventsOf, insertEvents, studioById } from "~/db/queries";
 import type { Services } from "../services";
 import { countedSession, liveSessions } from "./live-sessions";
 import { countMore, estimateDays } from "./project-session";
@@ -84,13 +84,27 @@ export async function appendEvents(
       await Promise.all([kept, writing, ...estimates]);
       return ok(counted);
     });
-  const done = await append().catch((failure: unknown) => {
-    // Something else has written to it: what is known in memory is old.
-    const old = failure instanceof DatabaseError && failure.kind === "unique" && live.get(name);
-    if (!old) throw failure;
+  const isThere = (failure: unknown) =>
+    failure instanceof DatabaseError && failure.kind === "unique";
+  const again = () => {
     live.forget(name);
     return append();
-  });
+  };
+  const done = await append()
+    // Something else may have written to it: then what is known in memory is old.
+    .catch((failure: unknown) => {
+      if (!isThere(failure)) throw failure;
+      return again();
+    })
+    .catch(async (failure: unknown): Promise<Result<never, NotTaken>> => {
+      if (!isThere(failure)) throw failure;
+      const { length: next } = await eventsOf(db, studioId, sessionId);
+      return err({
+        kind: "conflict",
+        next,
+        sentence: "An event of it belongs to another session.",
+      });
+    });
   if (!done.ok) {
     // The stand is told by what is stored, not by what is remembered.
     live.forget(name);

@@ -83,7 +83,7 @@ const changed = (table: RoomTableName, change: Row): Files => {
 async function emptyRoom() {
   const names = { room: "Empty", teacher: "Odile", name: "", instrument: "" };
   const opened = await openRoom(room.services, { ...names, self: false, timeZone: "UTC" });
-  if (!opened.ok) throw new Error(opened.error.signIn);
+  if (!opened.ok) throw new Error(JSON.stringify(opened.error));
   const { studioId, teacherId } = opened.value;
   const reader = { id: teacherId, name: "Odile" };
   const bring = async (all: Files) =>
@@ -165,7 +165,7 @@ describe("a file from a stranger", () => {
     ["studio", { demo: true }, /no column “demo” here/],
     ["studio", { counted_by: 8 }, /no column “counted_by” here/],
     ["person", { password_hash: "x" }, /no column “password_hash” here/],
-    ["person", { role: "owner" }, /role: this can't be/],
+    ["person", { role: "owner" }, /role: This can't be read/],
     ["person", { name: "x".repeat(5000) }, /name: Keep it under 120/],
     ["person", { times: { windows: [], lesson: "soon" } }, /times/],
     ["piece", { bars: 1e9 }, /bars/],

@@ -2,7 +2,7 @@ import type * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import type { WeekTimes } from "~/core/week";
 import type { Queries } from "~/db/client";
-import { bySignInName, insertPerson, insertStudio, setPassword } from "~/db/queries";
+import { allStudios, bySignInName, insertPerson, insertStudio, setPassword } from "~/db/queries";
 import type { studentSchema } from "~/forms/names";
 import { hashPassword } from "../access/passwords";
 import type { Services } from "../services";
@@ -35,13 +35,15 @@ export interface OpenedRoom {
 export async function openRoom(
   { db, newId }: Services,
   room: NewRoom,
-): Promise<Result<OpenedRoom, { signIn: string }>> {
+  { onlyFirst = false }: { readonly onlyFirst?: boolean } = {},
+): Promise<Result<OpenedRoom, { signIn: string } | "not-first">> {
   const studioId = newId();
   const teacherId = newId();
   const { self, instrument, signIn, password } = room;
   // Hashing takes a while: before the transaction, not in it.
   const hash = password === undefined ? undefined : await hashPassword(password);
   return db.transaction(async (tx) => {
+    if (onlyFirst && (await allStudios(tx)).length > 0) return err("not-first");
     if (signIn && (await bySignInName(tx, signIn))) {
       return err({ signIn: "Somebody here signs in with this name already." });
     }

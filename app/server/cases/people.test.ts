@@ -60,7 +60,7 @@ const newRoom = (change: Partial<NewRoom> = {}): NewRoom => ({
 });
 async function opened(change: Partial<NewRoom> = {}) {
   const made = await openRoom(room.services, newRoom(change));
-  if (!made.ok) throw new Error(made.error.signIn);
+  if (!made.ok) throw new Error(JSON.stringify(made.error));
   return made.value;
 }
 

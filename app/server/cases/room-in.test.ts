@@ -29,7 +29,7 @@ beforeEach(async () => {
 async function emptyRoom() {
   const names = { room: "Empty", teacher: "Odile", name: "", instrument: "" };
   const opened = await openRoom(room.services, { ...names, self: false, timeZone: "UTC" });
-  if (!opened.ok) throw new Error(opened.error.signIn);
+  if (!opened.ok) throw new Error(JSON.stringify(opened.error));
   const { studioId, teacherId } = opened.value;
   const bring = async (file: Uint8Array) => {
     const name = path.join(folder, "room.zip");

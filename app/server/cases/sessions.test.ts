@@ -122,6 +122,23 @@ describe("a session", () => {
     expect(stored).toHaveLength(2);
   });
 
+  test("an event of another session is refused as there, at once and in a batch, and writes nothing", async () => {
+    const one = (await room.begin()).sessionId;
+    const other = (await room.begin()).sessionId;
+    const stand = new EventWriter();
+    stand.write("opened");
+    stand.plays(60, "cf");
+    expect((await send(one, stand.events)).ok).toBe(true);
+    const before = await counted();
+    for (const events of [stand.events, stand.events.slice(0, 1)]) {
+      expect(await send(other, events)).toMatchObject({
+        ok: false,
+        error: { kind: "conflict", next: 0, sentence: expect.stringContaining("another session") },
+      });
+    }
+    expect(await counted()).toEqual(before);
+  });
+
   test("everything counted can be rebuilt from the events alone", async () => {
     for (const day of [0, 1, 3]) {
       const { sessionId } = await room.begin();

@@ -73,6 +73,17 @@ const heard = async (range?: { from: number; to: number | undefined }) => {
 };
 
 describe("a take that is sent", () => {
+  test("what is not whole yet counts towards what a student may keep, and goes after an hour", async () => {
+    const { services } = room;
+    const piece = new Uint8Array(39_000_000);
+    const sendSome = (takeId: string) => takeMore(services, { ...of, takeId }, 0, piece);
+    for (let n = 0; n < 12; n++) expect(await sendSome(randomUUID())).toMatchObject({ ok: true });
+    const last = randomUUID();
+    expect(await sendSome(last)).toMatchObject({ ok: false, error: { status: 413 } });
+    await services.takes.sweep([], Date.now() + 3_700_000);
+    expect(await sendSome(last)).toMatchObject({ ok: true });
+  }, 60_000);
+
   test("goes on from where it stopped, comes twice without harm, and is heard in parts", async () => {
     const { services } = room;
     expect(await takeCome(services, of)).toEqual({ next: 0, whole: false });

@@ -49,6 +49,9 @@ const refuse = (status: TakeRefused["status"], sentence: string) => err({ status
 const FULL = "There is no room left for takes: delete some, or let your teacher make room.";
 const DISK_FULL = "The disk of this Fidus is full. The take stays on this device.";
 
+/** What is coming of a take lies in its student's folder: it counts towards what they may keep. */
+const comingOf = (personId: string, takeId: string) => `${personId}/${takeId}`;
+
 interface OfSession {
   readonly studioId: string;
   readonly sessionId: string;
@@ -62,7 +65,8 @@ export async function takeCome(
 ) {
   const there = await takeThere(db, studioId, takeId);
   if (there?.session_id === sessionId) return { next: there.bytes, whole: true };
-  return { next: await takes.next(takeId), whole: false };
+  const { person_id: personId } = await sessionById(db, studioId, sessionId);
+  return { next: await takes.next(comingOf(personId, takeId)), whole: false };
 }
 
 /** More of a take, from a byte on; what has come already is passed over. */
@@ -76,13 +80,14 @@ export async function takeMore(
   const { person_id: personId } = await sessionById(db, studioId, sessionId);
   if (from + bytes.length > MOST_BYTES)
     return refuse(413, "A take is a quarter of an hour at most.");
-  if ((await takeBytesOf(db, studioId, personId)) + from + bytes.length > MOST_TAKE_BYTES) {
-    return refuse(413, FULL);
-  }
-  const next = await takes.append(takeId, from, bytes);
+  const coming = comingOf(personId, takeId);
+  const others = (await takes.bytesComing(personId)) - (await takes.next(coming));
+  const kept = await takeBytesOf(db, studioId, personId);
+  if (kept + others + from + bytes.length > MOST_TAKE_BYTES) return refuse(413, FULL);
+  const next = await takes.append(coming, from, bytes);
   if (next === "full") return refuse(507, DISK_FULL);
   if (typeof next === "string")
-    return refuse(409, `Only ${await takes.next(takeId)} bytes are here.`);
+    return refuse(409, `Only ${await takes.next(coming)} bytes are here.`);
   return ok({ next });
 }
 
@@ -114,12 +119,13 @@ export async function keepTake(
   if (!session.plan.blocks.some(({ passageId }) => passageId === take.passage)) {
     return refuse(422, "This passage is not of this session.");
   }
-  const kind = soundKind(await takes.head(takeId, 16).catch(() => new Uint8Array()));
+  const coming = comingOf(session.person_id, takeId);
+  const kind = soundKind(await takes.head(coming, 16).catch(() => new Uint8Array()));
   if (!kind || !RECORDED_KINDS.includes(kind)) {
-    await takes.dropComing(takeId);
+    await takes.dropComing(coming);
     return refuse(422, "That is no sound that Fidus knows.");
   }
-  if ((await takes.keep(takeId, { bytes, hash })) !== undefined) {
+  if ((await takes.keep(coming, { bytes, hash })) !== undefined) {
     return refuse(409, "It did not arrive as it was sent: it is sent again.");
   }
   const { time_zone } = await studioById(db, studioId);

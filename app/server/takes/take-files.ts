@@ -24,8 +24,8 @@ const isFull = (error: unknown) =>
   ["ENOSPC", "EDQUOT"].includes((error as NodeJS.ErrnoException).code ?? "");
 
 /**
- * The sound of takes, beside the database: what is still coming in under its take's id, what is
- * whole under the hash of its content. A file is written aside and renamed: it is whole or not there.
+ * The sound of takes, beside the database: what is still coming in under its owner's id and the
+ * take's, what is whole under the hash of its content. A file is written aside and renamed: it is whole or not there.
  */
 export class TakeFiles {
   private readonly appending = new Map<string, Promise<void>>();
@@ -34,6 +34,12 @@ export class TakeFiles {
 
   private coming = (id: string) => path.join(this.directory, "coming", id);
   private whole = (hash: string) => path.join(this.directory, "whole", hash.slice(0, 2), hash);
+
+  /** Bytes of what has come and is not whole yet, under names that begin with an owner's folder. */
+  async bytesComing(owner: string): Promise<number> {
+    const sizes = (await this.entries(path.join("coming", owner))).map(sizeOf);
+    return (await Promise.all(sizes)).reduce((sum, size) => sum + size, 0);
+  }
 
   /** How many bytes of a take have come. */
   next = (id: string): Promise<number> => sizeOf(this.coming(id));
@@ -151,7 +157,8 @@ export class TakeFiles {
       if (!keep.has(name) && (await olderThan(entry, IN_A_MOMENT_MS))) orphans.push(entry);
     }
     for (const entry of await this.entries("coming")) {
-      if (await olderThan(entry, 24 * IN_A_MOMENT_MS)) orphans.push(entry);
+      // Whoever sends it begins again: for an hour nothing has come.
+      if (await olderThan(entry, IN_A_MOMENT_MS)) orphans.push(entry);
     }
     await Promise.all(orphans.map((entry) => rm(entry, { force: true })));
     return { orphans: orphans.length, missing: wanted.filter((hash) => !found.has(hash)) };

@@ -65,7 +65,7 @@ export async function furnishedRoom({ alone = false } = {}) {
   const open = async (room: string) => {
     const names = { room, teacher: "Odile", name: "Tomasz", instrument: "mandolin" };
     const opened = await openRoom(services, { ...names, self: false, timeZone: "Europe/London" });
-    if (!opened.ok) throw new Error(opened.error.signIn);
+    if (!opened.ok) throw new Error(JSON.stringify(opened.error));
     return opened.value;
   };
   const { studioId, studentId: personId } = await open("Weir Lane");

@@ -18,7 +18,7 @@ import { UNTOLD } from "./told";
 export async function outAndIn(services: Services, studioId: string, teacher: string) {
   const names = { room: "Empty", teacher, name: "", instrument: "" };
   const opened = await openRoom(services, { ...names, self: true, timeZone: "UTC" });
-  if (!opened.ok) throw new Error(opened.error.signIn);
+  if (!opened.ok) throw new Error(JSON.stringify(opened.error));
   const { studioId: other, teacherId } = opened.value;
   const file = path.join(tmpdir(), `fidus-out-${randomUUID()}.zip`);
   const zip = roomAsZip(services, UNTOLD, studioId, { withSounds: true });
