@@ -1,7 +1,7 @@
 import path from "node:path";
 import type { Page } from "@playwright/test";
 import { readScoreFile } from "~/core/formats";
-import { workInThread } from "~/server/score/thread-work";
+import { workInThreads } from "~/server/score/thread-work";
 import { ready } from "../e2e/support/ready";
 import { Teacher } from "../e2e/support/teacher";
 import { ms, type Figure } from "./core";
@@ -37,18 +37,18 @@ const middle = (times: readonly number[]): number =>
 
 /** Reading and engraving in the server's thread, warm. */
 export async function notationFigures(): Promise<Figure[]> {
-  const work = workInThread(path.resolve("build/threads/score.js"));
+  const work = workInThreads(path.resolve("build/threads/score.js"));
   const [part, score] = [await music(BARS, 1), await music(SCORE_BARS, SCORE_PARTS)];
-  await work.read(part);
+  await work.read("bench", part);
   const times = async (bytes: Uint8Array) => {
     const found: number[] = [];
-    for (let n = 0; n < 5; n++) found.push((await timed(() => work.read(bytes)))[0]);
+    for (let n = 0; n < 5; n++) found.push((await timed(() => work.read("bench", bytes)))[0]);
     return middle(found);
   };
-  const read = await work.read(part);
+  const read = await work.read("bench", part);
   if (!read.ok) throw new Error(read.error);
   const source = read.value.engraving;
-  const draw = (width: number) => work.engrave({ source, parts: [], width });
+  const draw = (width: number) => work.engrave("bench", { source, parts: [], width });
   await draw(WIDTH);
   const first: number[] = [];
   // A width of its own each time: nothing of it has been drawn before.

@@ -8,10 +8,10 @@ const refusedFor = (sentence: string) => Response.json({ sentence }, { status: 4
 
 /** The notes of an exercise that is being made. */
 export const loader = (asked: Route.LoaderArgs) =>
-  forStudent(asked, "teach", async ({ services }) => {
+  forStudent(asked, "teach", async ({ services, studioId }) => {
     const asking = Object.fromEntries(new URL(asked.request.url).searchParams);
     const read = v.safeParse(madeNotationSchema, asking);
     if (!read.success) return refusedFor(read.issues[0].message);
-    const shown = await previewOfMade(services, read.output);
+    const shown = await previewOfMade(services, studioId, read.output);
     return shown.ok ? Response.json(shown.value) : refusedFor(shown.error);
   });

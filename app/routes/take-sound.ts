@@ -1,14 +1,15 @@
 import { Readable } from "node:stream";
 import { forTake } from "~/server/access/guard";
 import { notFound } from "~/server/boundary";
-import { takeSound } from "~/server/cases/takes";
+import { takeSound, type SoundRange } from "~/server/cases/takes";
 import type { Route } from "./+types/take-sound";
 
-const RANGE = /^bytes=(\d{1,12})-(\d{0,12})$/;
+const RANGE = /^bytes=(?:(\d{1,12})-(\d{0,12})|-(\d{1,12}))$/;
 
-/** The one range that a player asks for; what is no such range asks for all of it. */
-function rangeOf(header: string | null) {
-  const [, from, to] = RANGE.exec(header ?? "") ?? [];
+/** The one range that a player asks for, or so many last bytes; all else asks for all of it. */
+function rangeOf(header: string | null): SoundRange | undefined {
+  const [, from, to, last] = RANGE.exec(header ?? "") ?? [];
+  if (last !== undefined) return { last: Number(last) };
   if (from === undefined) return undefined;
   return { from: Number(from), to: to ? Number(to) : undefined };
 }

@@ -19,7 +19,7 @@ import { sweepTakes } from "./cases/takes";
 import { readEnvironment, type Environment } from "./environment";
 import { readRoomInThread } from "./archive/read-in-thread";
 import { createHttp, type HttpOptions } from "./http";
-import { workInThread } from "./score/thread-work";
+import { workInThreads } from "./score/thread-work";
 import type { Services } from "./services";
 import { TakeFiles } from "./takes/take-files";
 
@@ -118,7 +118,7 @@ export async function start({ root, variables, development }: StartOptions): Pro
   const { dataDir, host, port, demo, secret, https, origin, ...time } = environment;
   const db = await openDatabase(root, dataDir, leave);
   const now = clockOf(time);
-  const scores = workInThread(path.join(root, "build/threads/score.js"));
+  const scores = workInThreads(path.join(root, "build/threads/score.js"));
   const takes = new TakeFiles(path.join(dataDir, "takes"));
   const readRoom = readRoomInThread(path.join(root, "build/threads/room.js"));
   const services: Services = { db, now, newId: randomUUID, scores, readRoom, takes };

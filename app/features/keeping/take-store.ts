@@ -1,8 +1,8 @@
 import { openDB, type DBSchema, type IDBPDatabase } from "idb";
 import * as v from "valibot";
 import { takeSchema, type Take } from "~/core/listen";
+import { TAKES_STORE } from "./takes-store-name";
 
-const NAME = "fidus-takes";
 const VERSION = 1;
 /** Whoever records for longer has left. */
 const UNFINISHED_MS = 3_600_000;
@@ -24,7 +24,7 @@ export interface WaitingTake {
 }
 
 const opened = (): Promise<IDBPDatabase<KeptTakes>> =>
-  openDB<KeptTakes>(NAME, VERSION, {
+  openDB<KeptTakes>(TAKES_STORE, VERSION, {
     upgrade(fresh) {
       fresh.createObjectStore("takes", { keyPath: "id" });
       fresh.createObjectStore("pieces", { keyPath: ["take", "index"] });

@@ -2,6 +2,7 @@ import type { NoMicrophone } from "~/audio/microphone";
 import type { Sound } from "~/audio/player";
 import type { Loop } from "./loop-sound";
 import type { TakeChoice, TakenPlay } from "./take-choice";
+import { TAKES_STORE } from "~/features/keeping/takes-store-name";
 import type { RecordingPlay, TakeDesk } from "./take-desk";
 
 /** No microphone, or no room on this device to keep what it hears. */
@@ -39,6 +40,18 @@ const LEVEL_EVERY_MS = 150;
 /** What is left of a level at the next one, a fiftieth of a second later. */
 const FADES = 0.985;
 
+/** A take that did not arrive is sent again so much later. */
+const AGAIN_MS = 15_000;
+
+/** Whether this browser has ever kept a take: else nothing is loaded to send one. */
+const takesWereKept = async (): Promise<boolean> => {
+  try {
+    return (await indexedDB.databases()).some(({ name }) => name === TAKES_STORE);
+  } catch {
+    return false;
+  }
+};
+
 /**
  * Recording at the stand: the next play is recorded when it was asked for. It never holds the play
  * up: whatever goes wrong with it, the loop goes on.
@@ -57,7 +70,12 @@ export class Takes {
   settled: Promise<void> = Promise.resolve();
   private readonly listeners = new Set<() => void>();
 
-  constructor(private readonly urlOf: (takeId: string) => string) {}
+  private again: ReturnType<typeof setTimeout> | undefined;
+
+  constructor(private readonly urlOf: (takeId: string) => string) {
+    // A take whose sending was cut off goes on from here, as from any page.
+    void takesWereKept().then((kept) => (kept ? this.send() : undefined));
+  }
 
   readonly subscribe = (listener: () => void): (() => void) => {
     this.listeners.add(listener);
@@ -141,6 +159,9 @@ export class Takes {
     const { sendTakes } = await import("~/features/keeping/send-takes");
     const sent = await sendTakes().catch(() => undefined);
     if (sent) this.set({ waiting: sent.waiting, refusal: sent.sentence });
+    clearTimeout(this.again);
+    const waits = sent === undefined || sent.waiting > 0;
+    if (waits && !this.left) this.again = setTimeout(() => void this.send(), AGAIN_MS);
   }
 
   /** What was waited for or is on is not wanted any more. */
@@ -160,6 +181,7 @@ export class Takes {
   /** Whoever leaves after the last bar still has the take of it: that is closed first. */
   async dispose(): Promise<void> {
     this.left = true;
+    clearTimeout(this.again);
     this.listeners.clear();
     await this.settled;
     this.drop();

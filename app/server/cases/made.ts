@@ -40,11 +40,12 @@ export async function madeInKey(
 /** The notes of an exercise that is being made, for a width. */
 export async function previewOfMade(
   { scores }: Pick<Services, "scores">,
+  studioId: string,
   { made, width }: { readonly made: Made; readonly width: number },
 ): Promise<Result<Engraved, string>> {
   const file = writtenIn(made, "", 72);
   if (!file.ok) return file;
-  return ok(await scores.engrave({ source: file.value.engraving, parts: [], width }));
+  return ok(await scores.engrave(studioId, { source: file.value.engraving, parts: [], width }));
 }
 
 /** Lays a new exercise with its notes on a student's stand; gives the id of its piece. */

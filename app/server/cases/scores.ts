@@ -51,7 +51,7 @@ export async function pieceFromFile(
   const given = await sentFiles(form);
   if (!given.ok) return given;
   const sent = given.value[0]!;
-  const read = await scores.read(sent.bytes);
+  const read = await scores.read(studioId, sent.bytes);
   if (!read.ok) return fileRefused(read.error);
   const file: ScoreFile = read.value;
   const { score } = file;
@@ -99,7 +99,7 @@ export async function layOutNotes(
   sent: SentFile,
   takeOver = false,
 ): Promise<Result<LaidOut, FormRefused>> {
-  const read = await scores.read(sent.bytes);
+  const read = await scores.read(studioId, sent.bytes);
   if (!read.ok) return fileRefused(read.error);
   const file = read.value;
   const shape = pieceOfScore(file.score);
@@ -231,7 +231,7 @@ export async function engraved(
     width: asked.width,
     range,
   };
-  return kept.of(nameOf(request), () => services.scores.engrave(request));
+  return kept.of(nameOf(request), () => services.scores.engrave(studioId, request));
 }
 
 /** What of a range the score has: a piece may tell a pickup, or more bars, than its notes hold. */

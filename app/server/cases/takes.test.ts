@@ -18,6 +18,7 @@ import {
   takePage,
   takesListed,
   takeSound,
+  type SoundRange,
 } from "./takes";
 
 let room: Awaited<ReturnType<typeof furnishedRoom>>;
@@ -64,7 +65,7 @@ async function sent(bytes: Uint8Array = webm, change: Partial<Take> = {}) {
   return keepTake(room.services, of, whole(bytes, change));
 }
 
-const heard = async (range?: { from: number; to: number | undefined }) => {
+const heard = async (range?: SoundRange) => {
   const sound = await takeSound(room.services, of.studioId, of.takeId, range);
   if (!sound || "outside" in sound) return undefined;
   const pieces: Buffer[] = [];
@@ -73,6 +74,16 @@ const heard = async (range?: { from: number; to: number | undefined }) => {
 };
 
 describe("a take that is sent", () => {
+  test("is heard whole, from a byte on, and its last bytes", async () => {
+    await sent();
+    expect(await heard()).toEqual(webm);
+    expect(await heard({ from: 5, to: 9 })).toEqual(webm.subarray(5, 10));
+    expect(await heard({ last: 7 })).toEqual(webm.subarray(-7));
+    expect(await heard({ last: 1_000_000 })).toEqual(webm);
+    expect(await heard({ last: 0 })).toBeUndefined();
+    expect(await heard({ from: 99_999, to: undefined })).toBeUndefined();
+  });
+
   test("what is not whole yet counts towards what a student may keep, and goes after an hour", async () => {
     const { services } = room;
     const piece = new Uint8Array(39_000_000);

@@ -248,16 +248,30 @@ export async function takePage(
   };
 }
 
+/** A part of a sound: from a byte on, up to another if one is named; or so many last bytes. */
+export type SoundRange =
+  { readonly from: number; readonly to: number | undefined } | { readonly last: number };
+
+/** Both ends of a part, included, in a sound of so many bytes; its end comes first where there is none. */
+export function endsOf(range: SoundRange | undefined, bytes: number) {
+  if (range === undefined) return { from: 0, to: bytes - 1 };
+  if ("last" in range) {
+    return range.last === 0
+      ? { from: bytes, to: bytes - 1 }
+      : { from: Math.max(0, bytes - range.last), to: bytes - 1 };
+  }
+  return { from: range.from, to: Math.min(range.to ?? bytes - 1, bytes - 1) };
+}
+
 /** The sound of a take, whole or in part; undefined where its file is missing. */
 export async function takeSound(
   { db, takes }: Services,
   studioId: string,
   takeId: string,
-  range?: { from: number; to: number | undefined },
+  range?: SoundRange,
 ) {
   const { hash, bytes, media_type } = await takeById(db, studioId, takeId);
-  const whole = { from: 0, to: bytes - 1 };
-  const asked = range ? { from: range.from, to: Math.min(range.to ?? whole.to, whole.to) } : whole;
+  const asked = endsOf(range, bytes);
   if (asked.from > asked.to) return { bytes, mediaType: media_type, outside: true as const };
   const read = await takes.read(hash, asked);
   return read && { bytes, mediaType: media_type, ...asked, stream: read.stream };

@@ -3,7 +3,8 @@ import * as v from "valibot";
 import { err } from "~/core/result";
 import type { Engraved } from "~/core/score";
 import type { EngravingAsked } from "./engraving";
-import type { ScoreWork } from "./work";
+import { Turns } from "./turns";
+import { GaveUp, type ScoreWork } from "./work";
 
 export type ScoreRequest =
   | { readonly kind: "read"; readonly bytes: Uint8Array }
@@ -19,8 +20,8 @@ const replySchema = v.object({
   failure: v.optional(v.string()),
 });
 
-const TOO_LONG = "It takes too long to read; Fidus has given up.";
-const BROKEN = "It can't be read: the reader gave up on it.";
+const TOO_LONG = "This music takes too long just now. Try again in a minute.";
+const BROKEN = "This music can't be read.";
 
 /** A thread and whoever waits for it at this moment. */
 class ScoreThread {
@@ -34,16 +35,16 @@ class ScoreThread {
     this.worker.on("message", (message: unknown) => {
       const { id, value, failure } = v.parse(replySchema, message);
       if (id !== this.lastId) return;
-      if (failure !== undefined) return this.end(failure);
+      if (failure !== undefined) return this.end(new GaveUp("broken", BROKEN, failure));
       this.waiting?.resolve(value);
       this.waiting = undefined;
     });
-    this.worker.on("error", (error) => this.end(error.message));
-    this.worker.on("exit", () => this.end(BROKEN));
+    this.worker.on("error", (error) => this.end(new GaveUp("broken", BROKEN, error.message)));
+    this.worker.on("exit", () => this.end(new GaveUp("broken", BROKEN)));
   }
 
   ask(request: ScoreRequest, limit: number): Promise<unknown> {
-    const timer = setTimeout(() => this.end(TOO_LONG), limit);
+    const timer = setTimeout(() => this.end(new GaveUp("late", TOO_LONG)), limit);
     const answer = new Promise((resolve, reject) => {
       this.waiting = { resolve, reject };
       this.worker.postMessage({ id: ++this.lastId, ...request });
@@ -51,34 +52,45 @@ class ScoreThread {
     return answer.finally(() => clearTimeout(timer));
   }
 
-  end(why: string): void {
+  end(why: Error): void {
+    if (this.dead) return;
     this.dead = true;
-    this.waiting?.reject(new Error(why));
+    this.waiting?.reject(why);
     this.waiting = undefined;
     void this.worker.terminate();
   }
 }
 
-/** One request after the other in a thread, which is replaced when it takes too long or breaks. */
-export function workInThread(file: string): ScoreWork {
-  let thread: ScoreThread | undefined;
-  let queue: Promise<unknown> = Promise.resolve();
-  const inTurn = <T>(request: ScoreRequest, limit: number): Promise<T> => {
-    const turn = queue.then(() => {
-      if (!thread || thread.dead) thread = new ScoreThread(file);
-      return thread.ask(request, limit);
+/** Two, so that somebody's heavy file leaves room for another's small one. */
+const THREADS = 2;
+
+/**
+ * Music is read and engraved in a few threads, rooms taking turns; a thread is replaced when it takes
+ * too long or breaks.
+ */
+export function workInThreads(file: string): ScoreWork {
+  const turns = new Turns(THREADS);
+  const idle: ScoreThread[] = [];
+  const all = new Set<ScoreThread>();
+  const inTurn = <T>(room: string, request: ScoreRequest, limit: number): Promise<T> =>
+    turns.take(room, async () => {
+      const thread = idle.pop() ?? new ScoreThread(file);
+      all.add(thread);
+      try {
+        return (await thread.ask(request, limit)) as T;
+      } finally {
+        if (thread.dead) all.delete(thread);
+        else idle.push(thread);
+      }
     });
-    queue = turn.catch(() => undefined);
-    return turn as Promise<T>;
-  };
   return {
-    read: (bytes) =>
-      inTurn<Awaited<ReturnType<ScoreWork["read"]>>>({ kind: "read", bytes }, READ_MS).catch(
-        (error: Error) => err(error.message === TOO_LONG ? TOO_LONG : BROKEN),
+    read: (room, bytes) =>
+      inTurn<Awaited<ReturnType<ScoreWork["read"]>>>(room, { kind: "read", bytes }, READ_MS).catch(
+        (error: Error) => err(error instanceof GaveUp ? error.message : BROKEN),
       ),
-    engrave: (asked) => inTurn<Engraved>({ kind: "engrave", asked }, ENGRAVE_MS),
+    engrave: (room, asked) => inTurn<Engraved>(room, { kind: "engrave", asked }, ENGRAVE_MS),
     close: () => {
-      thread?.end(BROKEN);
+      for (const thread of all) thread.end(new GaveUp("broken", BROKEN));
       return Promise.resolve();
     },
   };

@@ -10,8 +10,8 @@ const work = workHere();
 port.on("message", async ({ id, ...request }: ScoreRequest & { readonly id: number }) => {
   try {
     const value = await (request.kind === "read"
-      ? work.read(request.bytes)
-      : work.engrave(request.asked));
+      ? work.read("", request.bytes)
+      : work.engrave("", request.asked));
     port.postMessage({ id, value });
   } catch (error) {
     port.postMessage({ id, failure: error instanceof Error ? error.message : String(error) });

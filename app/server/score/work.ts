@@ -4,10 +4,23 @@ import { openEngraver } from "./engrave";
 import type { Engraved } from "~/core/score";
 import type { EngravingAsked } from "./engraving";
 
+/** Music that was not read or drawn: `late`: it may be asked for again; `broken`: it can't be. */
+export class GaveUp extends Error {
+  constructor(
+    readonly why: "late" | "broken",
+    message: string,
+    /** What the reader itself said, for the log. */
+    override readonly cause?: string,
+  ) {
+    super(message);
+  }
+}
+
 /** What is done with music: reading files and engraving, both too heavy for the server's loop. */
 export interface ScoreWork {
-  read(bytes: Uint8Array): Promise<Result<ScoreFile, string>>;
-  engrave(asked: EngravingAsked): Promise<Engraved>;
+  /** For a room: rooms take turns. */
+  read(room: string, bytes: Uint8Array): Promise<Result<ScoreFile, string>>;
+  engrave(room: string, asked: EngravingAsked): Promise<Engraved>;
   close(): Promise<void>;
 }
 
@@ -15,8 +28,8 @@ export interface ScoreWork {
 export function workHere(): ScoreWork {
   let engraver: ReturnType<typeof openEngraver> | undefined;
   return {
-    read: readScoreFile,
-    engrave: async (asked) => (await (engraver ??= openEngraver()))(asked),
+    read: (_room, bytes) => readScoreFile(bytes),
+    engrave: async (_room, asked) => (await (engraver ??= openEngraver()))(asked),
     close: () => Promise.resolve(),
   };
 }
