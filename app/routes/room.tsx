@@ -5,6 +5,7 @@ import { refused } from "~/server/boundary";
 import { rateBy, ratingScale } from "~/server/cases/rating-scale";
 import { isEmptyRoom } from "~/server/cases/rooms";
 import { keepTakesFor, soundBytes, takesDaysOf } from "~/server/cases/takes";
+import { backupsOf } from "~/server/context";
 import { words } from "~/words";
 import { recordsWords } from "~/words/records";
 import type { Route } from "./+types/room";
@@ -18,12 +19,23 @@ export const loader = (asked: Route.LoaderArgs) =>
     takesDays: await takesDaysOf(services, studioId),
     scale: await ratingScale(services, studioId),
     soundBytes: await soundBytes(services, studioId),
+    backups: await toldOfBackups(asked.context),
   }));
+
+/** What the page tells of the server's backups. */
+async function toldOfBackups(context: Route.LoaderArgs["context"]) {
+  const backups = backupsOf(context);
+  return { hoursOld: await backups.hoursOld(), keep: backups.keep, everyHours: backups.everyHours };
+}
 
 /** How many days takes are kept, or how what is handed in is rated. */
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
     const form = await formOf(asked.request);
+    if (form.get("what") === "backup") {
+      await backupsOf(asked.context).take();
+      return { kept: "backup" as const };
+    }
     const rates = form.get("what") === "ratings";
     const done = await (rates ? rateBy : keepTakesFor)(services, studioId, form);
     if (!done.ok) return refused(done.error);

@@ -15,6 +15,7 @@ describe("the environment", () => {
       origin: undefined,
       rooms: "open",
       openings: 5,
+      backups: { folder: "/srv/fidus/.fidus/backups", everyHours: 24, keep: 7 },
       daysAhead: 0,
       daysFile: undefined,
       clock: { real: 0, virtual: 0, rate: 1 },

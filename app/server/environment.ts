@@ -8,6 +8,16 @@ const flag = v.pipe(
   v.transform((value) => value === "1"),
 );
 
+/** A whole number between two, with what is taken without one. */
+const whole = (name: string, usual: string, least: number, most: number) =>
+  v.pipe(
+    v.optional(v.string(), usual),
+    v.transform(Number),
+    v.integer(`${name} is a whole number.`),
+    v.minValue(least, `${name} is ${least}–${most}.`),
+    v.maxValue(most, `${name} is ${least}–${most}.`),
+  );
+
 /** How the room's clock runs: at real time `real` it shows `virtual`, and goes on at `rate`. */
 export interface ClockSetting {
   readonly real: number;
@@ -18,13 +28,7 @@ export interface ClockSetting {
 const environmentSchema = v.object({
   /** Where the data lives. Default: .fidus below the application's folder. */
   FIDUS_DATA: v.optional(v.pipe(v.string(), v.minLength(1))),
-  FIDUS_PORT: v.pipe(
-    v.optional(v.string(), "4180"),
-    v.transform(Number),
-    v.integer("FIDUS_PORT is a whole number."),
-    v.minValue(0, "FIDUS_PORT is 0–65535."),
-    v.maxValue(65535, "FIDUS_PORT is 0–65535."),
-  ),
+  FIDUS_PORT: whole("FIDUS_PORT", "4180", 0, 65535),
   FIDUS_HOST: v.optional(v.pipe(v.string(), v.minLength(1)), "127.0.0.1"),
   /** 1: fills an empty data directory with the demo music room. */
   FIDUS_DEMO: flag,
@@ -47,20 +51,15 @@ const environmentSchema = v.object({
   /** Who may open a studio: anyone, by an invitation (bin/invite), or nobody once there is one. */
   FIDUS_ROOMS: v.optional(v.picklist(OPENING_WAYS, `FIDUS_ROOMS is ${OPENING_WAYS.join(", ")}.`)),
   /** How many studios may be opened in an hour from one address. */
-  FIDUS_OPENINGS: v.pipe(
-    v.optional(v.string(), "5"),
-    v.transform(Number),
-    v.integer("FIDUS_OPENINGS is a whole number."),
-    v.minValue(1, "FIDUS_OPENINGS is 1 or more."),
-  ),
+  FIDUS_OPENINGS: whole("FIDUS_OPENINGS", "5", 1, 1_000_000),
+  /** Where backups lie. Default: "backups" in the data directory. */
+  FIDUS_BACKUPS: v.optional(v.pipe(v.string(), v.minLength(1))),
+  /** Hours between two backups that are taken by themselves; 0: none is. */
+  FIDUS_BACKUP_HOURS: whole("FIDUS_BACKUP_HOURS", "24", 0, 8760),
+  /** How many backups are kept. */
+  FIDUS_BACKUPS_KEPT: whole("FIDUS_BACKUPS_KEPT", "7", 1, 1000),
   /** Lets the room's clock run ahead, to try out a week in advance. */
-  FIDUS_DAYS_AHEAD: v.pipe(
-    v.optional(v.string(), "0"),
-    v.transform(Number),
-    v.integer("FIDUS_DAYS_AHEAD is a whole number."),
-    v.minValue(0, "FIDUS_DAYS_AHEAD is 0–3650."),
-    v.maxValue(3650, "FIDUS_DAYS_AHEAD is 0–3650."),
-  ),
+  FIDUS_DAYS_AHEAD: whole("FIDUS_DAYS_AHEAD", "0", 0, 3650),
   /** A file with how many days more it runs ahead: what is written there counts at once. */
   FIDUS_DAYS_FILE: v.optional(v.pipe(v.string(), v.minLength(1))),
   /** For journeys on the fast clock: "real,virtual,rate", two moments in milliseconds. */
@@ -84,6 +83,11 @@ export interface Environment {
   readonly origin: string | undefined;
   readonly rooms: OpeningWay;
   readonly openings: number;
+  readonly backups: {
+    readonly folder: string;
+    readonly everyHours: number;
+    readonly keep: number;
+  };
   readonly daysAhead: number;
   readonly daysFile: string | undefined;
   readonly clock: ClockSetting;
@@ -106,8 +110,9 @@ export function readEnvironment(root: string, variables: NodeJS.ProcessEnv): Env
   const usual = FIDUS_DEMO
     ? path.join(tmpdir(), `fidus-demo-${process.pid}`)
     : path.join(root, ".fidus");
+  const dataDir = path.resolve(FIDUS_DATA ?? usual);
   return {
-    dataDir: path.resolve(FIDUS_DATA ?? usual),
+    dataDir,
     port: FIDUS_PORT,
     host: FIDUS_HOST,
     demo: FIDUS_DEMO,
@@ -117,6 +122,12 @@ export function readEnvironment(root: string, variables: NodeJS.ProcessEnv): Env
     // Who can reach it from elsewhere is not let in to make studios of their own by default.
     rooms: rest.FIDUS_ROOMS ?? (reachable ? "first" : "open"),
     openings: rest.FIDUS_OPENINGS,
+    backups: {
+      folder: path.resolve(rest.FIDUS_BACKUPS ?? path.join(dataDir, "backups")),
+      // A demo is thrown away.
+      everyHours: FIDUS_DEMO ? 0 : rest.FIDUS_BACKUP_HOURS,
+      keep: rest.FIDUS_BACKUPS_KEPT,
+    },
     daysAhead: rest.FIDUS_DAYS_AHEAD,
     daysFile: rest.FIDUS_DAYS_FILE,
     clock: rest.FIDUS_CLOCK,

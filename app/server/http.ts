@@ -6,7 +6,9 @@ import express, { type ErrorRequestHandler, type Express, type RequestHandler } 
 import { RouterContextProvider, type ServerBuild } from "react-router";
 import sirv from "sirv";
 import { caller, callerContext, type Door } from "./access/door";
-import { nonceContext, servicesContext } from "./context";
+import { networkOf } from "./access/network";
+import type { Backups } from "./backup/backups";
+import { backupsContext, nonceContext, servicesContext } from "./context";
 import type { Services } from "./services";
 
 const SAFE_METHODS = new Set(["GET", "HEAD", "OPTIONS"]);
@@ -23,6 +25,7 @@ const commonHeaders: RequestHandler = (_request, response, next) => {
 };
 
 const HEALTH = "/health";
+const LOOPBACK = new Set(["127.0.0.1", networkOf("::1")]);
 
 /** Where people open one address, nobody is answered under another; only whether it is up. */
 const underItsName =
@@ -97,6 +100,7 @@ const A_YEAR_SECONDS = 31_536_000;
 
 export interface HttpOptions {
   readonly services: Services;
+  readonly backups: Backups;
   readonly door: Door;
   readonly build: ServerBuild | (() => Promise<ServerBuild>);
   /** A proxy on this machine speaks https for us, and tells who asks. */
@@ -110,6 +114,7 @@ export interface HttpOptions {
 /** The web server: static files, then the pages. */
 export function createHttp({
   services,
+  backups,
   door,
   build,
   behindProxy = false,
@@ -144,9 +149,13 @@ export function createHttp({
       getLoadContext(request) {
         const context = new RouterContextProvider();
         context.set(servicesContext, services);
+        context.set(backupsContext, backups);
         const { cookie } = request.headers;
         const address = request.ip ?? "";
-        context.set(callerContext, caller(door, services, { cookie, address }));
+        const isHere =
+          LOOPBACK.has(networkOf(request.socket.remoteAddress ?? "")) &&
+          request.headers["x-forwarded-for"] === undefined;
+        context.set(callerContext, caller(door, services, { cookie, address, isHere }));
         context.set(nonceContext, nonces.get(request)!);
         return context;
       },

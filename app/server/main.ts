@@ -10,7 +10,7 @@ import { openDatabase } from "~/db/client";
 import { allStudios, refreshStatistics } from "~/db/queries";
 import { seedDemo } from "../../demo/seed";
 import { cookieSecret, signInCookie } from "./access/cookie";
-import { invite as writeInvitation, Opening } from "./access/opening";
+import { Opening } from "./access/opening";
 import { Throttle } from "./access/throttle";
 import { linksForTeachers } from "./cases/passwords";
 import { recount, type Uncounted } from "./cases/rebuild";
@@ -18,10 +18,16 @@ import { openLeftRooms } from "./cases/room-in";
 import { sweepTakes } from "./cases/takes";
 import { readEnvironment, type Environment } from "./environment";
 import { readRoomInThread } from "./archive/read-in-thread";
+import { Backups } from "./backup/backups";
+import { listenForCommands } from "./backup/control";
+import { BackupFolder } from "./backup/folder";
 import { createHttp, type HttpOptions } from "./http";
 import { workInThreads } from "./score/thread-work";
 import type { Services } from "./services";
+import { keepUp } from "./upkeep";
 import { TakeFiles } from "./takes/take-files";
+
+export { backup, invite, restore } from "./commands";
 
 const DAY_MS = 86_400_000;
 
@@ -48,10 +54,8 @@ const listening = (server: Server): Promise<void> =>
 
 const LAST_WORDS_MS = 500;
 const KEPT_ALIVE_MS = 65_000;
-/** How often takes whose days are over are looked for. */
-const SWEEP_MS = 3_600_000;
-/** How often rooms are looked for whose reading was cut off. */
-const LEASES_MS = 60_000;
+const MINUTE_MS = 60_000;
+const HOUR_MS = 60 * MINUTE_MS;
 
 const tellFault = (error: unknown): void =>
   void process.stderr.write(`${error instanceof Error ? error.stack : String(error)}\n`);
@@ -104,13 +108,6 @@ export async function rebuild({ root, variables }: StartOptions): Promise<void> 
   }
 }
 
-/** Writes an invitation to open a studio, good once, and tells its address; the server may be running. */
-export async function invite({ root, variables }: StartOptions): Promise<string> {
-  const { dataDir, host, port, origin } = readEnvironment(root, variables);
-  const secret = await writeInvitation(dataDir);
-  return `${origin ?? `http://${host}:${port}`}/open?invitation=${secret}`;
-}
-
 /** Opens the data, fills the demo when asked to, and listens. */
 export async function start({ root, variables, development }: StartOptions): Promise<Running> {
   speakPlainly();
@@ -128,14 +125,26 @@ export async function start({ root, variables, development }: StartOptions): Pro
     tellShut(await recount(services, tellEachTenth()));
     await refreshStatistics(db);
     await sweepTakes(services);
-    const sweeping = setInterval(() => void sweepTakes(services).catch(tellFault), SWEEP_MS);
-    const reopening = setInterval(() => void openLeftRooms(services).catch(tellFault), LEASES_MS);
-    for (const timer of [sweeping, reopening]) timer.unref();
     const opening = new Opening(environment.rooms, dataDir, environment.openings, Date.now);
     await opening.sweep();
+    const folder = new BackupFolder(environment.backups.folder);
+    const settings = { ...environment.backups, db, dataDir, folder, now: Date.now };
+    const backups = new Backups(settings);
+    const rest = keepUp(
+      [
+        { everyMs: HOUR_MS, work: () => Promise.all([sweepTakes(services), opening.sweep()]) },
+        // Rooms whose reading was cut off are opened again.
+        { everyMs: MINUTE_MS, work: () => openLeftRooms(services) },
+        { everyMs: MINUTE_MS, work: () => backups.settle() },
+        { everyMs: 10 * MINUTE_MS, work: () => backups.takeIfDue() },
+      ],
+      tellFault,
+    );
+    const deaf = await listenForCommands(dataDir, () => backups.take());
     const cookie = signInCookie(await cookieSecret(dataDir, secret), https);
     const app = createHttp({
       services,
+      backups,
       behindProxy: https,
       door: { cookie, throttle: new Throttle(Date.now), opening, origin, demo },
       ...(development
@@ -159,10 +168,10 @@ export async function start({ root, variables, development }: StartOptions): Pro
       address,
       notices: links.map(({ name, path: way }) => `${name} sets a password at ${address}${way}`),
       async close() {
-        clearInterval(sweeping);
-        clearInterval(reopening);
+        rest();
         server.closeAllConnections();
         await new Promise((resolve) => server.close(resolve));
+        await deaf();
         await Promise.all([db.close(), scores.close()]);
       },
     };

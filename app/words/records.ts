@@ -9,6 +9,23 @@ const piecesGo = (count: number): string => {
 
 /** Taking along, bringing in, deleting: kept apart, since few pages say it. */
 export const recordsWords = {
+  backups: {
+    title: "Backups",
+    none: "No backup yet.",
+    newest: (hours: number) => {
+      if (hours < 1) return "The last backup is less than an hour old.";
+      return hours < 48
+        ? `The last backup is ${plural(hours, "hour", "hours")} old.`
+        : `The last backup is ${plural(Math.floor(hours / 24), "day", "days")} old.`;
+    },
+    scheduled: (hours: number, keep: number) =>
+      hours === 24
+        ? `This server makes one every day and keeps the last ${keep}.`
+        : `This server makes one every ${plural(hours, "hour", "hours")} and keeps the last ${keep}.`,
+    unscheduled: "This server makes none by itself.",
+    take: "Back up now",
+    taken: "Backup made.",
+  },
   withRecordings: (megabytes: number) => `With recordings, ${megabytes} MB`,
   room: {
     title: "The room and its files",

@@ -48,6 +48,8 @@ export async function openDatabase(
       clientFolder: clientFolder(root),
       ...(onDeath ? { onDeath } : {}),
     });
+    // Unpacked with the rights that its files had when it was packed: anybody's.
+    if (isNew) await forUsAlone(databaseDir);
     await migrate(engine, await migrationsIn(root));
     const database = createDatabase(engine);
     return {

@@ -2,6 +2,7 @@
 // @ts-check
 import { PGlite, types } from "@electric-sql/pglite";
 import { keptPlans } from "./kept-plans.mjs";
+import { flushAll, SyncedFiles } from "./synced-files.mjs";
 
 const asNumber = (/** @type {string} */ text) => Number(text);
 const asText = (/** @type {string} */ text) => text;
@@ -13,13 +14,20 @@ const parsers = {
   [types.DATE]: asText,
 };
 
+/** As PGlite starts, but for what is acknowledged being on the disk: it switches that off. */
+const SYNCED = [
+  ...PGlite.defaultStartParams.filter((each) => each !== "-F"),
+  ...["-c", "fsync=on", "-c", "wal_sync_method=fsync"],
+];
+
 /** @param {{ dataDir?: string, dump?: Blob }} options */
 export async function openPglite({ dataDir, dump }) {
   const pglite = await PGlite.create({
     parsers,
-    ...(dataDir ? { dataDir } : {}),
+    ...(dataDir ? { fs: new SyncedFiles(dataDir), startParams: SYNCED } : {}),
     ...(dump ? { loadDataDir: dump } : {}),
   });
+  if (dataDir && dump) flushAll(dataDir);
   const plans = keptPlans(pglite);
   /** @type {Promise<unknown>} */
   let last = Promise.resolve();

@@ -71,7 +71,7 @@ export {
   studentsOf,
 } from "./people";
 export { keepLadder, keptLadders, type KeptLadder } from "./kept-ladders";
-export { refreshStatistics } from "./maintenance";
+export { checkpoint, countsOfAll, refreshStatistics, writtenUpTo } from "./maintenance";
 export {
   markGiven,
   insertLadder,

@@ -5,6 +5,7 @@ import { Page, Section } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import type { RatingScale } from "~/core/week";
 import { recordsWords } from "~/words/records";
+import { BackupSection, type BackupsTold } from "./backup-section";
 import { BringIn } from "./bring-in";
 import { RatingScaleForm } from "./rating-scale";
 import { WithRecordings } from "./with-recordings";
@@ -17,7 +18,8 @@ interface RoomPageProps {
   readonly takesDays: number;
   readonly refused: Refused | undefined;
   /** What was kept just now. */
-  readonly kept: "days" | "ratings" | undefined;
+  readonly kept: "days" | "ratings" | "backup" | undefined;
+  readonly backups: BackupsTold;
   readonly scale: RatingScale;
   /** What the recordings of the room take up. */
   readonly soundBytes: number;
@@ -64,6 +66,7 @@ export function RoomPage(props: RoomPageProps) {
       <Section title={room.ratings.title}>
         <RatingScaleForm scale={scale} refused={refused} kept={kept === "ratings"} />
       </Section>
+      <BackupSection {...props.backups} taken={kept === "backup"} />
       <Section title={room.in}>
         <BringIn home={home} empty={empty} />
       </Section>

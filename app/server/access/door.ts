@@ -22,6 +22,8 @@ export interface Caller {
   readonly door: Door;
   /** Where the request comes from, for slowing down. */
   readonly address: string;
+  /** Asked on the server's own machine, and not through a proxy. */
+  readonly isHere: boolean;
   /** Looked up once per request, and only when somebody asks. */
   readonly who: () => Promise<Who | undefined>;
 }
@@ -39,14 +41,22 @@ export const addressOf = ({ door }: Caller, { url }: Request, path: string): str
 export function caller(
   door: Door,
   { db }: Services,
-  { cookie, address }: { readonly cookie: string | undefined; readonly address: string },
+  {
+    cookie,
+    address,
+    isHere,
+  }: {
+    readonly cookie: string | undefined;
+    readonly address: string;
+    readonly isHere: boolean;
+  },
 ): Caller {
   let known: Promise<Who | undefined> | undefined;
   const find = async () => {
     const id = cookie ? await signInIdOf(door.cookie, cookie) : undefined;
     return id ? whoIs(db, id) : undefined;
   };
-  return { door, address: networkOf(address), who: () => (known ??= find()) };
+  return { door, address: networkOf(address), isHere, who: () => (known ??= find()) };
 }
 
 /** Where somebody begins: the teacher at the week, a student at today, a parent at the child's week. */

@@ -56,10 +56,14 @@ afterAll(async () => (await house)?.close());
 
 /**
  * A room with a student, a piece, a passage of bars 5–8 and a ladder, ready to be played; `alone`
- * in a database of its own, which the test closes.
+ * in a database of its own, or `over` one,
+ * which the test closes.
  */
-export async function furnishedRoom({ alone = false } = {}) {
-  const db = await (alone ? memoryDatabase() : (house ??= memoryDatabase()));
+export async function furnishedRoom({
+  alone = false,
+  over,
+}: { readonly alone?: boolean; readonly over?: Database } = {}) {
+  const db = over ?? (await (alone ? memoryDatabase() : (house ??= memoryDatabase())));
   const clock = { now: NOON };
   const services = servicesOver(db, () => clock.now);
   const open = async (room: string) => {
