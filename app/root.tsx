@@ -30,7 +30,8 @@ export function Layout({ children }: { children: ReactNode }) {
         <meta property="csp-nonce" nonce={nonce} suppressHydrationWarning />
         <link rel="icon" href="/icon.svg" type="image/svg+xml" />
         <Meta />
-        <style nonce={nonce} suppressHydrationWarning>
+        {/* Laid once more with the page for errors: then it needs the nonce of its own. */}
+        <style nonce={data?.nonce} suppressHydrationWarning>
           {TOKEN_STYLES}
         </style>
         <Links nonce={nonce} />

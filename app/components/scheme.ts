@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from "react";
+import { kept } from "./kept";
 
 /** Where a browser keeps whether its pages are dark, light, or as the system says. */
 const KEY = "mui-mode";
@@ -7,16 +8,7 @@ const ATTRIBUTE = "data-scheme";
 type Heard = (mode: string) => void;
 const listeners = new Set<Heard>();
 
-/** What was chosen on a page of a browser that keeps nothing. */
-let chosenHere: string | null = null;
-
-function chosen(): string | null {
-  try {
-    return localStorage.getItem(KEY);
-  } catch {
-    return chosenHere;
-  }
-}
+const chosen = (): string | null => kept.get(KEY);
 
 const system = () => matchMedia("(prefers-color-scheme: dark)");
 
@@ -33,12 +25,7 @@ function tell(): void {
 }
 
 function choose(mode: "light" | "dark"): void {
-  chosenHere = mode;
-  try {
-    localStorage.setItem(KEY, mode);
-  } catch {
-    // Then it holds until the page is loaded again.
-  }
+  kept.set(KEY, mode);
   tell();
 }
 

@@ -10,6 +10,9 @@ function retype(field: TextField): void {
   field.dispatchEvent(new Event("input", { bubbles: true }));
 }
 
+/** A file that was chosen stays chosen: nobody may write into such a field, nor need to. */
+const NOT_TYPED: ReadonlySet<string> = new Set(["hidden", "file"]);
+
 /** Tells every field of a page that has just come alive what was typed or ticked in it before. */
 export function tellWhatWasTyped(page: ParentNode): void {
   for (const field of page.querySelectorAll<TextField>("input, textarea")) {
@@ -18,6 +21,6 @@ export function tellWhatWasTyped(page: ParentNode): void {
       if (field.checked === field.defaultChecked) continue;
       field.checked = field.defaultChecked;
       field.click();
-    } else if (field.type !== "hidden" && field.value !== field.defaultValue) retype(field);
+    } else if (!NOT_TYPED.has(field.type) && field.value !== field.defaultValue) retype(field);
   }
 }

@@ -21,7 +21,13 @@ export const loader = (asked: Route.LoaderArgs) =>
     const page = await todayPage(services, studioId, personId);
     // Who looks on changes nothing.
     const looksOnly = who.role === "parent";
-    return { studioId, teaches, ...page, ...(looksOnly ? { advice: [], forToday: [] } : {}) };
+    return {
+      studioId,
+      teaches,
+      looksOnly,
+      ...page,
+      ...(looksOnly ? { advice: [], forToday: [] } : {}),
+    };
   });
 
 export const action = (asked: Route.ActionArgs) =>

@@ -12,6 +12,9 @@ export const planWords = {
   minutes,
   ...reasons,
   today: {
+    plannedInAll: (minutes: number) =>
+      `${minutes} ${minutes === 1 ? "minute" : "minutes"} planned.`,
+    doneAlready: (what: string) => `Done today: ${what}.`,
     have: "Minutes I have",
     quick: (count: number) => `${count} minutes`,
     feeling: "How are hands, breath and mood?",

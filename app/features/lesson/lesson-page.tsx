@@ -142,7 +142,7 @@ export function LessonPage(props: LessonPageProps) {
           </Button>
         </div>
       )}
-      <div className={styles.setting}>
+      <div className={`${styles.setting} sticks-below`}>
         <Button variant="contained" size="large" disabled={it.busy} onClick={it.set}>
           {draft.set ? lesson.setAgain : lesson.set}
         </Button>

@@ -23,7 +23,11 @@ export function TroubleBar({ trouble, aside }: { trouble: Trouble; aside: ReactN
     );
   }
   return (
-    <div className={styles.reading} role="group" aria-label={notationWords.readOnce}>
+    <div
+      className={`${styles.reading} sticks-above`}
+      role="group"
+      aria-label={notationWords.readOnce}
+    >
       <p>{notationWords.readOnceHow}</p>
       <ToggleButtonGroup
         exclusive

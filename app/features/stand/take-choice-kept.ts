@@ -1,10 +1,11 @@
+import { kept as onDevice } from "~/components/kept";
 import type { TakeChoice } from "./take-choice";
 
 const KEY = "fidus-take";
 /** As late as a usual device is. */
 const SIMULATED_SECONDS = 0.12;
 
-const kept = (name: string) => localStorage.getItem(`${KEY}-${name}`);
+const kept = (name: string) => onDevice.get(`${KEY}-${name}`);
 /** How late the stand-in is, where somebody has set it on this device. */
 const delaySet = () => kept("delay");
 export const delaySeconds = () => Number(delaySet() ?? SIMULATED_SECONDS);
@@ -28,7 +29,7 @@ export function lastTakeChoice(trial: boolean): TakeChoice | undefined {
 }
 
 export function keepTakeChoice({ headphones, onlyCountIn, simulated }: TakeChoice): void {
-  localStorage.setItem(`${KEY}-headphones`, headphones ? "yes" : "no");
-  localStorage.setItem(`${KEY}-count-in`, onlyCountIn ? "yes" : "no");
-  localStorage.setItem(`${KEY}-microphone`, simulated === undefined ? "device" : "simulated");
+  onDevice.set(`${KEY}-headphones`, headphones ? "yes" : "no");
+  onDevice.set(`${KEY}-count-in`, onlyCountIn ? "yes" : "no");
+  onDevice.set(`${KEY}-microphone`, simulated === undefined ? "device" : "simulated");
 }

@@ -1,4 +1,5 @@
 import { useEffect, useState } from "react";
+import { kept as onDevice } from "~/components/kept";
 
 /** How much of the notes is hidden, for playing from memory. */
 export const HIDDEN_NOTES = [
@@ -23,9 +24,9 @@ export function useByHeart(plays: number) {
   const [since, setSince] = useState(0);
   const [lookedAt, setLookedAt] = useState<number | undefined>(undefined);
   useEffect(() => {
-    const kept = HIDDEN_NOTES.find((each) => each === localStorage.getItem(KEY));
+    const kept = HIDDEN_NOTES.find((each) => each === onDevice.get(KEY));
     if (kept) setChosen(kept);
-    setSince(Number(localStorage.getItem(SINCE_KEY)) || dayNow());
+    setSince(Number(onDevice.get(SINCE_KEY)) || dayNow());
   }, []);
   const looking = lookedAt === plays;
   return {
@@ -37,8 +38,8 @@ export function useByHeart(plays: number) {
     fromMemory: chosen !== "none" && !looking,
     choose: (next: HiddenNotes) => {
       setChosen(next);
-      localStorage.setItem(KEY, next);
-      localStorage.setItem(SINCE_KEY, String(dayNow()));
+      onDevice.set(KEY, next);
+      onDevice.set(SINCE_KEY, String(dayNow()));
       setSince(dayNow());
     },
     look: () => setLookedAt(plays),

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import * as v from "valibot";
+import { kept as onDevice } from "~/components/kept";
 
 const KEY = "fidus-volume";
 const USUAL = 0.7;
@@ -15,14 +16,14 @@ const volumeSchema = v.pipe(
 export function useVolume() {
   const [volume, setVolume] = useState(USUAL);
   useEffect(() => {
-    const kept = v.safeParse(volumeSchema, localStorage.getItem(KEY));
+    const kept = v.safeParse(volumeSchema, onDevice.get(KEY));
     if (kept.success) setVolume(kept.output);
   }, []);
   return {
     volume,
     setVolume(next: number) {
       setVolume(next);
-      localStorage.setItem(KEY, String(next));
+      onDevice.set(KEY, String(next));
     },
   };
 }

@@ -8,6 +8,7 @@ import { words } from "~/words";
 import { listenWords } from "~/words/listen";
 import { heartWords } from "~/words/by-heart";
 import { planWords } from "~/words/plan";
+import { LookedOn } from "./looked-on";
 import { SessionForm } from "./session-form";
 import type { TodayPageProps } from "./today-shapes";
 import styles from "./today.module.css";
@@ -17,6 +18,7 @@ export function TodayPage(props: TodayPageProps) {
   const { studioId, today, person, passages, openSession } = props;
   const formats = useFormats();
   const home = `/studio/${studioId}/students/${person.id}`;
+  const Planned = props.looksOnly ? LookedOn : SessionForm;
   const nothingAtAll = passages.length === 0 && props.asked.length === 0;
   const told = [
     formats.longDay(today),
@@ -34,7 +36,7 @@ export function TodayPage(props: TodayPageProps) {
       lead={told.filter(Boolean).join(". ").replaceAll("..", ".")}
       back={{ to: home, label: person.name }}
     >
-      {openSession && (
+      {openSession && !props.looksOnly && (
         <div className={styles.open}>
           <Empty
             action={
@@ -94,7 +96,7 @@ export function TodayPage(props: TodayPageProps) {
           </Empty>
         </Section>
       ) : (
-        <SessionForm key={`${today} ${props.hurt ?? ""}`} {...props} />
+        <Planned key={`${today} ${props.hurt ?? ""}`} {...props} />
       )}
       <AdviceList
         quiet

@@ -39,6 +39,8 @@ export interface Asking {
 export interface TodayPageProps {
   readonly studioId: string;
   readonly teaches: boolean;
+  /** A parent, who changes nothing. */
+  readonly looksOnly: boolean;
   readonly hurts: boolean;
   readonly advice: readonly AdviceShown[];
   readonly forToday: readonly ForToday[];
