@@ -46,6 +46,7 @@ export async function soundOfTake(
     placedBy: "heard",
     roundTrip: 0.11,
     gaps: false,
+    cutOff: false,
     headphones: false,
     peaks: peaksOf(samples),
   };

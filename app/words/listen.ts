@@ -11,7 +11,10 @@ export const listenWords = {
   },
   gaps: "The microphone gave nothing for a while: what lies behind may be shifted.",
   opening: "Opening the take …",
-  broken: "This take can't be played here. It may still be on its way; try again in a moment.",
+  broken: "This recording can't be played here. Try again in a moment.",
+  missing:
+    "The sound of this recording is missing. It was deleted, or left out when the studio was imported.",
+  cutOff: "The microphone was disconnected, so the recording ends there.",
   play: "Play",
   pause: "Pause",
   wave: "The take from beginning to end. Space plays and pauses, the arrows go a bar back or on.",

@@ -26,10 +26,13 @@ export const takes = {
     kept: (count: number) => (count === 1 ? "1 take kept" : `${count} takes kept`),
     waiting: (count: number) =>
       count === 1 ? "1 take waits to be sent" : `${count} takes wait to be sent`,
+    cutOffNow: "The microphone was disconnected. What it heard until then will be saved.",
+    cutOff: "The microphone was disconnected. The recording until then is saved.",
     lost: "That take could not be kept. The play counts all the same.",
     missing: {
       refused:
         "The microphone was refused. Everything else works; it can be allowed in the browser's settings of this page.",
+      gone: "The microphone was disconnected. Everything else works.",
       none: "No microphone was found, or this browser can't record. Everything else works.",
       "not-kept": "This device can't keep a recording, so none is made. Everything else works.",
       busy: "Another program holds the microphone. Everything else works.",

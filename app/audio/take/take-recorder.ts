@@ -38,6 +38,8 @@ export interface Placed {
   readonly from: number;
   readonly until: number;
   readonly gaps: boolean;
+  /** The microphone went away: it ends there. */
+  readonly cutOff: boolean;
   readonly peaks: Uint8Array;
 }
 
@@ -45,6 +47,8 @@ interface Going {
   readonly writer: TakeWriter;
   readonly mark: number;
   openedAt: number;
+  /** The moment at which the microphone went away. */
+  goneAt: number;
   clicks: readonly number[];
   heard: { readonly frame: number; readonly samples: Float32Array }[];
   peaks: number[];
@@ -117,7 +121,7 @@ export class TakeRecorder {
     await new Promise((resolve) => setTimeout(resolve, SETTLES_MS));
     const mark = this.context.currentTime + MARK_AHEAD;
     this.send({ kind: "mark", at: mark, mark: takeMark(this.context.sampleRate) });
-    const fresh = { openedAt: 0, clicks: [], heard: [], peaks: [], gaps: false };
+    const fresh = { openedAt: 0, goneAt: Infinity, clicks: [], heard: [], peaks: [], gaps: false };
     this.going = { writer, mark, ...fresh };
     await new Promise((resolve) => setTimeout(resolve, MARK_AHEAD * 1000 + SETTLES_MS));
   }
@@ -135,11 +139,16 @@ export class TakeRecorder {
     this.send({ kind: "open", at: this.going.openedAt, listen });
   }
 
+  /** The microphone has gone away: what was recorded until now is all there will be. */
+  cutOff(): void {
+    if (this.going) this.going.goneAt = Math.min(this.going.goneAt, this.context.currentTime);
+  }
+
   /** The play is over: what still sounds is heard out, and the recording is closed. */
   async close(): Promise<Placed | undefined> {
     const { going } = this;
     if (!going) return undefined;
-    const ends = this.context.currentTime + RINGS_SECONDS;
+    const ends = Math.min(going.goneAt, this.context.currentTime + RINGS_SECONDS);
     this.send({ kind: "shut", at: ends });
     await new Promise((resolve) => setTimeout(resolve, RINGS_SECONDS * 1000 + SETTLES_MS));
     await going.writer.stop();
@@ -154,6 +163,7 @@ export class TakeRecorder {
       from: inIt(going.openedAt),
       until: inIt(ends),
       gaps: going.gaps,
+      cutOff: going.goneAt < Infinity,
       peaks: Uint8Array.from(going.peaks, (peak) => Math.min(255, Math.round(peak * 255))),
     };
   }

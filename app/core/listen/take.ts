@@ -36,6 +36,8 @@ export const takeSchema = v.object({
   roundTrip: v.pipe(v.number(), v.minValue(-1), v.maxValue(1)),
   /** The microphone gave nothing for a while: what lies behind may be shifted. */
   gaps: v.boolean(),
+  /** The microphone went away before the play was over: it ends there. */
+  cutOff: v.optional(v.boolean(), false),
   headphones: v.boolean(),
   /** Loudest in each fiftieth of a second from `from` on, 0–255, as base64. */
   peaks: v.pipe(v.string(), v.maxLength(80_000)),

@@ -92,6 +92,11 @@ export class TakeDesk {
     return { takeId: this.takeId, scheduled };
   }
 
+  /** The microphone has gone away in the middle of a play. */
+  cutOff(): void {
+    this.recorder.cutOff();
+  }
+
   /** Closes a recording and keeps it; tells whether it could be placed and kept. */
   async keep(
     { takeId, scheduled }: RecordingPlay,
@@ -104,7 +109,7 @@ export class TakeDesk {
       await this.store.forget(takeId);
       return false;
     }
-    const { from, until, gaps, peaks } = placed;
+    const { from, until, gaps, cutOff, peaks } = placed;
     const { clapped } = this.choice;
     const roundTrip = placed.roundTrip ?? clapped ?? this.reported();
     const otherwise = clapped === undefined ? "reported" : "clapped";
@@ -127,6 +132,7 @@ export class TakeDesk {
       placedBy: placed.roundTrip === undefined ? otherwise : "heard",
       roundTrip,
       gaps,
+      cutOff,
       headphones: this.choice.headphones,
       peaks: peaksText(peaks),
     };

@@ -39,8 +39,7 @@ export function TakeLight({ runner, usable, planned, onRecord }: TakeLightProps)
   return (
     <div className={styles.take} data-phase={phase}>
       <p role="status" className={styles.told}>
-        {phase === "off" ? restTold(view, planned) : said.phase[phase]}
-        {going && `, ${wordFor(level)}`}
+        {going ? goingTold(view) : restTold(view, planned)}
       </p>
       {going && (
         <meter
@@ -67,14 +66,20 @@ export function TakeLight({ runner, usable, planned, onRecord }: TakeLightProps)
   );
 }
 
+/** What is said while something is recorded, or about to be. */
+const goingTold = ({ phase, cutOff, level }: TakesView): string =>
+  cutOff ? said.cutOffNow : `${said.phase[phase as keyof typeof said.phase]}, ${wordFor(level)}`;
+
 /** What is to be said when nothing is recorded. */
 function restTold(
-  { missing, refusal, lost, waiting, kept }: TakesView,
+  { phase, missing, refusal, lost, cutOff, waiting, kept }: TakesView,
   planned: number | undefined,
 ): string {
+  if (phase !== "off") return said.phase[phase];
   if (missing) return said.missing[missing];
   if (refusal) return refusal;
   if (lost) return said.lost;
+  if (cutOff) return said.cutOff;
   if (waiting > 0) return said.waiting(waiting);
   if (planned !== undefined) return said.planned(planned);
   return kept > 0 ? said.kept(kept) : "";

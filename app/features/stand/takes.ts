@@ -6,7 +6,7 @@ import { TAKES_STORE } from "~/features/keeping/takes-store-name";
 import type { RecordingPlay, TakeDesk } from "./take-desk";
 
 /** No microphone, or no room on this device to keep what it hears. */
-export type WhyNot = NoMicrophone | "not-kept";
+export type WhyNot = NoMicrophone | "not-kept" | "gone";
 
 export type TakePhase = "off" | "opening" | "armed" | "recording" | "closing";
 
@@ -23,6 +23,8 @@ export interface TakesView {
   readonly refusal: string | undefined;
   /** The last one was not kept: its mark was not found, or nothing can be kept here. */
   readonly lost: boolean;
+  /** The microphone went away during the last one: it is kept until there. */
+  readonly cutOff: boolean;
 }
 
 /** Before anything was recorded. */
@@ -34,6 +36,7 @@ export const NO_TAKES: TakesView = {
   waiting: 0,
   refusal: undefined,
   lost: false,
+  cutOff: false,
 };
 
 const LEVEL_EVERY_MS = 150;
@@ -113,12 +116,18 @@ export class Takes {
   async arm(sound: Sound, choice: TakeChoice): Promise<void> {
     if (this.view.phase !== "off") return;
     this.choice = choice.headphones ? { ...choice, clapped: this.clapped } : choice;
-    this.set({ phase: "opening", missing: undefined, lost: false, refusal: undefined });
+    this.set({
+      phase: "opening",
+      missing: undefined,
+      lost: false,
+      cutOff: false,
+      refusal: undefined,
+    });
     try {
       const { TakeDesk: Desk } = await import("./take-desk");
       const desk = await Desk.open(sound, this.choice, {
         onLevel: (peak) => this.hear(peak),
-        onGone: () => this.cancel(),
+        onGone: () => this.gone(),
       });
       // The stand was left while the browser asked: the microphone is given back.
       if (this.left) return desk.dispose();
@@ -137,6 +146,17 @@ export class Takes {
     if (this.view.phase !== "armed" || !this.desk) return;
     this.recording = this.desk.begin(scheduled);
     this.set({ phase: "recording" });
+  }
+
+  /** The microphone was pulled out, or taken away: what was recorded until now is kept. */
+  private gone(): void {
+    if (this.view.phase === "recording") {
+      this.desk?.cutOff();
+      this.set({ cutOff: true, level: 0 });
+    } else if (this.view.phase !== "closing") {
+      this.cancel();
+      this.set({ missing: "gone" });
+    }
   }
 
   /** The play of this loop was written: its recording is closed, kept and sent. */

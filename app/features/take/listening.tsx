@@ -5,7 +5,7 @@ import { listenWords as said } from "~/words/listen";
 import { FollowedNotes } from "./followed-notes";
 import { Loop, Speed } from "./listening-controls";
 import { TakePlayer, type PlayerView } from "./player";
-import { openTakes, type TakeToHear } from "./take-sound";
+import { openTakes, SoundMissing, type TakeToHear } from "./take-sound";
 import { Wave } from "./wave";
 import styles from "./take.module.css";
 
@@ -29,7 +29,7 @@ export interface DeskKeys {
 /** Opens takes once and closes them with the page. */
 function useTakes(takes: readonly TakeToHear[]) {
   const [asked] = useState(takes);
-  const [player, setPlayer] = useState<TakePlayer | "broken" | undefined>(undefined);
+  const [player, setPlayer] = useState<TakePlayer | "broken" | "missing" | undefined>(undefined);
   useEffect(() => {
     let over = false;
     let opened: TakePlayer | undefined;
@@ -39,7 +39,7 @@ function useTakes(takes: readonly TakeToHear[]) {
         if (over) opened.dispose();
         else setPlayer(opened);
       },
-      () => setPlayer("broken"),
+      (error) => setPlayer(error instanceof SoundMissing ? "missing" : "broken"),
     );
     return () => {
       over = true;
@@ -53,7 +53,7 @@ function useTakes(takes: readonly TakeToHear[]) {
 /** Takes drawn over their bars, played from any of them, a stretch of them round and round. */
 export function Listening(props: ListeningProps) {
   const player = useTakes(props.takes);
-  if (player === "broken") return <p role="alert">{said.broken}</p>;
+  if (player === "broken" || player === "missing") return <p role="alert">{said[player]}</p>;
   if (!player) return <Opening notes={props.notes !== undefined} />;
   return <Opened player={player} {...props} />;
 }

@@ -83,7 +83,7 @@ export function TakePage(props: TakePageProps) {
       <Section title={said.title}>
         <ToHear {...props} />
         <p className={styles.soft}>
-          {said.placed[about.placedBy]} {about.gaps && said.gaps}
+          {said.placed[about.placedBy]} {about.gaps && said.gaps} {about.cutOff && said.cutOff}
         </p>
       </Section>
       {!props.looksOnly && (

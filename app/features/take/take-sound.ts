@@ -89,12 +89,16 @@ function beginningOf(bytes: ArrayBuffer, about: About): Promise<Float32Array | u
   return heardOf(bytes.slice(0, Math.ceil(share * bytes.byteLength)), about).catch(() => undefined);
 }
 
+/** The server knows the take and has its sound no more. */
+export class SoundMissing extends Error {}
+
 /**
  * Fetches a take and cuts it to what is to be heard, as plain samples: what a browser's recorder
  * writes has no length and can't be moved about in exactly.
  */
 async function openTake(url: string, about: About): Promise<TakeSound> {
   const answer = await fetch(url);
+  if (answer.status === 404) throw new SoundMissing();
   if (!answer.ok) throw new Error(`The server answered ${answer.status}.`);
   const bytes = await answer.arrayBuffer();
   const seconds = about.until - about.from;
@@ -113,7 +117,7 @@ export async function openTakes(takes: readonly TakeToHear[]): Promise<TakeVoice
   const sounds = opening.flatMap((each) => (each.status === "fulfilled" ? [each.value] : []));
   if (sounds.length < takes.length) {
     for (const sound of sounds) sound.release();
-    throw new Error("A take did not open.");
+    throw opening.find((each) => each.status === "rejected")!.reason;
   }
   const first = takes[0]!.about;
   return sounds.map((sound, index) => {

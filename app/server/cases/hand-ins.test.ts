@@ -51,6 +51,7 @@ async function roomWithWeek(change: Partial<AssignmentItem>) {
       placedBy: "heard" as const,
       roundTrip: 0.1,
       gaps: false,
+      cutOff: false,
       headphones: false,
       peaks: "",
     };

@@ -49,6 +49,7 @@ const about = (change: Partial<Take> = {}): Take => ({
   placedBy: "heard",
   roundTrip: 0.11,
   gaps: false,
+  cutOff: false,
   headphones: false,
   peaks: "",
   ...change,
