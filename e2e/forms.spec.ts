@@ -1,20 +1,5 @@
-import type { Page } from "@playwright/test";
 import { expect, test } from "./support/fixtures";
-import { ready } from "./support/ready";
-
-/** Opens a page whose scripts come only when `go` is called. */
-async function opensAsleep(page: Page, url: string): Promise<() => void> {
-  const held: (() => void)[] = [];
-  await page.route("**/assets/*.js", async (route) => {
-    await new Promise<void>((resolve) => held.push(resolve));
-    await route.continue();
-  });
-  await page.goto(url, { waitUntil: "commit" });
-  return () => {
-    held.forEach((go) => go());
-    held.push = (go) => (go(), 0);
-  };
-}
+import { opensAsleep, ready } from "./support/ready";
 
 test("what is typed before the page is alive is kept, and so is what comes after", async ({
   teacher,

@@ -13,6 +13,24 @@ export const kept = {
       return here.get(key) ?? null;
     }
   },
+  remove(key: string): void {
+    here.delete(key);
+    try {
+      localStorage.removeItem(key);
+    } catch {
+      // Then there was nothing.
+    }
+  },
+  /** Everything whose name begins so. */
+  removeAll(beginning: string): void {
+    const names = [...here.keys()];
+    try {
+      names.push(...Object.keys(localStorage));
+    } catch {
+      // Then only what this page remembers.
+    }
+    for (const name of names) if (name.startsWith(beginning)) kept.remove(name);
+  },
   set(key: string, value: string): void {
     here.set(key, value);
     try {

@@ -6,6 +6,7 @@ import { idsOf } from "~/server/boundary";
 import { giveAtLesson } from "~/server/cases/exercises";
 import { lessonPage } from "~/server/cases/lesson";
 import { roomToday } from "~/server/cases/rooms";
+import { forgetTyped, typedLesson } from "~/server/cases/lesson-typed";
 import { keepWeek, readLesson, setWeek } from "~/server/cases/set-week";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
@@ -16,15 +17,17 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 ];
 
 export const loader = (asked: Route.LoaderArgs) =>
-  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
-    return { studioId, ...(await lessonPage(services, studioId, personId)) };
+  forStudent(asked, "teach", async ({ services, studioId, personId, who }) => {
+    const it = { studioId, personId, teacherId: who.personId };
+    const typed = await typedLesson(services, it);
+    return { studioId, typed, ...(await lessonPage(services, studioId, personId)) };
   });
 
 const CONFLICT = 409;
 const REFUSED = 422;
 
 export const action = (asked: Route.ActionArgs) =>
-  forStudent(asked, "teach", async ({ services, studioId, personId }) => {
+  forStudent(asked, "teach", async ({ services, studioId, personId, who }) => {
     const today = await roomToday(services, studioId);
     const form = await formOf(asked.request);
     if (form.get("act") === "exercise") {
@@ -38,6 +41,7 @@ export const action = (asked: Route.ActionArgs) =>
     if (!written.ok) {
       return data(written.error, { status: written.error.theirs ? CONFLICT : REFUSED });
     }
+    await forgetTyped(services, { studioId, personId, teacherId: who.personId });
     if (act === "keep") return { kept: { version: week.version + 1 } };
     return { set: written.value.id };
   });

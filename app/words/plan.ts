@@ -146,6 +146,10 @@ export const planWords = {
     times: (count: number) => (count === 1 ? "once" : count === 2 ? "twice" : `${count} times`),
   },
   lesson: {
+    typedHere: "Your unsaved changes from before are back.",
+    typedElsewhere: "You have unsaved changes to this lesson, typed on another device.",
+    goOnTyped: "Continue with them",
+    discardTyped: "Discard changes",
     title: "Lesson",
     lead: (name: string) => `${name}: what was asked, what happened, what comes next.`,
     last: "Since the last lesson",

@@ -12,3 +12,17 @@ export const ready = (page: Page) =>
     undefined,
     { polling: 20 },
   );
+
+/** Opens a page whose scripts come only when `go` is called. */
+export async function opensAsleep(page: Page, url: string): Promise<() => void> {
+  const held: (() => void)[] = [];
+  await page.route("**/assets/*.js", async (route) => {
+    await new Promise<void>((resolve) => held.push(resolve));
+    await route.continue();
+  });
+  await page.goto(url, { waitUntil: "commit" });
+  return () => {
+    held.forEach((go) => go());
+    held.push = (go) => (go(), 0);
+  };
+}

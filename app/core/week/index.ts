@@ -14,6 +14,7 @@ export {
 export {
   assignmentSchema,
   BRINGS,
+  DECISIONS,
   itemSchema,
   FOCUSES,
   ITEM_KINDS,

@@ -71,6 +71,7 @@ export {
   studentsOf,
 } from "./people";
 export { keepLadder, keptLadders, type KeptLadder } from "./kept-ladders";
+export { dropTyped, putTyped, typedOf } from "./lesson-typed";
 export { checkpoint, countsOfAll, refreshStatistics, writtenUpTo } from "./maintenance";
 export {
   markGiven,

@@ -92,5 +92,6 @@ export const LEFT_OUT = {
   access: "Links, codes and calendar addresses are made anew.",
   sign_in: "Who is signed in where belongs to this machine.",
   outlook: "Reckoned anew each day.",
+  lesson_typed: "What is being typed at this moment, and is not saved.",
   migration: "How the tables came about is this database's own.",
 } as const;

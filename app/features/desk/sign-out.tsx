@@ -7,6 +7,8 @@ import { LogOut } from "lucide-react";
 import { useRef, useState, type FormEvent } from "react";
 import { Form, useSubmit } from "react-router";
 import type { Waiting } from "~/features/keeping/send-waiting";
+import { kept } from "~/components/kept";
+import { TYPED_KEY } from "~/features/lesson/typed-key";
 import { words } from "~/words";
 import styles from "./desk-header.module.css";
 
@@ -34,6 +36,8 @@ export function SignOut({ name, onSend }: SignOutProps) {
     await forgetAllBut(others);
     const { forgetTakes } = await import("~/features/keeping/send-takes");
     await forgetTakes(otherTakes);
+    // A lesson that is being typed waits on the server.
+    kept.removeAll(TYPED_KEY);
     await submit(form.current);
   };
   const onSubmit = (event: FormEvent) => {

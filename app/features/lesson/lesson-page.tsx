@@ -13,6 +13,7 @@ import { Tried, type TriedChange } from "~/features/advice/tried";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { itemFor } from "./item-for";
+import type { TypedLesson } from "~/forms/typed-lesson";
 import type { KeptLadderName, LastWeek, LessonDraft } from "./lesson-shapes";
 import { NextWeek } from "./next-week";
 import { ReviewRow } from "./review-row";
@@ -37,6 +38,8 @@ interface LessonPageProps {
   readonly before: Before;
   readonly weak: boolean;
   readonly draft: LessonDraft;
+  /** What was typed and not saved. */
+  readonly typed: TypedLesson | undefined;
   readonly passages: readonly PassageLine[];
   readonly shapes: readonly KeptLadderName[];
   readonly ladders: readonly KeptLadderName[];
@@ -63,6 +66,7 @@ export function LessonPage(props: LessonPageProps) {
     last: props.last?.items ?? [],
     times: props.times,
     before: useBefore(props.before, given.passages),
+    typed: props.typed,
   });
   const prepare = (passageId: string | null, change: Partial<AssignmentItem>) => {
     const there = it.items.findIndex((item) => item.passageId === passageId);
@@ -76,6 +80,7 @@ export function LessonPage(props: LessonPageProps) {
       lead={lesson.lead(person.name)}
       back={{ to: home, label: person.name }}
     >
+      <TypedNote it={it} />
       <Section
         title={draft.heldToday ? lesson.before : lesson.last}
         aside={
@@ -167,6 +172,25 @@ export function LessonPage(props: LessonPageProps) {
         </span>
       </div>
     </Page>
+  );
+}
+
+/** What was typed before and not saved: it is there again, or may be fetched. */
+function TypedNote({ it }: { readonly it: Lesson }) {
+  if (it.typedBefore === undefined) return null;
+  const elsewhere = it.typedBefore === "elsewhere";
+  return (
+    <div className={styles.typed} role="status">
+      <p>{elsewhere ? lesson.typedElsewhere : lesson.typedHere}</p>
+      {elsewhere && (
+        <Button variant="contained" onClick={it.goOnTyped}>
+          {lesson.goOnTyped}
+        </Button>
+      )}
+      <Button variant="outlined" onClick={it.discardTyped}>
+        {lesson.discardTyped}
+      </Button>
+    </div>
   );
 }
 

@@ -15,7 +15,11 @@ import {
   type WeekTimes,
 } from "~/core/week";
 import { lessonSchema, type LessonForm } from "~/forms/lesson";
+import { kept } from "~/components/kept";
+import type { TypedLesson } from "~/forms/typed-lesson";
 import type { LessonDraft } from "./lesson-shapes";
+import { TYPED_KEY } from "./typed-key";
+import { useTyped } from "./use-typed";
 
 /** What was there when it was read: whoever writes over anything else is told. */
 type Read = Pick<LessonDraft, "version" | "after">;
@@ -32,6 +36,8 @@ interface LessonInputs {
   readonly last: readonly ReviewedItem[];
   readonly times: WeekTimes;
   readonly before: Before;
+  /** What the server has of what was typed and not saved. */
+  readonly typed: TypedLesson | undefined;
 }
 
 // Stored weeks may leave out what a page always has.
@@ -48,13 +54,14 @@ const emptyMinutes = (name: string, value: unknown): unknown =>
   name === "minutes" && value === null ? NaN : value;
 
 /** Next week as it is put together: previewed as one types, kept, set; typing is never lost. */
-export function useLesson({ home, draft, last, times, before }: LessonInputs) {
+export function useLesson({ home, draft, last, times, before, typed }: LessonInputs) {
   const form = useForm<LessonForm>({ resolver, defaultValues: formOf(draft) });
   const { control, getValues, setValue, setError, handleSubmit } = form;
   // Each item has an id of its own; the array's keys are for React only.
   const list = useFieldArray({ control, name: "text.items", keyName: "key" });
   const values = useWatch({ control }) as LessonForm;
   const asText = JSON.stringify(values);
+  const [firstText] = useState(asText);
   const [keptText, setKeptText] = useState(draft.kept || draft.set ? asText : "");
   const [read, setRead] = useState<Read>(draft);
   const [decisions, setDecisions] = useState<Readonly<Record<string, Decision>>>(() =>
@@ -65,6 +72,8 @@ export function useLesson({ home, draft, last, times, before }: LessonInputs) {
       ]),
     ),
   );
+  const saidText = JSON.stringify(decisions);
+  const [keptSaid, setKeptSaid] = useState(saidText);
   const write = useFetcher<Answer>();
   // A date that is being typed may be none yet: the week is then drawn as it was suggested.
   const inputs = useMemo(() => {
@@ -83,11 +92,13 @@ export function useLesson({ home, draft, last, times, before }: LessonInputs) {
   const refusal = answer && "errors" in answer ? answer : undefined;
   const keptVersion = answer && "kept" in answer ? answer.kept.version : undefined;
   const sent = useRef("");
+  const sentSaid = useRef("");
   const [refusedText, setRefusedText] = useState("");
   useEffect(() => {
     if (keptVersion === undefined) return;
     setRead((before) => ({ ...before, version: keptVersion }));
     setKeptText(sent.current);
+    setKeptSaid(sentSaid.current);
   }, [keptVersion]);
   useEffect(() => {
     setRefusedText(sent.current);
@@ -98,12 +109,34 @@ export function useLesson({ home, draft, last, times, before }: LessonInputs) {
   const setId = answer && "set" in answer ? answer.set : undefined;
   useEffect(() => {
     // A page of its own: a preview that is still on its way must not hold up the going there.
-    if (setId !== undefined) window.location.assign(`${home}/weeks/${setId}`);
+    if (setId === undefined) return;
+    kept.remove(`${TYPED_KEY} ${home}`);
+    window.location.assign(`${home}/weeks/${setId}`);
   }, [setId, home]);
+
+  const laidOut = () => {
+    form.reset(JSON.parse(keptText || firstText) as LessonForm);
+    setDecisions(JSON.parse(keptSaid) as typeof decisions);
+    setRead({ ...draft, ...(keptVersion === undefined ? {} : { version: keptVersion }) });
+  };
+  const changedNow = asText !== (keptText || firstText) || saidText !== keptSaid;
+  const typedBefore = useTyped({
+    home,
+    there: typed,
+    text: `${asText} ${saidText}`,
+    changed: changedNow,
+    snapshot: () => ({ values: getValues() as TypedLesson["values"], decisions, read }),
+    restore: (found) => {
+      form.reset(found.values as LessonForm);
+      setDecisions((now) => ({ ...now, ...found.decisions }));
+      setRead(found.read);
+    },
+  });
 
   const send = (act: "keep" | "set", { version, after } = read) =>
     void handleSubmit(({ from, until, text }) => {
       sent.current = JSON.stringify(getValues());
+      sentSaid.current = saidText;
       const week = { version, after, from, until, decisions };
       const whole = { ...week, text: { ...text, goal: preview.text.goal } };
       return write.submit({ act, week: JSON.stringify(whole) }, { method: "post" });
@@ -160,6 +193,10 @@ export function useLesson({ home, draft, last, times, before }: LessonInputs) {
       setKeptText(JSON.stringify(taken));
     },
     changed: asText !== keptText,
+    /** Something typed before and not saved: on the page again, or typed elsewhere. */
+    typedBefore: typedBefore.before,
+    goOnTyped: typedBefore.goOn,
+    discardTyped: () => typedBefore.discard(laidOut),
     busy: write.state !== "idle" || setId !== undefined,
   };
 }

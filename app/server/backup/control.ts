@@ -26,7 +26,10 @@ export async function listenForCommands(
     server.once("error", reject);
     server.listen(name, resolve);
   });
-  return () => new Promise((resolve) => server.close(() => resolve()));
+  return async () => {
+    await new Promise((resolve) => server.close(resolve));
+    await rm(name, { force: true });
+  };
 }
 
 /** Asks the running server for a backup; undefined where none runs on this data. */

@@ -4,7 +4,7 @@ import type { Queries } from "~/db/client";
 import { LEFT_OUT, roomTable, ROOM_TABLE_NAMES, tableNames } from "~/db/queries";
 
 /** Nothing of a room, or made anew in every room. */
-const NOT_COMPARED = ["migration", "access", "sign_in", "outlook"];
+const NOT_COMPARED = ["migration", "access", "sign_in", "outlook", "lesson_typed"];
 
 /** Every row of every table of a room as text, what never goes out with a room left out. */
 export async function roomRows(db: Queries, studioId: string): Promise<Record<string, string[]>> {
