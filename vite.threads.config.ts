@@ -16,5 +16,5 @@ export default defineConfig({
       output: { entryFileNames: "[name].js" },
     },
   },
-  ssr: { noExternal: true, external: ["verovio", "verovio/wasm", "verovio/esm", "yauzl"] },
+  ssr: { noExternal: true, external: ["sharp", "verovio", "verovio/wasm", "verovio/esm", "yauzl"] },
 });

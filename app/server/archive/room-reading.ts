@@ -10,7 +10,7 @@ import {
   type RoomTableName,
   type TableShape,
 } from "~/db/queries";
-import { soundKind } from "../takes/sound-kind";
+import { openSound } from "../score/open-sound";
 import { ownIds, withOwnIds, wordsWithOwnIds, type OwnId } from "./ids";
 import { References } from "./references";
 import { dataFile, RoomFile, soundFile, Unreadable, type Row } from "./room-file";
@@ -151,17 +151,16 @@ class Reading {
     this.soundsBrought.add(hash);
     const name = `${this.asked.studioId}-${hash}`;
     const sum = createHash("sha256");
-    let head: Buffer | undefined;
     const { archive } = this.file;
     const heard = async function* () {
       for await (const chunk of archive.chunks(soundFile(hash))) {
-        head ??= chunk;
         sum.update(chunk);
         yield chunk;
       }
     };
-    await pipeline(heard, createWriteStream(`${this.asked.sounds}/${name}`, { mode: 0o600 }));
-    const kind = head && soundKind(head);
+    const file = `${this.asked.sounds}/${name}`;
+    await pipeline(heard, createWriteStream(file, { mode: 0o600 }));
+    const kind = await openSound({ file });
     if (sum.digest("hex") !== hash || kind !== told) {
       throw new Unreadable(`${where}: its sound is not what it is said to be.`);
     }

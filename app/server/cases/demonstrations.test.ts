@@ -1,5 +1,6 @@
 import { beforeEach, expect, test } from "@jest/globals";
 import { furnishedRoom } from "../test/room";
+import { aWav } from "../test/sounds";
 import {
   addDemonstration,
   alongWith,
@@ -20,9 +21,10 @@ const sent = (bytes: BlobPart, name = "As it goes.wav") => {
   form.set("file", new File([bytes], name));
   return form;
 };
-const sound = () => `RIFF\u0020\u0000\u0000\u0000WAVEfmt and what follows`;
+/** The same in each room of the file: what sounds alike is one file. */
+const wav: BlobPart = new Uint8Array(aWav());
 const add = async () => {
-  const added = await addDemonstration(room.services, room, sent(sound()));
+  const added = await addDemonstration(room.services, room, sent(wav));
   if (!added.ok) throw new Error(JSON.stringify(added.error));
   return added.value;
 };
@@ -55,6 +57,11 @@ test("a sound is brought once, whatever it is called, marked, and played along w
 test.each([
   ["nothing", sent(""), "The file is empty."],
   ["no file", new FormData(), "Choose a file first."],
+  [
+    "twelve right bytes",
+    sent("RIFF\u0020\u0000\u0000\u0000WAVEfmt and what follows"),
+    "That is no sound",
+  ],
   ["a picture", sent("\u0089PNG and so on", "sound.mp3"), "That is no sound that Fidus knows"],
 ])("%s is refused with a sentence", async (_what, form, sentence) => {
   const done = await addDemonstration(room.services, room, form);

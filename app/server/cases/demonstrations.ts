@@ -20,7 +20,6 @@ import {
 import type { Queries } from "~/db/client";
 import type { FormRefused } from "~/forms/typed";
 import type { Services } from "../services";
-import { soundKind } from "../takes/sound-kind";
 import { fileRefused, sentFiles, titleOfFile } from "./sent-file";
 import { forgetSounds } from "./takes";
 
@@ -55,7 +54,7 @@ export async function demonstrationsPage({ db }: Services, of: OfPiece) {
 
 /** A sound that the teacher plays the piece on: kept by its content, once. */
 export async function addDemonstration(
-  { db, takes, newId, now }: Services,
+  { db, takes, scores, newId, now }: Services,
   { studioId, pieceId }: Omit<OfPiece, "personId">,
   form: FormData,
 ): Promise<Result<string, FormRefused>> {
@@ -63,7 +62,7 @@ export async function addDemonstration(
   if (!sent.ok) return sent;
   const [file] = sent.value;
   const { bytes } = file!;
-  const kind = soundKind(bytes.subarray(0, 16));
+  const kind = await scores.sound(studioId, { bytes });
   if (!kind) return fileRefused("That is no sound that Fidus knows: WAV, MP3, FLAC, Ogg or M4A.");
   if ((await demonstrationBytes(db, studioId)) + bytes.length > MOST_IN_ROOM) {
     return fileRefused("There is no room left for demonstrations: delete one first.");

@@ -1,8 +1,9 @@
-import { createHash, randomBytes, randomUUID } from "node:crypto";
+import { createHash, randomUUID } from "node:crypto";
 import { expect, test } from "@jest/globals";
 import { addDays } from "~/core/units";
 import { newItem, type AssignmentItem } from "~/core/week";
 import { furnishedRoom, NOON } from "../test/room";
+import { aWav } from "../test/sounds";
 import {
   answersFor,
   answerTo,
@@ -37,14 +38,14 @@ async function roomWithWeek(change: Partial<AssignmentItem>) {
   const { sessionId } = await room.begin();
   const record = async () => {
     const takeId = randomUUID();
-    const sound = Buffer.concat([Buffer.from([0x1a, 0x45, 0xdf, 0xa3]), randomBytes(500)]);
+    const sound = aWav();
     const take = {
       play: randomUUID(),
       passage: passageId,
       at: NOON,
       tempo: 60,
       rung: 0,
-      mediaType: "audio/webm" as const,
+      mediaType: "audio/wav" as const,
       from: 0,
       until: 12,
       bars: [5, 6].map((bar) => ({ bar, at: bar - 4, duration: 1, beats: [bar - 4] })),
@@ -128,7 +129,9 @@ test("a comment is spoken, heard from its take only, and goes with it; ratings k
     sent.set("file", new File([bytes], "said.webm"));
     return commentOn(services, studioId, take, sent).then((done) => ({ id, ok: done.ok }));
   };
-  const sound = new Uint8Array([0x1a, 0x45, 0xdf, 0xa3, 1, 2, 3]);
+  const sound = new Uint8Array(aWav());
+  // Right at its beginning, and no sound: it is opened.
+  expect(await say(new Uint8Array([0x1a, 0x45, 0xdf, 0xa3, 1, 2, 3]))).toMatchObject({ ok: false });
   expect(await say(new Uint8Array([60, 98, 62]))).toMatchObject({ ok: false });
   expect(await say(new Uint8Array(2_000_001).fill(1))).toMatchObject({ ok: false });
   expect(await say(new Uint8Array())).toMatchObject({ ok: false });
@@ -137,7 +140,7 @@ test("a comment is spoken, heard from its take only, and goes with it; ratings k
   const [told] = (await handInsOf(services, studioId, take)).handedIn;
   expect(told!.comments).toMatchObject([{ bar: 5, text: "", spoken: true }]);
   const hears = (takeId: string) => spokenSound(services, studioId, takeId, said.id);
-  expect(await hears(take)).toMatchObject({ size: sound.length, mediaType: "audio/webm" });
+  expect(await hears(take)).toMatchObject({ size: sound.length, mediaType: "audio/wav" });
   expect(await hears(other)).toBeUndefined();
 
   const rated = (rating: string) =>

@@ -24,7 +24,7 @@ import {
 import { takesAsked } from "../plan/takes-asked";
 import { openItems, weekOn } from "../plan/week-on";
 import { todayIn, type Services } from "../services";
-import { RECORDED_KINDS, soundKind } from "../takes/sound-kind";
+import { RECORDED_KINDS } from "../takes/sound-kind";
 import { sentFiles } from "./sent-file";
 
 const WEEKS_READ = 3;
@@ -144,14 +144,15 @@ export async function handIn(
 
 /** A comment that was spoken, kept beside the database; undefined where none was. */
 async function spokenWith(
-  { takes, newId }: Services,
+  { takes, scores, newId }: Services,
+  studioId: string,
   form: FormData,
 ): Promise<Result<KeptSound | undefined, string>> {
   if (!(form.get("file") instanceof File)) return ok(undefined);
   const sent = await sentFiles(form, "file", MOST_SPOKEN_BYTES);
   if (!sent.ok) return err(sent.error.errors.file!);
   const { bytes } = sent.value[0]!;
-  const mediaType = soundKind(bytes.subarray(0, 16));
+  const mediaType = await scores.sound(studioId, { bytes });
   if (!mediaType || !RECORDED_KINDS.includes(mediaType)) {
     return err("That is no sound that Fidus knows.");
   }
@@ -172,7 +173,7 @@ export async function commentOn(
   const { handIn: handInId, ...comment } = read.output;
   const there = await handInById(services.db, studioId, handInId);
   if (there.take_id !== takeId) return err("That was handed in with another take.");
-  const spoken = await spokenWith(services, form);
+  const spoken = await spokenWith(services, studioId, form);
   if (!spoken.ok) return spoken;
   if (comment.text === "" && !spoken.value) return err("Say what you heard.");
   const at = new Date(services.now());

@@ -9,6 +9,7 @@ import { dataFile, soundFile } from "../archive/room-file";
 import { zipOf } from "../archive/write";
 import { EventWriter, furnishedRoom, NOON } from "../test/room";
 import { roomRows } from "../test/room-rows";
+import { aWav } from "../test/sounds";
 import { UNTOLD } from "../test/told";
 import { appendEvents } from "./append-events";
 import { openRoom } from "./open-room";
@@ -247,7 +248,7 @@ async function* cutOff(asked: Parameters<typeof room.services.readRoom>[0]) {
 }
 
 describe("sounds in a room's file", () => {
-  const SOUND = Buffer.concat([Buffer.from("OggS"), Buffer.alloc(2000, 7)]);
+  const SOUND = aWav();
   const hash = createHash("sha256").update(SOUND).digest("hex");
   const demonstration = (change: Row = {}): Row => ({
     id: randomUUID(),
@@ -256,7 +257,7 @@ describe("sounds in a room's file", () => {
     name: "Slow",
     bytes: SOUND.length,
     hash,
-    media_type: "audio/ogg",
+    media_type: "audio/wav",
     places: [],
     made_at: "2026-05-04T12:00:00Z",
     ...change,
@@ -289,10 +290,10 @@ describe("sounds in a room's file", () => {
   });
 
   test.each<[string, Row, Buffer]>([
-    ["other bytes", {}, Buffer.concat([Buffer.from("OggS"), Buffer.alloc(2000, 8)])],
+    ["other bytes", {}, aWav()],
     ["another length", {}, SOUND.subarray(1)],
     ["a page in place of a sound", { media_type: "text/html" }, SOUND],
-    ["another kind", { media_type: "audio/wav" }, SOUND],
+    ["another kind", { media_type: "audio/ogg" }, SOUND],
     ["no hash", { hash: "secret" }, SOUND],
   ])("%s: refused, and nothing is left", async (_, change, bytes) => {
     const { studioId, bring } = await emptyRoom();

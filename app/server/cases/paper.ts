@@ -49,8 +49,12 @@ async function sentPages(form: FormData): Promise<Result<SentPages, FormRefused>
   return ok({ files: files.value, pages: pages.value });
 }
 
-/** What the images of pages are; or why they can't be taken. */
-function readPages({ files, pages }: SentPages): Result<(ImageRead & SentFile)[], FormRefused> {
+/** What the images of pages are; or why they can't be taken. Each is unpacked once, to see that it can be. */
+async function readPages(
+  { scores }: Pick<Services, "scores">,
+  studioId: string,
+  { files, pages }: SentPages,
+): Promise<Result<(ImageRead & SentFile)[], FormRefused>> {
   if (files.some(({ bytes }) => !isPdf(bytes) && !readImage(bytes).ok)) {
     return fileRefused("Pages come as PDF, PNG or JPEG; this is something else.");
   }
@@ -61,6 +65,9 @@ function readPages({ files, pages }: SentPages): Result<(ImageRead & SentFile)[]
     if (!image.ok) return fileRefused(image.error);
     if (Math.max(image.value.width, image.value.height) > MOST_PAGE_PIXELS) {
       return fileRefused(`A page is larger than ${MOST_PAGE_PIXELS} pixels.`);
+    }
+    if (!(await scores.picture(studioId, page.bytes))) {
+      return fileRefused("The picture is damaged: it can't be opened.");
     }
     read.push({ ...image.value, ...page });
   }
@@ -77,7 +84,7 @@ export async function pieceFromPages(
   const { db, newId } = services;
   const sent = await sentPages(form);
   if (!sent.ok) return sent;
-  const pages = readPages(sent.value);
+  const pages = await readPages(services, studioId, sent.value);
   if (!pages.ok) return pages;
   const id = newId();
   await db.transaction(async (tx) => {
@@ -118,11 +125,12 @@ async function areThere(tx: Queries, { studioId, pieceId }: OfPiece, files: read
  * another picture of the same: their bars stay where they were drawn, to be moved.
  */
 export async function layPages(
-  { db, newId, now }: Services,
+  services: Services,
   { studioId, personId, pieceId }: OfPiece,
   sent: SentPages,
 ): Promise<Result<undefined, FormRefused>> {
-  const pages = readPages(sent);
+  const { db, newId, now } = services;
+  const pages = await readPages(services, studioId, sent);
   if (!pages.ok) return pages;
   return db.transaction(async (tx) => {
     await pieceOfPerson(tx, studioId, personId, pieceId);

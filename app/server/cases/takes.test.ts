@@ -1,8 +1,9 @@
-import { createHash, randomBytes, randomUUID } from "node:crypto";
+import { createHash, randomUUID } from "node:crypto";
 import { beforeEach, describe, expect, test } from "@jest/globals";
 import type { Take } from "~/core/listen";
 import { addDays } from "~/core/units";
 import { EventWriter, furnishedRoom, NOON } from "../test/room";
+import { aWav } from "../test/sounds";
 import { appendEvents } from "./append-events";
 import { progressPage } from "./passage-pages";
 import { deleteForGood } from "./student-gone";
@@ -30,9 +31,9 @@ beforeEach(async () => {
 }, 60_000);
 
 /** Something of its own for each test: rooms of a database share what sounds alike. */
-let webm: Buffer;
+let wav: Buffer;
 beforeEach(() => {
-  webm = Buffer.concat([Buffer.from([0x1a, 0x45, 0xdf, 0xa3]), randomBytes(2000)]);
+  wav = aWav();
 });
 const hashOf = (bytes: Uint8Array) => createHash("sha256").update(bytes).digest("hex");
 
@@ -42,7 +43,7 @@ const about = (change: Partial<Take> = {}): Take => ({
   at: NOON,
   tempo: 60,
   rung: 0,
-  mediaType: "audio/webm",
+  mediaType: "audio/wav",
   from: 0.2,
   until: 15,
   bars: [{ bar: 5, at: 3, duration: 3, beats: [3, 4, 5] }],
@@ -61,7 +62,7 @@ const whole = (bytes: Uint8Array, change: Partial<Take> = {}) => ({
   hash: hashOf(bytes),
 });
 
-async function sent(bytes: Uint8Array = webm, change: Partial<Take> = {}) {
+async function sent(bytes: Uint8Array = wav, change: Partial<Take> = {}) {
   await takeMore(room.services, of, 0, bytes);
   return keepTake(room.services, of, whole(bytes, change));
 }
@@ -77,10 +78,10 @@ const heard = async (range?: SoundRange) => {
 describe("a take that is sent", () => {
   test("is heard whole, from a byte on, and its last bytes", async () => {
     await sent();
-    expect(await heard()).toEqual(webm);
-    expect(await heard({ from: 5, to: 9 })).toEqual(webm.subarray(5, 10));
-    expect(await heard({ last: 7 })).toEqual(webm.subarray(-7));
-    expect(await heard({ last: 1_000_000 })).toEqual(webm);
+    expect(await heard()).toEqual(wav);
+    expect(await heard({ from: 5, to: 9 })).toEqual(wav.subarray(5, 10));
+    expect(await heard({ last: 7 })).toEqual(wav.subarray(-7));
+    expect(await heard({ last: 1_000_000 })).toEqual(wav);
     expect(await heard({ last: 0 })).toBeUndefined();
     expect(await heard({ from: 99_999, to: undefined })).toBeUndefined();
   });
@@ -99,20 +100,20 @@ describe("a take that is sent", () => {
   test("goes on from where it stopped, comes twice without harm, and is heard in parts", async () => {
     const { services } = room;
     expect(await takeCome(services, of)).toEqual({ next: 0, whole: false });
-    expect(await takeMore(services, of, 0, webm.subarray(0, 900))).toMatchObject({
+    expect(await takeMore(services, of, 0, wav.subarray(0, 900))).toMatchObject({
       value: { next: 900 },
     });
     // The same again, and more of it: what is there is passed over.
-    expect(await takeMore(services, of, 500, webm.subarray(500))).toMatchObject({
-      value: { next: webm.length },
+    expect(await takeMore(services, of, 500, wav.subarray(500))).toMatchObject({
+      value: { next: wav.length },
     });
     for (let twice = 0; twice < 2; twice++) {
-      expect(await keepTake(services, of, whole(webm))).toMatchObject({ ok: true });
+      expect(await keepTake(services, of, whole(wav))).toMatchObject({ ok: true });
     }
-    expect(await takeCome(services, of)).toEqual({ next: webm.length, whole: true });
-    expect(await heard()).toEqual(webm);
-    expect(await heard({ from: 2, to: 5 })).toEqual(webm.subarray(2, 6));
-    expect(await heard({ from: webm.length - 3, to: undefined })).toEqual(webm.subarray(-3));
+    expect(await takeCome(services, of)).toEqual({ next: wav.length, whole: true });
+    expect(await heard()).toEqual(wav);
+    expect(await heard({ from: 2, to: 5 })).toEqual(wav.subarray(2, 6));
+    expect(await heard({ from: wav.length - 3, to: undefined })).toEqual(wav.subarray(-3));
     expect(
       await takeSound(services, of.studioId, of.takeId, { from: 99_999, to: 1 }),
     ).toMatchObject({ outside: true });
@@ -124,16 +125,16 @@ describe("a take that is sent", () => {
 
   test("is refused with a sentence: a gap, what is no sound, what differs, another's bars", async () => {
     const { services } = room;
-    expect(await takeMore(services, of, 10, webm)).toMatchObject({ error: { status: 409 } });
+    expect(await takeMore(services, of, 10, wav)).toMatchObject({ error: { status: 409 } });
     const lies = Buffer.from("<html>not a sound</html>");
     expect(await sent(lies)).toMatchObject({ error: { status: 422 } });
-    await takeMore(services, of, 0, webm);
-    const other = { ...whole(webm), hash: hashOf(lies) };
+    await takeMore(services, of, 0, wav);
+    const other = { ...whole(wav), hash: hashOf(lies) };
     expect(await keepTake(services, of, other)).toMatchObject({ error: { status: 409 } });
     // What differed is thrown away: it is sent from the beginning.
     expect(await takeCome(services, of)).toEqual({ next: 0, whole: false });
-    expect(await sent(webm, { passage: randomUUID() })).toMatchObject({ error: { status: 422 } });
-    expect(await takeMore(services, of, 39_999_999, webm)).toMatchObject({
+    expect(await sent(wav, { passage: randomUUID() })).toMatchObject({ error: { status: 422 } });
+    expect(await takeMore(services, of, 39_999_999, wav)).toMatchObject({
       error: { status: 413 },
     });
   });
@@ -142,8 +143,8 @@ describe("a take that is sent", () => {
     expect((await sent()).ok).toBe(true);
     const { sessionId } = await room.begin();
     const other = { ...of, sessionId };
-    expect(await takeMore(room.services, other, 0, webm)).toMatchObject({ error: { status: 409 } });
-    expect(await keepTake(room.services, other, whole(webm))).toMatchObject({
+    expect(await takeMore(room.services, other, 0, wav)).toMatchObject({ error: { status: 409 } });
+    expect(await keepTake(room.services, other, whole(wav))).toMatchObject({
       error: { status: 409 },
     });
   });
@@ -163,7 +164,7 @@ describe("listening back", () => {
     });
     stand.write("judged", { play, verdict: "clean" });
     await appendEvents(services, studioId, of.sessionId, stand.events);
-    expect((await sent(webm, { play })).ok).toBe(true);
+    expect((await sent(wav, { play })).ok).toBe(true);
     const said = (...bars: string[]) => {
       const form = new FormData();
       for (const bar of bars) form.append("flawed", bar);
@@ -195,28 +196,28 @@ describe("a take that is kept", () => {
     of = { ...of, takeId: randomUUID() };
     expect((await sent()).ok).toBe(true);
     await dropTake(room.services, of.studioId, first);
-    expect(await heard()).toEqual(webm);
+    expect(await heard()).toEqual(wav);
     await expect(
       takePage(room.services, of.studioId, first, { listener: room.personId }),
     ).rejects.toMatchObject({
       kind: "not-found",
     });
     await dropTake(room.services, of.studioId, of.takeId);
-    expect(await room.services.takes.read(hashOf(webm))).toBeUndefined();
+    expect(await room.services.takes.read(hashOf(wav))).toBeUndefined();
   });
 
   test("goes when its days are over, and with its student", async () => {
     expect((await sent()).ok).toBe(true);
     room.clock.now = NOON + 90 * 86_400_000;
     await sweepTakes(room.services);
-    expect(await heard()).toEqual(webm);
+    expect(await heard()).toEqual(wav);
     room.clock.now += 86_400_000;
     await sweepTakes(room.services);
     expect(await takesListed(room.services, of.studioId, {})).toEqual([]);
 
     expect((await sent()).ok).toBe(true);
     await deleteForGood(room.services, of.studioId, room.personId, "Tomasz");
-    expect(await room.services.takes.read(hashOf(webm))).toBeUndefined();
+    expect(await room.services.takes.read(hashOf(wav))).toBeUndefined();
   });
 
   test("a room keeps takes as long as it says; fewer days delete none today, and it is told ahead", async () => {
@@ -245,7 +246,7 @@ describe("a take that is kept", () => {
     const { takes } = room.services;
     expect((await sent()).ok).toBe(true);
     const later = Date.now() + 2 * 3_600_000;
-    expect(await takes.sweep([hashOf(webm), "0".repeat(64)], later)).toEqual({
+    expect(await takes.sweep([hashOf(wav), "0".repeat(64)], later)).toEqual({
       orphans: 0,
       missing: ["0".repeat(64)],
     });

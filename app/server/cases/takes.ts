@@ -31,7 +31,7 @@ import {
 import type { FormRefused } from "~/forms/typed";
 import { todayIn, type Services } from "../services";
 import { notationOf } from "./scores";
-import { RECORDED_KINDS, soundKind } from "../takes/sound-kind";
+import { RECORDED_KINDS } from "../takes/sound-kind";
 
 /** What the sound of one student may take up together. */
 export const MOST_TAKE_BYTES = 500_000_000;
@@ -120,7 +120,7 @@ export async function keepTake(
     return refuse(422, "This passage is not of this session.");
   }
   const coming = comingOf(session.person_id, takeId);
-  const kind = soundKind(await takes.head(coming, 16).catch(() => new Uint8Array()));
+  const kind = await services.scores.sound(studioId, { file: takes.fileOf(coming) });
   if (!kind || !RECORDED_KINDS.includes(kind)) {
     await takes.dropComing(coming);
     return refuse(422, "That is no sound that Fidus knows.");

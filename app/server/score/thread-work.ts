@@ -3,14 +3,19 @@ import * as v from "valibot";
 import { err } from "~/core/result";
 import type { Engraved } from "~/core/score";
 import type { EngravingAsked } from "./engraving";
+import type { SoundKind } from "../takes/sound-kind";
+import type { SoundSource } from "./open-sound";
 import { Turns } from "./turns";
 import { GaveUp, type ScoreWork } from "./work";
 
 export type ScoreRequest =
   | { readonly kind: "read"; readonly bytes: Uint8Array }
+  | { readonly kind: "sound"; readonly source: SoundSource }
+  | { readonly kind: "picture"; readonly bytes: Uint8Array }
   | { readonly kind: "engrave"; readonly asked: EngravingAsked };
 
 const READ_MS = 15_000;
+const OPEN_MS = 10_000;
 const ENGRAVE_MS = 20_000;
 const MOST_MEGABYTES = 400;
 
@@ -88,6 +93,9 @@ export function workInThreads(file: string): ScoreWork {
       inTurn<Awaited<ReturnType<ScoreWork["read"]>>>(room, { kind: "read", bytes }, READ_MS).catch(
         (error: Error) => err(error instanceof GaveUp ? error.message : BROKEN),
       ),
+    sound: (room, source) =>
+      inTurn<SoundKind | undefined>(room, { kind: "sound", source }, OPEN_MS),
+    picture: (room, bytes) => inTurn<boolean>(room, { kind: "picture", bytes }, OPEN_MS),
     engrave: (room, asked) => inTurn<Engraved>(room, { kind: "engrave", asked }, ENGRAVE_MS),
     close: () => {
       for (const thread of all) thread.end(new GaveUp("broken", BROKEN));

@@ -7,11 +7,22 @@ if (!parentPort) throw new Error("This file runs as a worker thread.");
 const port = parentPort;
 const work = workHere();
 
+function done(request: ScoreRequest): Promise<unknown> {
+  switch (request.kind) {
+    case "read":
+      return work.read("", request.bytes);
+    case "engrave":
+      return work.engrave("", request.asked);
+    case "sound":
+      return work.sound("", request.source);
+    case "picture":
+      return work.picture("", request.bytes);
+  }
+}
+
 port.on("message", async ({ id, ...request }: ScoreRequest & { readonly id: number }) => {
   try {
-    const value = await (request.kind === "read"
-      ? work.read("", request.bytes)
-      : work.engrave("", request.asked));
+    const value = await done(request);
     port.postMessage({ id, value });
   } catch (error) {
     port.postMessage({ id, failure: error instanceof Error ? error.message : String(error) });

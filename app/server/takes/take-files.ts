@@ -124,13 +124,8 @@ export class TakeFiles {
     await rename(this.coming(name), to);
   }
 
-  /** The first bytes of what has come. */
-  async head(id: string, bytes: number): Promise<Uint8Array> {
-    const handle = await open(this.coming(id), "r");
-    const { buffer, bytesRead } = await handle.read(Buffer.alloc(bytes), 0, bytes, 0);
-    await handle.close();
-    return buffer.subarray(0, bytesRead);
-  }
+  /** The file of what has come. */
+  fileOf = (id: string): string => this.coming(id);
 
   /** Bytes of a whole take, both ends included; undefined where the file is missing. */
   async read(hash: string, range?: { from: number; to: number }) {
