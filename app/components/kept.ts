@@ -21,15 +21,18 @@ export const kept = {
       // Then there was nothing.
     }
   },
-  /** Everything whose name begins so. */
-  removeAll(beginning: string): void {
-    const names = [...here.keys()];
+  /** The names that begin so. */
+  names(beginning: string): string[] {
+    const names = new Set(here.keys());
     try {
-      names.push(...Object.keys(localStorage));
+      for (const name of Object.keys(localStorage)) names.add(name);
     } catch {
       // Then only what this page remembers.
     }
-    for (const name of names) if (name.startsWith(beginning)) kept.remove(name);
+    return [...names].filter((name) => name.startsWith(beginning));
+  },
+  removeAll(beginning: string): void {
+    for (const name of kept.names(beginning)) kept.remove(name);
   },
   set(key: string, value: string): void {
     here.set(key, value);

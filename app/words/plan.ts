@@ -147,7 +147,8 @@ export const planWords = {
   },
   lesson: {
     typedHere: "Your unsaved changes from before are back.",
-    typedElsewhere: "You have unsaved changes to this lesson, typed on another device.",
+    typedElsewhere:
+      "You have unsaved changes to this lesson, typed in another window or on another device.",
     goOnTyped: "Continue with them",
     discardTyped: "Discard changes",
     title: "Lesson",

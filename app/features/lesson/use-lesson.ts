@@ -110,7 +110,7 @@ export function useLesson({ home, draft, last, times, before, typed }: LessonInp
   useEffect(() => {
     // A page of its own: a preview that is still on its way must not hold up the going there.
     if (setId === undefined) return;
-    kept.remove(`${TYPED_KEY} ${home}`);
+    kept.removeAll(`${TYPED_KEY} ${home} `);
     window.location.assign(`${home}/weeks/${setId}`);
   }, [setId, home]);
 

@@ -23,9 +23,26 @@ interface TypedInputs {
 /** Something typed and not saved: `restored` is on the page, `elsewhere` waits to be asked for. */
 export type TypedBefore = "restored" | "elsewhere" | undefined;
 
-function keptHere(key: string): TypedLesson | undefined {
+const readHere = (key: string): TypedLesson | undefined => {
   const read = v.safeParse(v.pipe(v.string(), v.parseJson(), typedLessonSchema), kept.get(key));
   return read.success ? read.output : undefined;
+};
+
+/** What was typed last, of several. */
+const latest = (all: readonly (TypedLesson | undefined)[]): TypedLesson | undefined =>
+  all.filter((each) => each !== undefined).toSorted((a, b) => b.at - a.at)[0];
+
+const WINDOW_KEY = "fidus-window";
+
+/** A name that this window keeps through reloads, and no other has. */
+function windowName(): string {
+  try {
+    const known = sessionStorage.getItem(WINDOW_KEY) ?? crypto.randomUUID();
+    sessionStorage.setItem(WINDOW_KEY, known);
+    return known;
+  } catch {
+    return crypto.randomUUID();
+  }
 }
 
 const send = (home: string, act: "typed" | "untyped", typed?: TypedLesson) => {
@@ -43,32 +60,37 @@ const send = (home: string, act: "typed" | "untyped", typed?: TypedLesson) => {
  * until it is saved. What was typed here comes back by itself; what was typed elsewhere is asked about.
  */
 export function useTyped(it: TypedInputs) {
-  const key = `${TYPED_KEY} ${it.home}`;
+  const all = `${TYPED_KEY} ${it.home} `;
+  const [key, setKey] = useState<string | undefined>(undefined);
   const [before, setBefore] = useState<TypedBefore>(undefined);
-  const [looked, setLooked] = useState(false);
-  const { restore, there } = it;
-  const first = useRef({ restore, there });
+  const [others, setOthers] = useState<TypedLesson | undefined>(undefined);
+  const first = useRef({ restore: it.restore, there: it.there });
   useEffect(() => {
-    const { there: server, restore: put } = first.current;
-    const here = keptHere(key);
-    if (here && here.at >= (server?.at ?? 0)) {
-      put(here);
+    const mine = all + windowName();
+    const here = readHere(mine);
+    const names = kept.names(all).filter((name) => name !== mine);
+    const other = latest([...names.map(readHere), first.current.there]);
+    if (here && here.at >= (other?.at ?? 0)) {
+      first.current.restore(here);
       setBefore("restored");
-    } else if (server) setBefore("elsewhere");
-    setLooked(true);
-  }, [key]);
+    } else if (other) {
+      setOthers(other);
+      setBefore("elsewhere");
+    }
+    setKey(mine);
+  }, [all]);
 
-  const { home, text, changed, snapshot } = it;
+  const { home, text, changed, snapshot, restore } = it;
   const now = useRef(snapshot);
   useEffect(() => {
     now.current = snapshot;
   });
   const wasChanged = useRef(false);
   useEffect(() => {
-    if (!looked || before === "elsewhere") return;
+    if (key === undefined) return;
     if (!changed) {
       if (wasChanged.current) {
-        kept.remove(key);
+        kept.removeAll(all);
         setBefore(undefined);
       }
       wasChanged.current = false;
@@ -77,22 +99,27 @@ export function useTyped(it: TypedInputs) {
     wasChanged.current = true;
     const typed = { ...now.current(), at: Date.now() };
     kept.set(key, JSON.stringify(typed));
+    // The server keeps one: what was typed elsewhere stays there until it was asked about.
+    if (before === "elsewhere") return;
     const timer = setTimeout(() => void send(home, "typed", typed), PAUSE_MS);
     return () => clearTimeout(timer);
-  }, [text, changed, looked, before, key, home]);
+  }, [text, changed, before, key, all, home]);
 
   return {
     before,
     /** Goes on with what was typed elsewhere. */
     goOn: () => {
-      if (there) restore(there);
+      if (others) restore(others);
       setBefore("restored");
     },
     /** It is not wanted any more: `put` lays the page out as it was saved. */
     discard: (put: () => void) => {
-      kept.remove(key);
-      put();
-      wasChanged.current = false;
+      kept.removeAll(all);
+      // What was typed here goes on being typed; what came back goes.
+      if (before === "restored") {
+        put();
+        wasChanged.current = false;
+      }
       setBefore(undefined);
       void send(home, "untyped");
     },
