@@ -12,6 +12,8 @@ export interface ServerOptions {
   readonly daysFile?: string;
   /** The room's clock, where it is not the real one. */
   readonly clock?: ClockSetting | undefined;
+  /** Other variables of its environment. */
+  readonly variables?: Readonly<Record<string, string>>;
 }
 
 /** The built application as a process of its own, so that it can be killed like one. */
@@ -27,6 +29,7 @@ export class FidusServer {
     demo = false,
     daysFile,
     clock,
+    variables = {},
   }: ServerOptions): Promise<FidusServer> {
     const child = spawn(process.execPath, ["--liftoff-only", "bin/serve.mjs"], {
       env: {
@@ -36,6 +39,7 @@ export class FidusServer {
         FIDUS_DEMO: demo ? "1" : "0",
         // Every journey has a studio of its own.
         FIDUS_OPENINGS: "100000",
+        ...variables,
         ...(daysFile ? { FIDUS_DAYS_FILE: daysFile } : {}),
         ...(clock ? { FIDUS_CLOCK: `${clock.real},${clock.virtual},${clock.rate}` } : {}),
       },
@@ -52,8 +56,13 @@ export class FidusServer {
       child.stderr.on("data", hear);
       child.once("exit", () => reject(new Error(said)));
     });
-    return new FidusServer(child, address);
+    const server = new FidusServer(child, address);
+    child.stderr.on("data", (chunk: Buffer) => (server.said += chunk.toString()));
+    return server;
   }
+
+  /** What the server has said since it was ready. */
+  said = "";
 
   get port(): number {
     return Number(new URL(this.address).port);

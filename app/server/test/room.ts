@@ -1,8 +1,7 @@
 import { randomUUID } from "node:crypto";
 import { afterAll, expect } from "@jest/globals";
-import * as v from "valibot";
 import { aLadder } from "~/core/ladder/test/fixtures";
-import { sessionEventSchema, type EventKind, type SessionEvent } from "~/core/session";
+import { EventWriter, NOON } from "~/core/session/test/event-writer";
 import type { Database } from "~/db/client";
 import { memoryDatabase } from "~/db/test/memory";
 import { addPiece, readPieceForm } from "../cases/add-piece";
@@ -14,7 +13,7 @@ import { readRoomHere } from "../archive/read-in-thread";
 import { workHere } from "../score/work";
 import type { Services } from "../services";
 
-export const NOON = Date.UTC(2026, 4, 4, 12);
+export { EventWriter, NOON };
 
 export const pieceForm = (change: Record<string, string> = {}): FormData => {
   const form = new FormData();
@@ -86,28 +85,4 @@ export async function furnishedRoom({
     return started.value;
   };
   return { services, clock, open, studioId, personId, pieceId, passageId, begin };
-}
-
-/** Writes events as the stand does: ids of its own, positions without gaps. */
-export class EventWriter {
-  readonly events: SessionEvent[] = [];
-
-  constructor(private at = NOON) {}
-
-  write(kind: EventKind, payload: object = {}): string {
-    const id = randomUUID();
-    this.at += 12_000;
-    const event = { id, seq: this.events.length, at: this.at, kind, payload };
-    this.events.push(v.parse(sessionEventSchema, event));
-    return id;
-  }
-
-  /** Plays at a tempo with a verdict each: "ccf". */
-  plays(tempo: number, verdicts: string, bar?: number, range = { fromBar: 5, toBar: 8 }): void {
-    for (const letter of verdicts) {
-      const play = this.write("played", { tempo, seconds: 9, complete: true, ...range });
-      this.write("judged", { play, verdict: letter === "c" ? "clean" : "flawed" });
-      if (letter === "f" && bar) this.write("detailed", { play, bar, what: "rhythm" });
-    }
-  }
 }
