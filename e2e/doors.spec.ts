@@ -1,40 +1,12 @@
 import { execFile } from "node:child_process";
-import { request as httpRequest } from "node:http";
 import { promisify } from "node:util";
 import { test as base } from "@playwright/test";
 import { EventWriter } from "~/core/session/test/event-writer";
 import { expect } from "./support/fixtures";
 import { FidusServer, throwAwayDirectory } from "./support/server";
-import { newName, PASSWORD } from "./support/teacher";
+import { ask, FORM, formOf, opens, type Asked } from "./support/plain-http";
 
 const run = promisify(execFile);
-
-interface Asked {
-  readonly method?: string;
-  readonly headers?: Record<string, string>;
-  readonly body?: string;
-}
-
-/** Asks as any program may: with whatever host, origin and body. */
-const ask = (address: string, { method = "GET", headers = {}, body }: Asked = {}) =>
-  new Promise<{ status: number; text: string; headers: Record<string, unknown> }>(
-    (resolve, reject) => {
-      const length = body === undefined ? {} : { "content-length": Buffer.byteLength(body) };
-      const sent = httpRequest(
-        address,
-        { method, headers: { ...headers, ...length } },
-        (answer) => {
-          let text = "";
-          answer.on("data", (chunk: Buffer) => (text += chunk.toString()));
-          answer.on("end", () =>
-            resolve({ status: answer.statusCode!, text, headers: answer.headers }),
-          );
-        },
-      );
-      sent.on("error", reject);
-      sent.end(body);
-    },
-  );
 
 const test = base.extend<{
   starts: (variables?: Record<string, string>, dataDir?: string) => Promise<FidusServer>;
@@ -57,24 +29,6 @@ const test = base.extend<{
     for (const server of running) await server.stop();
   },
 });
-
-const formOf = (fields: Record<string, string>) => new URLSearchParams(fields).toString();
-const FORM = "application/x-www-form-urlencoded";
-
-/** Opens a studio by its form; the answer, and the cookie of its teacher. */
-async function opens(address: string, { origin = address, host = "", query = "", name = "" } = {}) {
-  const body = formOf({
-    ...{ room: "Weir Lane", teacher: "Odile", name, instrument: "", timeZone: "UTC" },
-    ...{ signIn: newName(), password: PASSWORD },
-  });
-  const headers = {
-    ...{ origin, "content-type": FORM },
-    ...(host ? { host, "x-forwarded-proto": "https" } : {}),
-  };
-  const answer = await ask(`${address}/open${query}`, { method: "POST", headers, body });
-  const [cookie = ""] = (answer.headers["set-cookie"] as string[] | undefined) ?? [];
-  return { ...answer, cookie: cookie.split(";")[0]!, to: String(answer.headers.location ?? "") };
-}
 
 test("behind a proxy only the named origin is answered, and links carry it", async ({ starts }) => {
   const origin = "https://fidus.example";

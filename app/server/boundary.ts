@@ -3,7 +3,6 @@ import { data } from "react-router";
 import * as v from "valibot";
 import { DatabaseError, type DatabaseErrorKind } from "~/db/client";
 import type { FormRefused } from "~/forms/typed";
-import { TooManyAtOnce } from "./access/passwords";
 import { GaveUp } from "./score/work";
 
 const uuid = v.pipe(v.string(), v.uuid());
@@ -31,8 +30,6 @@ const TOLD: Partial<Record<DatabaseErrorKind, { status: number; sentence: string
   check: { status: 422, sentence: "There is a number in it that can't be." },
 };
 
-const BUSY = "Too many people are signing in at this moment. Try again in a minute.";
-
 /**
  * Runs what a loader or action does. A row that isn't there (or is another studio's) is a 404;
  * an unknown error is logged with an id, and the page shows that id and nothing else.
@@ -50,7 +47,6 @@ export async function answering<T>(work: () => Promise<T>): Promise<T> {
       if (error.cause !== undefined) process.stderr.write(`${error.cause}\n`);
       throw data({ sentence: error.message }, { status: error.why === "late" ? 503 : 422 });
     }
-    if (error instanceof TooManyAtOnce) throw data({ sentence: BUSY }, { status: 503 });
     const id = randomUUID().slice(0, 8);
     process.stderr.write(`${id} ${error instanceof Error ? error.stack : String(error)}\n`);
     throw data({ sentence: `Something went wrong here. It is noted as ${id}.` }, { status: 500 });

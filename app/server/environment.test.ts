@@ -14,6 +14,7 @@ describe("the environment", () => {
       https: false,
       origin: undefined,
       rooms: "open",
+      roomsUnsaid: false,
       openings: 5,
       backups: { folder: "/srv/fidus/.fidus/backups", everyHours: 24, keep: 7 },
       daysAhead: 0,

@@ -82,6 +82,8 @@ export interface Environment {
   readonly https: boolean;
   readonly origin: string | undefined;
   readonly rooms: OpeningWay;
+  /** Nobody said who may open a studio, and others can reach this server. */
+  readonly roomsUnsaid: boolean;
   readonly openings: number;
   readonly backups: {
     readonly folder: string;
@@ -121,6 +123,7 @@ export function readEnvironment(root: string, variables: NodeJS.ProcessEnv): Env
     origin,
     // Who can reach it from elsewhere is not let in to make studios of their own by default.
     rooms: rest.FIDUS_ROOMS ?? (reachable ? "first" : "open"),
+    roomsUnsaid: reachable && rest.FIDUS_ROOMS === undefined,
     openings: rest.FIDUS_OPENINGS,
     backups: {
       folder: path.resolve(rest.FIDUS_BACKUPS ?? path.join(dataDir, "backups")),

@@ -7,6 +7,7 @@ import { RouterContextProvider, type ServerBuild } from "react-router";
 import sirv from "sirv";
 import { caller, callerContext, type Door } from "./access/door";
 import { networkOf } from "./access/network";
+import { queueAtDoor } from "./access/queue-at-door";
 import type { Backups } from "./backup/backups";
 import { backupsContext, nonceContext, servicesContext } from "./context";
 import type { Services } from "./services";
@@ -133,6 +134,7 @@ export function createHttp({
     app.use("/assets", sirv(assets, { ...packed, immutable: true, maxAge: A_YEAR_SECONDS }));
     app.use(sirv(clientFolder, { ...packed, etag: true }));
   }
+  app.use(queueAtDoor());
   const nonces = new WeakMap<object, string>();
   app.use((request, response, next) => {
     const nonce = randomBytes(16).toString("base64");

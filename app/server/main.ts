@@ -60,6 +60,10 @@ const HOUR_MS = 60 * MINUTE_MS;
 const tellFault = (error: unknown): void =>
   void process.stderr.write(`${error instanceof Error ? error.stack : String(error)}\n`);
 
+/** What somebody must say anew who has let anyone open a studio until now. */
+const ROOMS_UNSAID =
+  "Others can reach this server, so nobody opens a second studio on it. Set FIDUS_ROOMS to invited (then use bin/invite) or to open to let others in.";
+
 /** Without its database a server only keeps people waiting: it says why, and ends. */
 function leave(why: string): void {
   process.stderr.write(`${why} Fidus ends; start it again, what was acknowledged is there.\n`);
@@ -166,7 +170,10 @@ export async function start({ root, variables, development }: StartOptions): Pro
     const links = await linksForTeachers(services);
     return {
       address,
-      notices: links.map(({ name, path: way }) => `${name} sets a password at ${address}${way}`),
+      notices: [
+        ...(environment.roomsUnsaid ? [ROOMS_UNSAID] : []),
+        ...links.map(({ name, path: way }) => `${name} sets a password at ${address}${way}`),
+      ],
       async close() {
         rest();
         server.closeAllConnections();

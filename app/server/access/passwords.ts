@@ -3,17 +3,11 @@ import { hash, verify } from "@node-rs/argon2";
 
 /** One hash at a time fills one core: the stand's events have the other. */
 const MOST_AT_ONCE = Math.max(1, availableParallelism() - 1);
-/** Whoever comes behind so many others waits for longer than anyone does. */
-const MOST_WAITING = 40;
-
-/** So many sign in at this moment that one more would only wait. */
-export class TooManyAtOnce extends Error {}
 let busy = 0;
 const waiting: (() => void)[] = [];
 
 /** Waits for its turn; a place that is given up goes to whoever waits longest. */
 async function inTurn<T>(work: () => Promise<T>): Promise<T> {
-  if (waiting.length >= MOST_WAITING) throw new TooManyAtOnce();
   if (busy >= MOST_AT_ONCE) await new Promise<void>((resolve) => waiting.push(resolve));
   else busy++;
   try {
