@@ -26,7 +26,7 @@ const DAY_MS = 86_400_000;
 const FIRST_DAY = Date.UTC(2021, 0, 4, 17);
 
 /** So many plays with their verdicts, one in five flawed. */
-function playsFrom(startsAt: number, plays: number): SessionEvent[] {
+export function playsFrom(startsAt: number, plays: number): SessionEvent[] {
   const events: object[] = [{ kind: "opened", payload: {} }];
   for (let n = 0; n < plays; n++) {
     const id = randomUUID();
@@ -41,7 +41,8 @@ function playsFrom(startsAt: number, plays: number): SessionEvent[] {
   );
 }
 
-async function oneStudent(services: Services) {
+/** A room with a student, a piece, a passage and a ladder. */
+export async function oneStudent(services: Services) {
   const names = { room: "Years", teacher: "Odile", self: false, name: "First", instrument: "" };
   const opened = await openRoom(services, { ...names, timeZone: "Europe/London" });
   if (!opened.ok) throw new Error(JSON.stringify(opened.error));

@@ -22,6 +22,7 @@ import type { Services } from "~/server/services";
 import { pieceForm } from "../demo/seed";
 import { median, ms, type Figure } from "./core";
 import { groupFigures } from "./group";
+import { roomInFigures } from "./room-in";
 
 const MONDAY = "2026-05-04";
 const STUDENTS = 60;
@@ -63,7 +64,9 @@ async function playAYear(db: Database, studioId: string, personId: string, passa
   const rows = JSON.stringify(
     ids.map((id, n) => ({ id, ago: Math.floor((n * 365) / ids.length) })),
   );
-  const plan = "{}";
+  // The least that a session can be: reading the room in looks at each.
+  const parts = [{ kind: "free", minutes: 10, text: "", block: null }];
+  const plan = JSON.stringify({ version: 1, noVerdict: "wait", blocks: [], parts });
   await db.execute(
     `insert into session (id, studio_id, person_id, plan, created_at)
      select id, $1, $2, $3::jsonb, now() - ago * interval '1 day'
@@ -102,7 +105,8 @@ async function writePlays(db: Database, studioId: string, passageId: string, row
     `insert into session_event (id, session_id, studio_id, seq, at, kind, payload)
      select gen_random_uuid(), made.id, $1, 2 * play + half, now() - ago * interval '1 day'
        + (60 * play + half) * interval '1 second', case half when 0 then 'played' else 'judged' end,
-       case half when 0 then jsonb_build_object('rung', play, 'tempo', 60 + play, 'seconds', 21.5)
+       case half when 0 then jsonb_build_object('tempo', 60 + play, 'seconds', 21.5,
+         'fromBar', 1, 'toBar', 8, 'complete', true)
        else jsonb_build_object('play', gen_random_uuid(), 'verdict', 'clean') end
      ${each}, generate_series(0, 1) as half`,
     [studioId, rows],
@@ -242,6 +246,7 @@ export async function planningFigures(): Promise<Figure[]> {
   figures.push({ what: "today of one of them", value: ms(today) });
   figures.push(...(await groupFigures(services, { studioId, pieceId, timed })));
   figures.push(...(await roomOut(services, studioId)));
+  figures.push(...(await roomInFigures(services, studioId)));
   await db.close();
   await rm(directory, { recursive: true, force: true });
   return figures;

@@ -9,9 +9,12 @@ import styles from "./today.module.css";
 /** Today's plan for somebody who looks on: what it is and how long, and nothing to press. */
 export function LookedOn(props: TodayPageProps) {
   const { blocks, total } = useSession(props);
-  const nameOf = ({ passageId, itemId, text, kind }: FittedBlock): string =>
-    props.passages.find(({ id }) => id === passageId)?.title ??
-    (itemId ? text : words.block[kind].name);
+  const nameOf = ({ passageId, itemId, text, kind }: FittedBlock): string => {
+    const passage = props.passages.find(({ id }) => id === passageId);
+    if (!passage) return itemId ? text : words.block[kind].name;
+    const { title, name, fromBar, toBar } = passage;
+    return `${title}, ${name || words.bars(fromBar, toBar)}`;
+  };
   const done = props.asked.filter((each) => each.done);
   return (
     <Section title={words.today.plan}>

@@ -39,6 +39,9 @@ function eventFrom(said: Said) {
   }
 }
 
+/** Somebody who says two things at once has one of them put behind the other. */
+const TRIES = 5;
+
 /**
  * What is said of a session after it: a line, a question, a rating, how it felt. The id comes with
  * the form: sent twice, it is said once.
@@ -51,16 +54,18 @@ export async function sayAfterwards(
 ): Promise<Result<undefined, FormRefused>> {
   const read = readForm(form, saidSchema);
   if (!read.ok) return read;
-  const events = await eventsOf(services.db, studioId, sessionId);
-  if (events.some((event) => event.id === read.value.id)) return ok(undefined);
-  const event = v.parse(sessionEventSchema, {
-    id: read.value.id,
-    seq: events.length,
-    at: services.now(),
-    ...eventFrom(read.value),
-  });
-  const done = await appendEvents(services, studioId, sessionId, [event]);
-  if (done.ok) return ok(undefined);
+  for (let tried = 0; tried < TRIES; tried++) {
+    const events = await eventsOf(services.db, studioId, sessionId);
+    if (events.some((event) => event.id === read.value.id)) return ok(undefined);
+    const event = v.parse(sessionEventSchema, {
+      id: read.value.id,
+      seq: events.length,
+      at: services.now(),
+      ...eventFrom(read.value),
+    });
+    const done = await appendEvents(services, studioId, sessionId, [event]);
+    if (done.ok) return ok(undefined);
+  }
   const sentence = "The stand was writing at the same moment. Send it again.";
   const values = Object.fromEntries([...form].map(([key, value]) => [key, String(value)]));
   return err({ errors: { [read.value.say]: sentence }, values });
