@@ -155,7 +155,10 @@ export async function readRoomIn(
     });
     await fill(services, lease, parts, filled);
     if (!filled.counted) {
-      await rebuildProjections(services, studioId, { timeZone: timeZoneIn(filled) });
+      // Counting years takes longer than a lease lasts.
+      const onProgress = () =>
+        void renewLease(db, lease, leaseEnds(services)).catch(() => undefined);
+      await rebuildProjections(services, studioId, { timeZone: timeZoneIn(filled), onProgress });
     }
     await open(services, lease, filled);
     await refreshStatistics(db);
