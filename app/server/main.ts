@@ -15,6 +15,7 @@ import { Throttle } from "./access/throttle";
 import { linksForTeachers } from "./cases/passwords";
 import { recount, type Uncounted } from "./cases/rebuild";
 import { openLeftRooms } from "./cases/room-in";
+import { finishDeletions } from "./cases/student-gone";
 import { sweepTakes } from "./cases/takes";
 import { readEnvironment, type Environment } from "./environment";
 import { readRoomInThread } from "./archive/read-in-thread";
@@ -126,6 +127,7 @@ export async function start({ root, variables, development }: StartOptions): Pro
   try {
     if (demo && (await allStudios(db)).length === 0) await seedDemo(services, root);
     await openLeftRooms(services);
+    await finishDeletions(services);
     tellShut(await recount(services, tellEachTenth()));
     await refreshStatistics(db);
     await sweepTakes(services);
@@ -136,7 +138,11 @@ export async function start({ root, variables, development }: StartOptions): Pro
     const backups = new Backups(settings);
     const rest = keepUp(
       [
-        { everyMs: HOUR_MS, work: () => Promise.all([sweepTakes(services), opening.sweep()]) },
+        {
+          everyMs: HOUR_MS,
+          work: () =>
+            Promise.all([sweepTakes(services), opening.sweep(), finishDeletions(services)]),
+        },
         // Rooms whose reading was cut off are opened again.
         { everyMs: MINUTE_MS, work: () => openLeftRooms(services) },
         { everyMs: MINUTE_MS, work: () => backups.settle() },

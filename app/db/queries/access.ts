@@ -203,7 +203,8 @@ export const demoPeople = (db: Queries) =>
        where person_id = person.id and times -> 'lesson' = 'null'::jsonb
        order by student_group.name limit 1
      ) as plays_in
-     from person join studio on studio.id = studio_id where demo
+     from person join studio on studio.id = studio_id
+     where demo and role <> 'leaving'
      order by role = 'student', role = 'parent', person.name collate "und-x-icu"`,
   );
 

@@ -246,7 +246,7 @@ export {
   type RoomTable,
   type RoomTableName,
 } from "./room-tables";
-export { belongingsOf, deleteStudent } from "./whole-student";
+export { belongingsOf, leaving, letGo, takeAway } from "./whole-student";
 export {
   handedInOfStudent,
   playsOfStudent,

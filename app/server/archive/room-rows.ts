@@ -80,7 +80,7 @@ export const ROW_SCHEMAS: Readonly<Record<RoomTableName, v.GenericSchema>> = {
   }),
   person: rows({
     name: nameSchema("a name"),
-    role: v.picklist(["teacher", "student", "parent"]),
+    role: v.picklist(["teacher", "student", "parent", "leaving"]),
     instrument: shortText,
     no_verdict: v.picklist(NO_VERDICT_CHOICES),
     times: storedTimesSchema,

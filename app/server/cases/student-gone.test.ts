@@ -1,10 +1,10 @@
 import { beforeEach, describe, expect, test } from "@jest/globals";
-import { piecesOfPerson, putOnStand } from "~/db/queries";
+import { demoPeople, letGo, piecesOfPerson, putOnStand, studentsOf } from "~/db/queries";
 import { furnishedRoom } from "../test/room";
 import { roomRows } from "../test/room-rows";
 import { accessPage, actOnAccess } from "./access";
 import { addStudent } from "./open-room";
-import { deleteForGood, recordsPage } from "./student-gone";
+import { deleteForGood, finishDeletions, recordsPage } from "./student-gone";
 
 let room: Awaited<ReturnType<typeof furnishedRoom>>;
 beforeEach(async () => {
@@ -34,5 +34,21 @@ describe("a student who is deleted", () => {
     expect((await accessPage(services, studioId, other)).accesses).toEqual([]);
     await deleteForGood(services, studioId, other, "Ben");
     expect((await roomRows(services.db, studioId)).piece).toEqual([]);
+  });
+
+  test("is found by nobody from the first moment, and goes whole where that was cut off", async () => {
+    const { services, studioId, personId } = room;
+    const { db } = services;
+    for (let n = 0; n < 12; n++) await room.begin();
+    await db.execute("update studio set demo = true where id = $1", [studioId]);
+    await actOnAccess(services, studioId, personId, { act: "parent", name: "Hanne" });
+    await db.transaction((tx) => letGo(tx, studioId, personId));
+    expect(await studentsOf(db, studioId)).toEqual([]);
+    expect((await demoPeople(db)).map(({ role }) => role)).toEqual(["teacher"]);
+    await expect(recordsPage(services, studioId, personId)).rejects.toThrow();
+    expect((await roomRows(db, studioId)).session).toHaveLength(12);
+    await finishDeletions(services);
+    const left = Object.values(await roomRows(db, studioId)).flat();
+    expect(left.join("\n")).not.toContain(personId);
   });
 });

@@ -1,11 +1,13 @@
 import { err, ok, type Result } from "~/core/result";
 import {
   belongingsOf,
-  deleteStudent,
   deleteTakesOf,
+  leaving,
+  letGo,
   piecesOfPerson,
   spokenOf,
   studentById,
+  takeAway,
 } from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
 import type { Services } from "../services";
@@ -26,7 +28,10 @@ export async function recordsPage({ db }: Services, studioId: string, personId: 
   };
 }
 
-/** Deletes a student for good, once their name was typed: everything, or nothing. */
+/**
+ * Deletes a student for good, once their name was typed. Nobody finds them from the first short
+ * transaction on; the rest goes in parts, and at the next start where that is cut off.
+ */
 export async function deleteForGood(
   services: Services,
   studioId: string,
@@ -41,9 +46,15 @@ export async function deleteForGood(
   const sounds = await db.transaction(async (tx) => {
     const spoken = await spokenOf(tx, studioId, { personId });
     const takes = await deleteTakesOf(tx, studioId, personId);
-    await deleteStudent(tx, studioId, personId);
+    await letGo(tx, studioId, personId);
     return [...takes.map(({ hash }) => hash), ...spoken];
   });
   await forgetSounds(services, sounds);
+  await takeAway(db, studioId, personId);
   return ok(undefined);
+}
+
+/** Takes away what is left of students whose deletion was cut off. */
+export async function finishDeletions({ db }: Pick<Services, "db">): Promise<void> {
+  for (const { studio_id, id } of await leaving(db)) await takeAway(db, studio_id, id);
 }
