@@ -22,6 +22,7 @@ import type { Services } from "~/server/services";
 import { pieceForm } from "../demo/seed";
 import { median, ms, type Figure } from "./core";
 import { groupFigures } from "./group";
+import { longWorkFigures } from "./long-work";
 import { roomInFigures } from "./room-in";
 
 const MONDAY = "2026-05-04";
@@ -247,6 +248,7 @@ export async function planningFigures(): Promise<Figure[]> {
   figures.push(...(await groupFigures(services, { studioId, pieceId, timed })));
   figures.push(...(await roomOut(services, studioId)));
   figures.push(...(await roomInFigures(services, studioId)));
+  figures.push(...(await longWorkFigures(services, directory, { studioId, studentId })));
   await db.close();
   await rm(directory, { recursive: true, force: true });
   return figures;

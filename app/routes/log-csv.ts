@@ -11,5 +11,5 @@ export const loader = (asked: Route.LoaderArgs) =>
   forStudent(asked, "see", async ({ services, studioId, personId }) => {
     const query = readQuery(asked.request, logQuerySchema);
     const lines = await wholeLog(services, studioId, personId, query);
-    return csvOf("practice-log.csv", logRows(lines));
+    return csvOf("practice-log.csv", [logRows(lines)]);
   });

@@ -11,5 +11,5 @@ export const loader = (asked: Route.LoaderArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
     const query = readQuery(asked.request, reportQuerySchema);
     const { lines, query: of } = await reportPage(services, studioId, query);
-    return csvOf(`practice-${of.from}-to-${of.to}.csv`, reportTable(lines));
+    return csvOf(`practice-${of.from}-to-${of.to}.csv`, [reportTable(lines)]);
   });

@@ -13,5 +13,5 @@ export const loader = (asked: Route.LoaderArgs) =>
       name,
     );
     if (!read) throw notFound("There is no such table.");
-    return csvOf(`${name}.csv`, await read());
+    return csvOf(`${name}.csv`, read());
   });

@@ -1,3 +1,4 @@
+import { Readable } from "node:stream";
 import Papa from "papaparse";
 
 /** What a table program would take for a formula; the parser's own guard misses a blank before it. */
@@ -14,16 +15,31 @@ export interface Table {
   readonly rows: readonly Cell[][];
 }
 
-/** A table as the text of a CSV file; its first row are the names of its columns. */
-export function csvText({ columns, rows }: Table): string {
-  const text = Papa.unparse({ fields: [...columns], data: rows.map((row) => row.map(safe)) });
-  // The mark in front tells table programs that it is UTF-8.
-  return `\ufeff${text}\r\n`;
+/** Parts of one table, each with the same columns. */
+export type TableParts = Iterable<Table> | AsyncIterable<Table>;
+
+/** A table as the text of a CSV file, part by part; its first row are the names of its columns. */
+export async function* csvText(parts: TableParts): AsyncGenerator<string> {
+  let headed = false;
+  for await (const { columns, rows } of parts) {
+    // The mark in front tells table programs that it is UTF-8.
+    if (!headed) yield `\ufeff${Papa.unparse([[...columns]])}\r\n`;
+    headed = true;
+    if (rows.length > 0) yield `${Papa.unparse(rows.map((row) => row.map(safe)))}\r\n`;
+  }
 }
 
-/** A table as a CSV file. */
-export function csvOf(fileName: string, table: Table): Response {
-  return new Response(csvText(table), {
+/** A table as a CSV file; what is not found or not allowed is so before the file begins. */
+export async function csvOf(fileName: string, parts: TableParts): Promise<Response> {
+  const texts = csvText(parts);
+  const first = await texts.next();
+  const all = async function* () {
+    if (first.done) return;
+    yield first.value;
+    yield* texts;
+  };
+  const body = Readable.toWeb(Readable.from(all(), { objectMode: false }));
+  return new Response(body as ReadableStream<Uint8Array>, {
     headers: {
       "Content-Type": "text/csv; charset=utf-8",
       "Content-Disposition": `attachment; filename="${fileName}"`,

@@ -72,7 +72,14 @@ export {
 } from "./people";
 export { keepLadder, keptLadders, type KeptLadder } from "./kept-ladders";
 export { dropTyped, putTyped, typedOf } from "./lesson-typed";
-export { checkpoint, countsOfAll, refreshStatistics, writtenUpTo } from "./maintenance";
+export {
+  checkpoint,
+  countsOfAll,
+  firstLogFile,
+  lastLogFile,
+  refreshStatistics,
+  writtenUpTo,
+} from "./maintenance";
 export {
   markGiven,
   insertLadder,

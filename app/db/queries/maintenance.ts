@@ -8,6 +8,16 @@ import { ROOM_TABLE_NAMES } from "./room-tables";
  */
 export const checkpoint = (db: Queries) => db.execute("checkpoint");
 
+const logFileRow = v.object({ file: v.string() });
+
+/** The file of the log of changes in which the last checkpoint begins. */
+export const firstLogFile = async (db: Queries): Promise<string> =>
+  (await db.one(logFileRow, "select redo_wal_file as file from pg_control_checkpoint()")).file;
+
+/** The file of the log of changes that is written just now. */
+export const lastLogFile = async (db: Queries): Promise<string> =>
+  (await db.one(logFileRow, "select pg_walfile_name(pg_current_wal_insert_lsn()) as file")).file;
+
 /** Where the log of changes ends: the same as before where nothing was written. */
 export const writtenUpTo = async (db: Queries): Promise<string> =>
   (

@@ -6,6 +6,8 @@ export interface RoomTable {
   readonly leaves?: readonly string[];
   /** The column whose bytes go beside the rows, as a file of their own. */
   readonly bytes?: string;
+  /** Those bytes are a picture. */
+  readonly picture?: true;
   /** Its column "hash" names a sound that lies beside the database, and goes beside the rows by choice. */
   readonly sound?: true;
   /** Columns in whose text ids stand among other words, with blanks between. */
@@ -16,8 +18,8 @@ export interface RoomTable {
 
 /** Rows with an id of their own. */
 const own = (table: string, many = 1000) => ({ table, by: "id", many });
-const ofPerson = { table: "person", by: "person_id", many: 200 };
-const ofSession = { table: "session", by: "session_id", many: 100 };
+const ofPerson = { table: "person", by: "person_id", many: 10 };
+const ofSession = { table: "session", by: "session_id", many: 20 };
 const ofPaper = { table: "paper", by: "paper_id", many: 20 };
 
 /** What a room is made of, each table behind those that it refers to. */
@@ -40,11 +42,11 @@ export const ROOM_TABLES = {
     of: own("exercise"),
   },
   passage: { of: own("passage") },
-  ladder: { of: own("ladder") },
+  ladder: { of: own("ladder", 200) },
   kept_ladder: { of: own("kept_ladder") },
-  session: { of: own("session", 200) },
+  session: { of: own("session", 100) },
   session_event: { of: ofSession },
-  assignment: { of: own("assignment") },
+  assignment: { of: own("assignment", 100) },
   student_group: { of: own("student_group") },
   group_member: { of: ofPerson },
   group_item: { of: own("group_item") },
@@ -60,7 +62,7 @@ export const ROOM_TABLES = {
   advice_off: { of: { table: "studio", by: "studio_id", many: 1 } },
   take: { of: ofPerson, sound: true },
   hand_in: { of: ofPerson },
-  hand_in_comment: { of: { table: "hand_in", by: "hand_in_id", many: 200 }, sound: true },
+  hand_in_comment: { of: { table: "hand_in", by: "hand_in_id", many: 100 }, sound: true },
   demonstration: { of: own("demonstration"), sound: true },
   worded_goal: { of: own("worded_goal") },
   score: {
@@ -70,7 +72,7 @@ export const ROOM_TABLES = {
   bar_mark: { of: ofPerson },
   paper: { of: own("paper") },
   paper_file: { of: ofPaper, bytes: "original" },
-  paper_page: { of: ofPaper, bytes: "image" },
+  paper_page: { of: ofPaper, bytes: "image", picture: true },
   memory_bar: { of: ofPerson },
   memory_test: { of: own("memory_test") },
   session_outcome: { of: ofSession, counted: true },
@@ -78,7 +80,7 @@ export const ROOM_TABLES = {
   rep: { of: ofSession, counted: true },
   passed_tempo: { of: ofSession, counted: true },
   passage_day: {
-    of: { table: "passage", by: "passage_id", many: 100 },
+    of: { table: "passage", by: "passage_id", many: 4 },
     counted: true,
   },
 } as const satisfies Record<string, RoomTable>;

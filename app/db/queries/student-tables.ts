@@ -28,11 +28,22 @@ const playRow = v.object({
   factor: number,
 });
 
+/** So many are read at once: there are thousands in a year, and others ask meanwhile. */
+const PLAYS_AT_ONCE = 1000;
+
 /**
- * Every play of a student that was judged, in the order in which they were played. They come as one
- * text: there are thousands in a year, and cell by cell they take four times as long.
+ * Every play of a student that was judged, in the order in which they were played, in parts. Each
+ * comes as one text: cell by cell they take four times as long.
  */
-export async function playsOfStudent(db: Queries, studioId: string, personId: string) {
+export async function* playsOfStudent(db: Queries, studioId: string, personId: string) {
+  for (let offset = 0; ; offset += PLAYS_AT_ONCE) {
+    const plays = await somePlays(db, [studioId, personId, PLAYS_AT_ONCE, offset]);
+    if (offset === 0 || plays.length > 0) yield plays;
+    if (plays.length < PLAYS_AT_ONCE) return;
+  }
+}
+
+async function somePlays(db: Queries, asked: readonly unknown[]) {
   const { plays } = await db.one(
     v.object({ plays: v.pipe(v.string(), v.parseJson(), v.array(playRow)) }),
     `select coalesce(json_agg(play), '[]')::text as plays from (select rep.day, rep.at, piece.title as piece, passage.name as passage, rep.from_bar,
@@ -40,8 +51,8 @@ export async function playsOfStudent(db: Queries, studioId: string, personId: st
        flaw_bar, flaw_beat, flaw_what, from_memory, key, layer, share, factor
      from rep join passage on passage.id = passage_id join piece on piece.id = passage.piece_id
      where rep.studio_id = $1 and passage.person_id = $2
-     order by rep.at, rep.id) play`,
-    [studioId, personId],
+     order by rep.at, rep.id limit $3 offset $4) play`,
+    asked,
   );
   return plays;
 }

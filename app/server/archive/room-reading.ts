@@ -10,6 +10,7 @@ import {
   type RoomTableName,
   type TableShape,
 } from "~/db/queries";
+import { opensAsPicture } from "../score/open-picture";
 import { openSound } from "../score/open-sound";
 import { ownIds, withOwnIds, wordsWithOwnIds, type OwnId } from "./ids";
 import { References } from "./references";
@@ -106,23 +107,27 @@ class Reading {
 
   /** A row as it is written: under this room's ids, with the bytes that lie beside it. */
   private async written(row: Row, table: RoomTable, where: string): Promise<Row> {
-    const { bytes, sound, words = [] } = table;
+    const { bytes, picture = false, sound, words = [] } = table;
     const own = withOwnIds(row, this.own) as Row;
     // Which room it is of is said by whoever writes it.
     delete own.studio_id;
     for (const column of words) own[column] = wordsWithOwnIds(String(row[column]), this.own);
-    if (bytes !== undefined) own[bytes] = await this.bytes(row[bytes], where);
+    if (bytes !== undefined) own[bytes] = await this.bytes(row[bytes], picture, where);
     if (sound && row.hash !== null) own.hash = this.soundOf(row, where);
     return own;
   }
 
-  private async bytes(path: unknown, where: string): Promise<string> {
+  private async bytes(path: unknown, picture: boolean, where: string): Promise<string> {
     const size = typeof path === "string" ? this.file.archive.size(path) : undefined;
     if (typeof path !== "string" || size === undefined) {
       throw new Unreadable(`${where}: a file that belongs to it is missing.`);
     }
     if (size > MOST_ORIGINAL) throw new Unreadable(`${path} is larger than a file may be.`);
-    return `\\x${(await this.file.archive.bytes(path)).toString("hex")}`;
+    const bytes = await this.file.archive.bytes(path);
+    if (picture && !(await opensAsPicture(bytes))) {
+      throw new Unreadable(`${where}: ${path} is a picture that can't be opened.`);
+    }
+    return `\\x${bytes.toString("hex")}`;
   }
 
   /**

@@ -9,6 +9,8 @@ import type {
 import type { Table } from "../csv";
 
 type Rows<Q extends (...given: never[]) => Promise<unknown>> = Awaited<ReturnType<Q>>;
+type Part<Q extends (...given: never[]) => AsyncIterable<unknown>> =
+  ReturnType<Q> extends AsyncIterable<infer T> ? T : never;
 
 /** How what is taken along is told: its tables and the words in its files. */
 export interface Told {
@@ -17,7 +19,7 @@ export interface Told {
   readonly readme: (room: string, day: string) => string;
   readonly log: (lines: readonly LogLine[]) => Table;
   readonly sessions: (rows: Rows<typeof sessionsOfStudent>) => Table;
-  readonly plays: (rows: Rows<typeof playsOfStudent>) => Table;
+  readonly plays: (rows: Part<typeof playsOfStudent>) => Table;
   readonly handedIn: (rows: Rows<typeof handedInOfStudent>) => Table;
   readonly progress: (rows: Rows<typeof progressOfStudent>) => Table;
   /** Written over bars. */

@@ -94,6 +94,21 @@ describe("a backup", () => {
     expect(await stat(half).catch(() => "gone")).toBe("gone");
   }, 60_000);
 
+  test("carries no more of the log of changes than what came since its checkpoint", async () => {
+    const filled = "insert into lots select repeat('x', 100) from generate_series(1, 150000)";
+    await db.execute("create table lots (text text)");
+    for (let n = 0; n < 3; n++) await db.execute(filled);
+    hour++;
+    const { name, counts } = await backups().take();
+    const all = await readdir(path.join(partsOf(dataDir).database, "pg_wal"));
+    const carried = await readdir(path.join(partsOf(folder.placeOf(name)).database, "pg_wal"));
+    expect(all.length).toBeGreaterThan(carried.length);
+    const log = carried.filter((file) => /^[0-9A-F]{24}$/.test(file));
+    expect(log.length).toBeLessThanOrEqual(2);
+    await restored(name, async (copy) => expect(await countsOfAll(copy)).toEqual(counts));
+    await db.execute("drop table lots");
+  }, 60_000);
+
   test("what isn't there is said with what is", async () => {
     const done = await restoreBackup(dataDir, folder, "yesterday", new Date());
     expect(done).toMatchObject({ error: expect.stringContaining((await folder.all())[0]!.name) });

@@ -1,7 +1,14 @@
 import { copyFile, stat } from "node:fs/promises";
 import path from "node:path";
 import type { Database } from "~/db/client";
-import { checkpoint, countsOfAll, takeHashes, tablesVersion } from "~/db/queries";
+import {
+  checkpoint,
+  countsOfAll,
+  firstLogFile,
+  lastLogFile,
+  tablesVersion,
+  takeHashes,
+} from "~/db/queries";
 import {
   copied,
   copyAll,
@@ -52,15 +59,20 @@ export async function takeBackup({ db, dataDir, folder, at }: BackupAsked): Prom
   await copied(path.join(from.database, CONTROL), path.join(to, "database", CONTROL));
   const data = (await filesIn(from.database)).filter((file) => file !== CONTROL && !isLog(file));
   await copyAll(from.database, path.join(to, "database"), data);
+  const first = await firstLogFile(db);
   const held = await db.transaction(async (tx) => {
     // Others wait from here on, and nothing of this is written.
-    const [counts, takes, tables] = await Promise.all([
+    const begun = performance.now();
+    const [counts, takes, tables, last] = await Promise.all([
       countsOfAll(tx),
       takeHashes(tx),
       tablesVersion(tx),
+      lastLogFile(tx),
     ]);
-    const begun = performance.now();
-    const logs = (await filesIn(from.database)).filter(isLog);
+    // Older ones, and those made ready for later, hold nothing that is needed.
+    const needed = (file: string) =>
+      isLog(file) && path.basename(file) >= first && path.basename(file) <= last;
+    const logs = (await filesIn(from.database)).filter(needed);
     for (const file of logs) {
       await copyFile(path.join(from.database, file), path.join(to, "database", file));
     }

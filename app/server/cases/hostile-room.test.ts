@@ -1,3 +1,4 @@
+import { readFileSync } from "node:fs";
 import { mkdtemp, rm, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import path from "node:path";
@@ -246,6 +247,38 @@ async function* cutOff(asked: Parameters<typeof room.services.readRoom>[0]) {
     yield part;
   }
 }
+
+describe("a page in a room's file", () => {
+  const PAGE = readFileSync("demo/tunes/rolled-tenths-page-1.png");
+  const withPage = (bytes: Uint8Array): Files => {
+    const paper = randomUUID();
+    const of = { id: paper, studio_id: room.studioId, piece_id: room.pieceId };
+    const layout: never[] = [];
+    const page = { paper_id: paper, number: 1, width: 60, height: 80 };
+    return {
+      ...files,
+      [dataFile("paper")]: JSON.stringify({ ...of, layout, added_at: "2026-05-04T12:00:00Z" }),
+      [dataFile("paper_page")]: JSON.stringify({
+        ...page,
+        media_type: "image/png",
+        image: "originals/page 1.png",
+      }),
+      "originals/page 1.png": bytes,
+    };
+  };
+
+  test("comes in when it opens as a picture; cut short it is refused with its name", async () => {
+    const whole = await emptyRoom();
+    expect(await whole.bring(withPage(PAGE))).toMatchObject({ ok: true });
+    const cut = await emptyRoom();
+    expect(await cut.bring(withPage(PAGE.subarray(0, PAGE.length / 2)))).toEqual({
+      ok: false,
+      error:
+        "data/paper_page.jsonl, line 1: originals/page 1.png is a picture that can't be opened.",
+    });
+    expect((await roomRows(room.services.db, cut.studioId)).paper).toEqual([]);
+  });
+});
 
 describe("sounds in a room's file", () => {
   const SOUND = aWav();

@@ -80,7 +80,7 @@ async function* entriesOf(
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   yield { name: "README.txt", content: [told.readme(studio.name, today)] };
-  yield { name: "students/dictionary.csv", content: [csvText(told.dictionary)] };
+  yield { name: "students/dictionary.csv", content: csvText([told.dictionary]) };
   const folders = new Names();
   for (const { id, name } of await studentsOf(db, studioId)) {
     yield* studentEntries(services, told, studioId, id, `students/${folders.own(name)}/`);

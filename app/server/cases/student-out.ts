@@ -7,7 +7,7 @@ import {
   soundsKept,
   studentById,
 } from "~/db/queries";
-import { isPacked, once, soundsOf, type ArchiveEntry } from "../archive/entry";
+import { isPacked, soundsOf, type ArchiveEntry } from "../archive/entry";
 import { fileNameOf, Names } from "../archive/names";
 import type { Told } from "../archive/told";
 import { zipOf } from "../archive/write";
@@ -25,8 +25,7 @@ export async function* studentEntries(
   folder: string,
 ): AsyncGenerator<ArchiveEntry> {
   for (const [file, read] of Object.entries(studentTables(services, told, studioId, personId))) {
-    const content = once(async () => csvText(await read()));
-    yield { name: `${folder}${file}.csv`, content };
+    yield { name: `${folder}${file}.csv`, content: csvText(read()) };
   }
   const names = new Names();
   for (const { id, title } of await piecesOfPerson(services.db, studioId, personId)) {
@@ -82,7 +81,7 @@ async function* entriesOf(
   personId: string,
   { withSounds }: Wanted,
 ) {
-  yield { name: "dictionary.csv", content: [csvText(told.dictionary)] };
+  yield { name: "dictionary.csv", content: csvText([told.dictionary]) };
   yield* studentEntries(services, told, studioId, personId, "");
   yield* originalsOf(services, studioId, personId);
   if (withSounds) yield* recordings(services, studioId, personId);
