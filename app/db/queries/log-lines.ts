@@ -43,6 +43,10 @@ const LINES = `
     order by item ->> 'id', from_day desc
   ), session_said as (
     select * from session_outcome where studio_id = $1 and person_id = $2
+  ), in_keys as (
+    select rep.session_id, rep.passage_id, string_agg(distinct key, ', ' order by key) as keys
+    from session_said join rep on rep.session_id = session_said.session_id
+    where key is not null group by rep.session_id, rep.passage_id
   ), line as (
     select b.session_id || '-' || b.position as id, b.session_id, 'played' as kind, b.day,
       o.started_at as at, b.position as place, piece.title, passage.name,
@@ -50,12 +54,11 @@ const LINES = `
       coalesce((b.part ->> 'toBar')::integer, passage.to_bar) as to_bar,
       coalesce(passage.beat_unit, piece.mark_unit) as beat_unit, null as block,
       b.active_seconds / 60 as minutes, b.start_tempo as start, b.reached_tempo as reached,
-      b.end_tempo as ended_at, b.plays, b.clean, coalesce((
-        select string_agg(distinct key, ', ' order by key) from rep
-        where rep.session_id = b.session_id and rep.passage_id = b.passage_id and key is not null
-      ), '') as note
+      b.end_tempo as ended_at, b.plays, b.clean, coalesce(in_keys.keys, '') as note
     from session_block b join session_said o using (session_id)
+    left join in_keys on in_keys.session_id = b.session_id and in_keys.passage_id = b.passage_id
     join passage on passage.id = b.passage_id join piece on piece.id = passage.piece_id
+    where b.studio_id = $1 and b.person_id = $2
     union all
     select o.session_id || '-t' || n, o.session_id, 'task', o.day, o.started_at, 1000 + n,
       coalesce(item.title, ''), '', null, null, null, task ->> 'kind',
