@@ -11,10 +11,14 @@ export default defineConfig({
     rollupOptions: {
       input: {
         score: "./app/server/score/thread.ts",
+        print: "./app/features/print/thread.server.ts",
         room: "./app/server/archive/room-thread.ts",
       },
       output: { entryFileNames: "[name].js" },
     },
   },
-  ssr: { noExternal: true, external: ["sharp", "verovio", "verovio/wasm", "verovio/esm", "yauzl"] },
+  ssr: {
+    noExternal: true,
+    external: ["pdfkit", "sharp", "verovio", "verovio/wasm", "verovio/esm", "yauzl"],
+  },
 });

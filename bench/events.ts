@@ -12,6 +12,7 @@ import { cutPassage, setLadder } from "~/server/cases/passages";
 import { rebuildProjections } from "~/server/cases/rebuild";
 import { passagePart, startSession } from "~/server/cases/start-session";
 import { takesAside } from "~/server/test/takes-aside";
+import { printInThreads } from "~/server/print";
 import { readRoomHere } from "~/server/archive/read-in-thread";
 import { workHere } from "~/server/score/work";
 import type { Services } from "~/server/services";
@@ -70,6 +71,7 @@ export async function eventFigures(): Promise<Figure[]> {
     newId: randomUUID,
     scores: workHere(),
     readRoom: readRoomHere,
+    print: printInThreads(path.resolve("build/threads/print.js")),
     takes: takesAside(),
   };
   const { studioId, personId, passageId } = await oneStudent(services);

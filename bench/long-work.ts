@@ -2,7 +2,7 @@ import { mkdir, mkdtemp, rm, writeFile } from "node:fs/promises";
 import { tmpdir } from "node:os";
 import path from "node:path";
 import * as v from "valibot";
-import { reportPdf } from "~/features/report/report-pdf.server";
+import type { Drawing } from "~/features/print/drawing.server";
 import { told } from "~/features/records/told";
 import { takeBackup } from "~/server/backup/take-backup";
 import { BackupFolder } from "~/server/backup/folder";
@@ -49,7 +49,7 @@ export async function longWorkFigures(
   dataDir: string,
   { studioId, studentId }: { readonly studioId: string; readonly studentId: string },
 ): Promise<Figure[]> {
-  const { db } = services;
+  const { db, print } = services;
   const to = dayOf(services.now(), "Europe/London");
   const query = { group: "", person: "", from: addDays(to, -364), to };
   const folder = await mkdtemp(path.join(tmpdir(), "fidus-bench-backup-"));
@@ -57,11 +57,17 @@ export async function longWorkFigures(
   await writeFile(path.join(dataDir, "secret"), "bench");
   const figures = [
     await meanwhile(db, "a report of a year with its PDF", async () =>
-      reportPdf(await reportPage(services, studioId, query), (day) => day),
+      print(studioId, {
+        kind: "report",
+        report: await reportPage(services, studioId, query),
+        locale: "en-GB",
+      } satisfies Drawing),
     ),
     await meanwhile(db, "the room taken along as a zip", async () => {
       const zip = roomAsZip(services, told, studioId, { withSounds: false });
-      for await (const _ of zip);
+      let bytes = 0;
+      for await (const chunk of zip) bytes += chunk.length;
+      return bytes;
     }),
   ];
   const backup = await takeBackup({

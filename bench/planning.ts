@@ -16,6 +16,7 @@ import { roomAsZip } from "~/server/cases/room-out";
 import { weekOf } from "~/server/cases/week";
 import { todayPage } from "~/server/cases/today";
 import { takesAside } from "~/server/test/takes-aside";
+import { printInThreads } from "~/server/print";
 import { readRoomHere } from "~/server/archive/read-in-thread";
 import { workHere } from "~/server/score/work";
 import type { Services } from "~/server/services";
@@ -235,6 +236,7 @@ export async function planningFigures(): Promise<Figure[]> {
     newId: randomUUID,
     scores: workHere(),
     readRoom: readRoomHere,
+    print: printInThreads(path.resolve("build/threads/print.js")),
     takes: takesAside(),
   };
   const { studioId, studentId, pieceId } = await fullRoom(services);

@@ -1,5 +1,4 @@
 import { createRequire } from "node:module";
-import { setImmediate } from "node:timers/promises";
 import type PDFDocument from "pdfkit";
 
 /** Points. */
@@ -34,9 +33,6 @@ export function write(
     doc.text(run, { width, continued: i < runs.length - 1 });
   });
 }
-
-/** Lets others go first: drawn at one go, a long document would keep everybody waiting. */
-export const breathe = (): Promise<void> => setImmediate();
 
 /** Gives a document its fonts; what is written into it until it ends. */
 export function written(doc: Doc): Promise<Buffer> {

@@ -1,4 +1,4 @@
-import { reportPdf } from "~/features/report/report-pdf.server";
+import type { Drawing } from "~/features/print/drawing.server";
 import { reportQuerySchema } from "~/forms/report";
 import { forTeacher } from "~/server/access/guard";
 import { reportPage } from "~/server/cases/report";
@@ -13,9 +13,9 @@ export const loader = (asked: Route.LoaderArgs) =>
     const report = await reportPage(services, studioId, query);
     const { from, to } = report.query;
     const locale = preferredLocale(asked.request.headers.get("accept-language"));
-    const format = new Intl.DateTimeFormat(locale, { timeZone: "UTC", dateStyle: "long" });
-    const pdf = await reportPdf(report, (day) => format.format(new Date(`${day}T12:00:00Z`)));
-    return new Response(new Uint8Array(pdf), {
+    const drawing: Drawing = { kind: "report", report, locale };
+    const pdf = await services.print(studioId, drawing);
+    return new Response(pdf as BodyInit, {
       headers: {
         "Content-Type": "application/pdf",
         "Content-Disposition": `inline; filename="practice-${from}-to-${to}.pdf"`,

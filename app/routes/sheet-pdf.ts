@@ -1,5 +1,6 @@
 import * as v from "valibot";
-import { PAPERS, sheetPdf } from "~/features/plan/sheet-pdf.server";
+import { PAPERS } from "~/features/plan/papers";
+import type { Drawing } from "~/features/print/drawing.server";
 import { forStudent } from "~/server/access/guard";
 import { idsOf } from "~/server/boundary";
 import { sheetPage } from "~/server/cases/sheet";
@@ -15,15 +16,9 @@ export const loader = (asked: Route.LoaderArgs) =>
     const { searchParams } = new URL(asked.request.url);
     const paper = v.parse(paperSchema, searchParams.get("paper"));
     const locale = preferredLocale(asked.request.headers.get("accept-language"));
-    const told = (options: Intl.DateTimeFormatOptions) => {
-      const format = new Intl.DateTimeFormat(locale, { timeZone: "UTC", ...options });
-      return (day: string) => format.format(new Date(`${day}T12:00:00Z`));
-    };
-    const pdf = await sheetPdf(sheet, paper, {
-      weekday: told({ weekday: "short" }),
-      day: told({ day: "numeric", month: "short" }),
-    });
-    return new Response(new Uint8Array(pdf), {
+    const drawing: Drawing = { kind: "sheet", sheet, paper, locale };
+    const pdf = await services.print(studioId, drawing);
+    return new Response(pdf as BodyInit, {
       headers: {
         "Content-Type": "application/pdf",
         "Content-Disposition": `inline; filename="practice-${sheet.week.from}.pdf"`,

@@ -23,6 +23,7 @@ import { Backups } from "./backup/backups";
 import { listenForCommands } from "./backup/control";
 import { BackupFolder } from "./backup/folder";
 import { createHttp, type HttpOptions } from "./http";
+import { printInThreads } from "./print";
 import { workInThreads } from "./score/thread-work";
 import type { Services } from "./services";
 import { keepUp } from "./upkeep";
@@ -123,7 +124,8 @@ export async function start({ root, variables, development }: StartOptions): Pro
   const scores = workInThreads(path.join(root, "build/threads/score.js"));
   const takes = new TakeFiles(path.join(dataDir, "takes"));
   const readRoom = readRoomInThread(path.join(root, "build/threads/room.js"));
-  const services: Services = { db, now, newId: randomUUID, scores, readRoom, takes };
+  const print = printInThreads(path.join(root, "build/threads/print.js"));
+  const services: Services = { db, now, newId: randomUUID, scores, readRoom, print, takes };
   try {
     if (demo && (await allStudios(db)).length === 0) await seedDemo(services, root);
     await openLeftRooms(services);

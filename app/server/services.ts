@@ -2,6 +2,7 @@ import { dayOf, type Day } from "~/core/units";
 import type { Database } from "~/db/client";
 import type { Studio } from "~/db/queries";
 import type { ReadRoom } from "./archive/read-in-thread";
+import type { Print } from "./print";
 import type { ScoreWork } from "./score/work";
 import type { TakeFiles } from "./takes/take-files";
 
@@ -15,6 +16,8 @@ export interface Services {
   readonly scores: ScoreWork;
   /** Reads the file of a room. */
   readonly readRoom: ReadRoom;
+  /** Draws what goes on paper. */
+  readonly print: Print;
   /** The sound of takes, beside the database. */
   readonly takes: TakeFiles;
 }

@@ -6,11 +6,9 @@ import { planWords } from "~/words/plan";
 import { gateTold } from "./gate-told";
 import { oftenTold } from "./often-told";
 import type { SheetItem } from "~/core/week";
+import type { Paper } from "./papers";
 import type { Sheet } from "./sheet-shapes";
 import { stairsCorners, tempiTold } from "~/components/stairs-corners";
-
-export const PAPERS = ["a4", "letter"] as const;
-export type Paper = (typeof PAPERS)[number];
 
 const SIZES = { a4: "A4", letter: "LETTER" } as const;
 const MARGIN = 36;

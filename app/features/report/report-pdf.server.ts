@@ -1,5 +1,5 @@
 import PDFDocument from "pdfkit";
-import { breathe, write, written, type Doc } from "~/components/pdf-text.server";
+import { write, written, type Doc } from "~/components/pdf-text.server";
 import { reportWords as said } from "~/words/report";
 import type { ReportLine } from "~/core/week";
 import type { Report } from "./report-shapes";
@@ -69,10 +69,7 @@ function turnWhenFull(doc: Doc, needed: number): boolean {
 }
 
 /** The report as a PDF with its fonts inside: the figures, the rule, and each sum explained. */
-export async function reportPdf(
-  report: Report,
-  told: (day: string) => string,
-): Promise<Buffer> {
+export function reportPdf(report: Report, told: (day: string) => string): Promise<Buffer> {
   const { room, who, query, rule, lines } = report;
   const doc = new PDFDocument({
     size: "A4",
@@ -89,7 +86,6 @@ export async function reportPdf(
   doc.y += 10;
   head(doc, width);
   for (const line of lines) {
-    await breathe();
     if (turnWhenFull(doc, LINE * 2)) head(doc, width);
     drawRow(
       doc,
@@ -116,7 +112,6 @@ export async function reportPdf(
   paragraph(said.sums.title, true);
   for (const { name, grade } of lines) {
     if (!grade) continue;
-    await breathe();
     const parts = grade.lines.map(({ part, done, asked: of, points, of: most }) =>
       said.sums.part(said.rule.weights[part], done, of, points, most),
     );

@@ -46,6 +46,7 @@ export const servicesOver = (db: Database, now: () => number): Services => ({
   newId: randomUUID,
   scores: workHere(),
   readRoom: readRoomHere,
+  print: () => Promise.reject(new Error("Nothing is printed here.")),
   takes: takesAside(),
 });
 
