@@ -1,3 +1,5 @@
+import { rm } from "node:fs/promises";
+import path from "node:path";
 import { axeOn } from "./support/axe";
 import { expect, test } from "./support/fixtures";
 import { ready } from "./support/ready";
@@ -163,4 +165,72 @@ test("a take that arrives while the next page is being made is shown on it", asy
   await page.keyboard.press(" ");
   await page.goto(session);
   await expect(page.getByRole("link", { name: /200 bpm/ })).toBeVisible();
+});
+
+test("a microphone that is pulled out while it records keeps what it heard", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await page.addInitScript(() => {
+    navigator.mediaDevices.getUserMedia = () => {
+      const context = new AudioContext();
+      const heard = context.createMediaStreamDestination();
+      const tone = context.createOscillator();
+      tone.connect(heard);
+      tone.start();
+      const [track] = heard.stream.getAudioTracks();
+      window.addEventListener("pull-out", () => track!.dispatchEvent(new Event("ended")));
+      return Promise.resolve(heard.stream);
+    };
+  });
+  await player.goesToTheStand(await teacher.setsToday({ start: 100, target: 240, clean: 2 }));
+  const session = page.url().replace(/\/stand$/, "");
+  await player.button("Record the next play").click();
+  await page.getByRole("radio", { name: "headphones" }).check();
+  await player.button("Record it").click();
+  await expect(page.getByText(/^The next play is recorded/)).toBeVisible();
+  await player.starts();
+  await player.hears("play");
+  await page.evaluate(() => window.dispatchEvent(new Event("pull-out")));
+  await expect(page.getByText(/^The microphone was disconnected/)).toBeVisible();
+  await player.playsThrough();
+  await player.marksClean();
+  await player.sees("1 of 2");
+  await expect(page.getByText("The recording until then is saved.")).toBeVisible();
+  await page.goto(session);
+  await ready(page);
+  await page.getByRole("link", { name: /100 bpm/ }).click();
+  await expect(page.getByText(/The microphone was disconnected\b/)).toBeVisible();
+});
+
+test("a take whose sending was cut off goes on at the stand; one whose sound is gone says so", async ({
+  teacher,
+  player,
+  page,
+  living,
+}) => {
+  await page.addInitScript(() => localStorage.setItem("fidus-take-delay", "0.1"));
+  await player.goesToTheStand(await teacher.setsToday({ start: 200, target: 240, clean: 2 }));
+  const stand = page.url();
+  await page.route(/\/takes\//, (route) => route.abort());
+  await player.button("Record the next play").click();
+  await player.button("Record it").click();
+  await expect(page.getByText(/^The next play is recorded/)).toBeVisible();
+  await player.starts();
+  await player.playsThrough();
+  await player.marksClean();
+  await expect(page.getByText("1 take waits to be sent")).toBeVisible();
+  await page.unroute(/\/takes\//);
+  const arrived = page.waitForResponse(
+    (answer) => answer.url().includes("/takes/") && answer.request().method() === "POST",
+  );
+  await page.goto(stand);
+  expect((await arrived).status()).toBe(200);
+  await page.goto(stand.replace(/\/stand$/, ""));
+  const take = page.getByRole("link", { name: /200 bpm/ });
+  await expect(take).toBeVisible();
+  await rm(path.join(living.dataDir, "takes", "whole"), { recursive: true });
+  await take.click();
+  await expect(page.getByText(/^The sound of this recording is missing/)).toBeVisible();
 });

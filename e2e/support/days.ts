@@ -12,6 +12,7 @@ export class LivingServer {
 
   private constructor(
     readonly server: FidusServer,
+    readonly dataDir: string,
     private readonly daysFile: string,
     private readonly clock: ClockSetting | undefined,
   ) {}
@@ -20,7 +21,7 @@ export class LivingServer {
     const daysFile = path.join(dataDir, "days-ahead");
     await writeFile(daysFile, "0");
     const server = await FidusServer.start({ dataDir, daysFile, clock });
-    return new LivingServer(server, daysFile, clock);
+    return new LivingServer(server, dataDir, daysFile, clock);
   }
 
   /** A browser that comes now has a clock that shows the room's day and runs like the room's. */
