@@ -274,6 +274,7 @@ export {
   endLease,
   leasesOver,
   renewLease,
+  replaceLease,
   roomIsEmpty,
   setUncounted,
   takeLease,

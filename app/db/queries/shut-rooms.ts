@@ -56,6 +56,21 @@ export const renewLease = async (db: Queries, lease: Lease, until: Date): Promis
     until,
   ])) === 1;
 
+/**
+ * Puts another lease in the place of one that is over, and tells whether that was still so: whoever
+ * had the old one can neither fill nor open the room from then on.
+ */
+export const replaceLease = async (
+  db: Queries,
+  { studioId, id }: Lease,
+  replaced: { readonly by: string; readonly at: Date; readonly until: Date },
+): Promise<boolean> =>
+  (await db.execute(
+    `update studio set lease = $3, lease_until = $5
+     where id = $1 and lease = $2 and lease_until <= $4`,
+    [studioId, id, replaced.by, replaced.at, replaced.until],
+  )) === 1;
+
 /** Opens a room again; whether the lease still held. */
 export const endLease = async (db: Queries, { studioId, id }: Lease): Promise<boolean> =>
   (await db.execute(

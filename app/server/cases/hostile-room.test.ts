@@ -235,6 +235,31 @@ describe("a file from a stranger", () => {
   });
 });
 
+test("counting again takes longer than a lease: it is renewed on the way", async () => {
+  const { studioId, teacherId } = await emptyRoom();
+  const { services } = room;
+  const header = JSON.parse(String(files["room.json"])) as Row;
+  const older = { ...files, "room.json": JSON.stringify({ ...header, counting: 0 }) };
+  let read = false;
+  let asked = 0;
+  const later = (times: number) => services.now() + times * 110_000;
+  const readRoom: typeof services.readRoom = async function* (given) {
+    yield* services.readRoom(given);
+    read = true;
+  };
+  const now = () => {
+    if (!read) return services.now();
+    // Whoever looks for what was left finds nothing of this one.
+    if (++asked === 2) void openLeftRooms({ ...services, now: () => later(2) });
+    return later(asked);
+  };
+  const reader = { id: teacherId, name: "Odile" };
+  const slow = { ...services, readRoom, now };
+  expect(await readRoomIn(slow, studioId, reader, await zipped(older))).toMatchObject({ ok: true });
+  expect(asked).toBeGreaterThanOrEqual(2);
+  expect((await roomRows(services.db, studioId)).rep).toHaveLength(5);
+});
+
 let reach: () => void;
 const reached = new Promise<void>((resolve) => (reach = resolve));
 /** Reads the first tables, then nothing any more. */

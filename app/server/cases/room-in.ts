@@ -8,6 +8,7 @@ import {
   putRoomRows,
   refreshStatistics,
   renewLease,
+  replaceLease,
   roomIsEmpty,
   roomShapes,
   setCountedBy,
@@ -173,7 +174,11 @@ export async function readRoomIn(
 
 /** Rooms whose reading was cut off, by a crash for instance, are opened again as they were. */
 export async function openLeftRooms(services: Services): Promise<void> {
-  for (const lease of await leasesOver(services.db, new Date(services.now()))) {
-    await undo(services, lease);
+  const { db, now, newId } = services;
+  const at = new Date(now());
+  for (const lease of await leasesOver(db, at)) {
+    const own = { ...lease, id: newId() };
+    const taken = await replaceLease(db, lease, { by: own.id, at, until: leaseEnds(services) });
+    if (taken) await undo(services, own);
   }
 }
