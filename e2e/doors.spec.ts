@@ -200,7 +200,7 @@ test("a backup while ten stands play: restored elsewhere, everything acknowledge
   const elsewhere = await throwAwayDirectory();
   const there = { ...env, FIDUS_DATA: elsewhere.directory, FIDUS_BACKUPS: `${dataDir}/backups` };
   const { stdout: restored } = await run("bin/restore", [], { env: there });
-  expect(restored).toMatch(/^Restored \S+: 10 studios, 20 people, \d+ events/);
+  expect(restored).toMatch(/^Restored \S+: 10 studios, 20 people, \d+ sessions/);
   const again = await starts({}, elsewhere.directory);
   for (const { cookie, session } of stands) {
     // Signed in as before: the secret came along.

@@ -59,5 +59,5 @@ export async function restore({ root, variables }: Asked, name?: string): Promis
     );
   }
   const before = aside ? ` What was there lies in ${path.basename(aside)}.` : "";
-  return `Restored ${from.name}: ${counts.studios} studios, ${counts.people} people, ${counts.events} events.${before}`;
+  return `Restored ${from.name}: ${counts.studios} studios, ${counts.people} people, ${counts.sessions} sessions.${before}`;
 }

@@ -30,9 +30,9 @@ export const writtenUpTo = async (db: Queries): Promise<string> =>
 /** What a whole database holds, to compare a copy with. */
 export const countsOfAll = (db: Queries) =>
   db.one(
-    v.object({ studios: v.number(), people: v.number(), events: v.number() }),
+    v.object({ studios: v.number(), people: v.number(), sessions: v.number() }),
     `select (select count(*) from studio) as studios, (select count(*) from person) as people,
-       (select count(*) from session_event) as events`,
+       (select count(*) from session) as sessions`,
   );
 
 /** Lets the planner know how large the tables are; PGlite never does so by itself. */

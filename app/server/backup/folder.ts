@@ -11,7 +11,7 @@ const manifestSchema = v.object({
   /** How far its tables had come. */
   tables: v.number(),
   /** What was in it, to compare with when it is restored. */
-  counts: v.object({ studios: v.number(), people: v.number(), events: v.number() }),
+  counts: v.object({ studios: v.number(), people: v.number(), sessions: v.number() }),
   /** For how long nobody could write while it was taken, in milliseconds. */
   heldMs: v.number(),
   /** Of the database alone. */
