@@ -3,21 +3,17 @@ import { useSyncExternalStore } from "react";
 import { Press } from "~/components/press";
 import { words } from "~/words/stand-words";
 import type { AlongPhase } from "./play-along";
-import type { StandRunner } from "./runner";
+import { useStand } from "./stand-context";
 import styles from "./along-light.module.css";
 
 const said = words.along;
 const nothing = () => () => undefined;
 const off = (): AlongPhase => "off";
 
-interface AlongLightProps {
-  readonly runner: StandRunner | undefined;
-  readonly usable: boolean;
-}
-
 /** The teacher's playing, turned on and off; only where there is some. */
-export function AlongLight({ runner, usable }: AlongLightProps) {
-  const along = runner?.along;
+export function AlongLight() {
+  const { desk, usable } = useStand();
+  const along = desk?.along;
   const phase = useSyncExternalStore(along?.subscribe ?? nothing, along?.snapshot ?? off, off);
   const on = phase !== "off";
   return (
@@ -28,7 +24,7 @@ export function AlongLight({ runner, usable }: AlongLightProps) {
       <Press
         size="square"
         disabled={!usable}
-        onClick={() => void runner?.playAlong(!on)}
+        onClick={() => void desk?.playAlong(!on)}
         aria-label={said.turn}
         aria-pressed={on}
         title={said.turn}

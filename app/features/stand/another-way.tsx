@@ -2,18 +2,13 @@ import { Press } from "~/components/press";
 import { barsWhereItFailed, currentBlock, firmingOffered, offersForTension } from "~/core/session";
 import { rungBefore } from "~/core/ladder";
 import { words } from "~/words/stand-words";
-import type { StandRunner } from "./runner";
-import type { StandView } from "./view";
+import { REST_SECONDS } from "./rest-seconds";
+import { useStand } from "./stand-context";
 import styles from "./bottom-fields.module.css";
 
-interface AnotherWayProps {
-  readonly view: StandView;
-  readonly runner: StandRunner | undefined;
-  readonly restSeconds: number;
-}
-
 /** After several flawed plays: lower, smaller, a rest, or leave it. Never just loop. */
-export function AnotherWay({ view, runner, restSeconds }: AnotherWayProps) {
+export function AnotherWay() {
+  const { view, send } = useStand();
   const { offer } = words.stand;
   const { plan, state: block } = currentBlock(view.state);
   const below = rungBefore(block.rungs, block.rung, block.tempo, 1);
@@ -30,35 +25,37 @@ export function AnotherWay({ view, runner, restSeconds }: AnotherWayProps) {
       {tense && <p>{offer.tenseCare}</p>}
       <div className={styles.buttons} data-offers>
         {canLower && (
-          <Press kind="filled" onClick={() => void runner?.lower()}>
+          <Press kind="filled" onClick={() => send({ kind: "lower" })}>
             {offer.lower(told)}
           </Press>
         )}
         {narrow && (
           <Press
             kind="filled"
-            onClick={() => void runner?.narrow({ fromBar: narrow.fromBar, toBar: narrow.toBar })}
+            onClick={() =>
+              send({ kind: "narrow", range: { fromBar: narrow.fromBar, toBar: narrow.toBar } })
+            }
           >
             {offer.smaller(words.bars(narrow.fromBar, narrow.toBar), narrow.enough)}
           </Press>
         )}
         {firm && (
-          <Press kind="outlined" onClick={() => void runner?.firm(firm)}>
+          <Press kind="outlined" onClick={() => send({ kind: "firm", offered: firm })}>
             {offer.firm}
           </Press>
         )}
-        <Press kind="outlined" onClick={() => void runner?.takeRest(restSeconds)}>
+        <Press kind="outlined" onClick={() => send({ kind: "rest", seconds: REST_SECONDS })}>
           {offer.rest}
         </Press>
         {tense && (
-          <Press kind="outlined" tone="madder" onClick={() => void runner?.hurts()}>
+          <Press kind="outlined" tone="madder" onClick={() => send({ kind: "hurts" })}>
             {offer.hurts}
           </Press>
         )}
-        <Press kind="outlined" onClick={() => void runner?.moveOn()}>
+        <Press kind="outlined" onClick={() => send({ kind: "move-on" })}>
           {offer.leave}
         </Press>
-        <Press onClick={() => void runner?.declineOffer()}>{offer.same}</Press>
+        <Press onClick={() => send({ kind: "decline" })}>{offer.same}</Press>
       </div>
     </section>
   );

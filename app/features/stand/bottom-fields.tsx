@@ -1,38 +1,30 @@
 import type { MapBar } from "~/core/click";
 import { currentBlock, rungNow, type StandState } from "~/core/session";
+import { isInTime, questionOf } from "~/core/transport";
 import { words } from "~/words/stand-words";
 import { AnotherWay } from "./another-way";
 import { BetweenAdvice } from "./between-advice";
 import { BeatLight } from "./beat-light";
 import { RestClock } from "./rest-clock";
 import { LeftForToday, SlowEnd, TopReached } from "./top-reached";
-import { isInTime } from "./in-time";
-import type { StandRunner } from "./runner";
-import { questionOf, type StandView } from "./view";
+import { useStand } from "./stand-context";
+import type { StandView } from "./view";
 import type { Position } from "./use-stand";
 import { VerdictField } from "./verdict-field";
 import styles from "./bottom-fields.module.css";
 
-export interface BottomFieldsProps {
-  readonly view: StandView;
-  readonly runner: StandRunner | undefined;
-  readonly usable: boolean;
-  readonly position: Position | undefined;
-  readonly restSeconds: number;
-}
-
-/** Flawed on the left, what is going on in the middle, clean on the right. */
-export function BottomFields(props: BottomFieldsProps) {
-  const { view, runner, usable, position } = props;
+export /** Flawed on the left, what is going on in the middle, clean on the right. */
+function BottomFields() {
+  const { view, desk, send, usable, position } = useStand();
   const { state, transport } = view;
-  const question = questionOf(state, transport, view.leaving);
-  if (question === "rest") return <RestClock resting={state.resting!} runner={runner} />;
-  if (question === "slow-end") return <SlowEnd runner={runner} />;
-  if (question === "top") return <TopReached view={view} runner={runner} />;
-  if (question === "left") return <LeftForToday view={view} runner={runner} />;
-  if (question === "advice") return <BetweenAdvice view={view} runner={runner} />;
+  const question = questionOf(view);
+  if (question === "rest") return <RestClock resting={state.resting!} />;
+  if (question === "slow-end") return <SlowEnd />;
+  if (question === "top") return <TopReached />;
+  if (question === "left") return <LeftForToday />;
+  if (question === "advice") return <BetweenAdvice />;
   if (question === "another-way") {
-    return <AnotherWay view={view} runner={runner} restSeconds={props.restSeconds} />;
+    return <AnotherWay />;
   }
 
   const asked = state.pending !== undefined && transport !== "count-in";
@@ -44,7 +36,6 @@ export function BottomFields(props: BottomFieldsProps) {
     <section className={styles.fields}>
       <VerdictField
         verdict="flawed"
-        runner={runner}
         asked={asked}
         usable={usable && (asked || playing)}
         says={playing && !before ? words.stand.stopHere : words.stand.flawed}
@@ -54,7 +45,7 @@ export function BottomFields(props: BottomFieldsProps) {
           type="button"
           className={`${styles.middle} ${styles.start}`}
           disabled={!usable}
-          onClick={() => void runner?.start()}
+          onClick={() => send({ kind: "start" })}
         >
           {view.ready
             ? view.events.length > 0
@@ -70,7 +61,7 @@ export function BottomFields(props: BottomFieldsProps) {
             <button
               type="button"
               className={styles.tap}
-              onPointerDown={(event) => runner?.tap(event.timeStamp)}
+              onPointerDown={(event) => desk?.tap(event.timeStamp)}
             >
               {words.stand.tapAlong}
             </button>
@@ -79,7 +70,6 @@ export function BottomFields(props: BottomFieldsProps) {
       )}
       <VerdictField
         verdict="clean"
-        runner={runner}
         asked={asked}
         usable={usable && (asked || playing)}
         says={view.early ? words.stand.earlyClean : words.stand.clean}

@@ -1,13 +1,4 @@
-import {
-  advance,
-  mergeEvents,
-  replay,
-  type EventKind,
-  type Payload,
-  type SessionEvent,
-  type SessionPlan,
-  type StandState,
-} from "~/core/session";
+import { mergeEvents, type SessionEvent } from "~/core/session";
 import { EventStore } from "~/features/keeping/event-store";
 import { Outbox, type Sending } from "~/features/keeping/outbox";
 import { Mark } from "./mark";
@@ -15,24 +6,25 @@ import { Turn } from "./turn";
 
 interface LedgerOptions {
   readonly sessionId: string;
-  readonly plan: SessionPlan;
   /** What the server had when the page was made. */
   readonly stored: readonly SessionEvent[];
   readonly url: string;
+  /** They are others than were appended: what was kept here before, or what the server had more. */
+  readonly onEvents: (events: readonly SessionEvent[]) => void;
+  /** How the sending goes, or what this device keeps, has changed. */
   readonly onChange: () => void;
 }
 
 /**
- * The events of one session in this browser. An event is on disk here before it is in the state
- * (and so before it is seen), and goes to the server in the background. Where the browser keeps
- * nothing, it is held in memory and sent at once, and `keeps` says so.
+ * The events of one session in this browser. An event is on disk here before it is seen, and goes to
+ * the server in the background. Where the browser keeps nothing, it is held in memory and sent at
+ * once, and `keeps` says so.
  */
 export class Ledger {
   private turn: Promise<unknown> = Promise.resolve();
   private store: EventStore | undefined;
   private readonly outbox: Outbox;
-  events: readonly SessionEvent[];
-  state: StandState;
+  private events: readonly SessionEvent[];
   sending: Sending = "sent";
   /** Whether this device keeps what is played. */
   keeps = true;
@@ -45,7 +37,6 @@ export class Ledger {
 
   constructor(private readonly options: LedgerOptions) {
     this.events = options.stored;
-    this.state = replay(options.plan, options.stored);
     this.window = new Turn(`fidus-writing-${options.sessionId}`);
     this.outbox = new Outbox({
       url: options.url,
@@ -112,8 +103,7 @@ export class Ledger {
     ]);
     await this.keep(unsent);
     this.events = events;
-    this.state = replay(this.options.plan, events);
-    this.options.onChange();
+    this.options.onEvents(events);
     return unsent;
   }
 
@@ -123,22 +113,27 @@ export class Ledger {
     return result;
   }
 
-  /** Writes an event; resolves with its id once it is on disk and counted. */
-  append<K extends EventKind>(kind: K, payload: Payload<K>): Promise<string> {
-    const at = Date.now();
+  /** Takes an event in; it is on disk, and on its way to the server, once `written` resolves. */
+  append(event: SessionEvent): void {
+    this.events = [...this.events, event];
     this.unwritten++;
     this.writing.set(true);
-    return this.inTurn(async () => {
-      const id = crypto.randomUUID();
-      // Kind and payload belong together by the signature; TypeScript can't pair them here.
-      const event = { id, seq: this.events.length, at, kind, payload } as unknown as SessionEvent;
-      await this.keep([event]);
-      this.state = advance(this.state, this.events, event);
-      this.events = [...this.events, event];
-      this.options.onChange();
-      this.outbox.add([event]);
-      return id;
+    void this.inTurn(async () => {
+      // The server may have had more meanwhile: then this one has moved behind them.
+      const placed = this.events.find(({ id }) => id === event.id) ?? event;
+      await this.keep([placed]);
+      this.outbox.add([placed]);
     }).finally(() => this.writing.set(--this.unwritten > 0));
+  }
+
+  /** Whether anything is not on disk yet. */
+  get behind(): boolean {
+    return this.unwritten > 0;
+  }
+
+  /** Resolves when everything that was appended until now is on disk. */
+  async written(): Promise<void> {
+    await this.turn;
   }
 
   flushed(withinMs: number): Promise<boolean> {

@@ -1,7 +1,7 @@
 import type { Sound } from "~/audio/player";
 import type { AlongDesk } from "./along-desk";
 import type { AlongSources } from "./along-sources";
-import type { Loop } from "./loop-sound";
+import type { SoundingLoop } from "./loop-sound";
 
 export type AlongPhase = "off" | "loading" | "on" | "too-far" | "broken";
 
@@ -38,7 +38,12 @@ export class PlayAlong {
   has = (passageId: string): boolean => this.sources[passageId] !== undefined;
 
   /** From a press, since it may open the sound. */
-  async turn(on: boolean, sound: Sound, heard: Loop | undefined, passageId: string): Promise<void> {
+  async turn(
+    on: boolean,
+    sound: Sound,
+    heard: SoundingLoop | undefined,
+    passageId: string,
+  ): Promise<void> {
     this.wanted = on;
     if (!on) {
       this.stop();
@@ -58,7 +63,7 @@ export class PlayAlong {
   }
 
   /** A loop begins to sound. */
-  begin(loop: Loop, passageId: string): void {
+  begin(loop: SoundingLoop, passageId: string): void {
     const source = this.sources[passageId];
     if (!this.wanted || !this.desk || !source) return;
     this.desk.stop();

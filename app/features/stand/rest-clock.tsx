@@ -1,16 +1,16 @@
 import { useEffect, useState } from "react";
 import { Press } from "~/components/press";
 import { words } from "~/words/stand-words";
-import type { StandRunner } from "./runner";
+import { useStand } from "./stand-context";
 import styles from "./bottom-fields.module.css";
 
 interface RestClockProps {
   readonly resting: { readonly since: number; readonly seconds: number };
-  readonly runner: StandRunner | undefined;
 }
 
 /** A rest between rungs, counted down; it ends by itself with a count-in, or earlier. */
-export function RestClock({ resting, runner }: RestClockProps) {
+export function RestClock({ resting }: RestClockProps) {
+  const { send } = useStand();
   const [now, setNow] = useState(resting.since);
   useEffect(() => {
     const tick = () => setNow(Date.now());
@@ -26,7 +26,7 @@ export function RestClock({ resting, runner }: RestClockProps) {
         {words.stand.resting(left)}
       </p>
       <div className={styles.buttons}>
-        <Press kind="filled" onClick={() => void runner?.endRest()}>
+        <Press kind="filled" onClick={() => send({ kind: "end-rest" })}>
           {words.stand.endRest}
         </Press>
       </div>

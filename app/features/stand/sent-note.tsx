@@ -1,22 +1,17 @@
 import { useSyncExternalStore } from "react";
 import { words } from "~/words/stand-words";
-import type { StandRunner } from "./runner";
-import type { StandView } from "./view";
+import { useStand } from "./stand-context";
 import styles from "./stand-top.module.css";
-
-interface SentNoteProps {
-  readonly view: StandView;
-  readonly runner: StandRunner | undefined;
-}
 
 const nothing = () => () => undefined;
 const atRest = () => false;
 
 /** Where what was played is by now. "All kept" is said of nothing that is still being written. */
-export function SentNote({ view, runner }: SentNoteProps) {
+export function SentNote() {
+  const { view, desk } = useStand();
   const writing = useSyncExternalStore(
-    runner?.writing.subscribe ?? nothing,
-    runner?.writing.now ?? atRest,
+    desk?.writing.subscribe ?? nothing,
+    desk?.writing.now ?? atRest,
     atRest,
   );
   const sending = writing && view.sending === "sent" ? "sending" : view.sending;

@@ -1,21 +1,17 @@
 import { lazy, Suspense } from "react";
 import { Press } from "~/components/press";
 import type { Segment } from "~/core/ladder";
+import { flawedPlay } from "~/core/transport";
 import { barsWithAround, currentBlock, FLAWS, heardSegment } from "~/core/session";
 import { barLength, formatMetre } from "~/core/units";
 import { words } from "~/words/stand-words";
 import { ByHeartChoice } from "./by-heart-choice";
 import type { PassageMusic } from "./music";
-import type { StandRunner } from "./runner";
-import { flawedPlay, type StandView } from "./view";
+import { useStand } from "./stand-context";
 import type { ByHeart } from "./use-by-heart";
-import type { Position } from "./use-stand";
 import styles from "./stand-bars.module.css";
 
 export interface StandBarsProps {
-  readonly view: StandView;
-  readonly position: Position | undefined;
-  readonly runner: StandRunner | undefined;
   /** The notes of the passage, where it has any. */
   readonly music: PassageMusic | undefined;
   readonly notesShown: boolean;
@@ -38,7 +34,8 @@ function shareOfBar({ fromBar, toBar, startBeat, endBeats }: Segment, bar: numbe
 
 /** What is played, in notes or as a row of bars; below it, after a flawed play, what went wrong. */
 export function StandBars(props: StandBarsProps) {
-  const { view, position, runner, music, notesShown, onNotesShown, byHeart } = props;
+  const { music, notesShown, onNotesShown, byHeart } = props;
+  const { view } = useStand();
   const { state } = view;
   const { state: block } = currentBlock(state);
   const flawed = flawedPlay(state);
@@ -47,19 +44,12 @@ export function StandBars(props: StandBarsProps) {
   const madeSmaller =
     extent === "narrowed" &&
     (flawed?.fromBar !== segment.fromBar || flawed.toBar !== segment.toBar);
-  const row = <BarRow view={view} position={position} runner={runner} />;
+  const row = <BarRow />;
   return (
     <section className={`${styles.bars} ${music && notesShown ? styles.withNotes : ""}`}>
       {music && notesShown ? (
         <Suspense fallback={<div />}>
-          <StandNotes
-            view={view}
-            position={position}
-            runner={runner}
-            music={music}
-            hidden={byHeart.hidden}
-            hiddenBars={byHeart.hiddenBars}
-          />
+          <StandNotes music={music} hidden={byHeart.hidden} hiddenBars={byHeart.hiddenBars} />
         </Suspense>
       ) : (
         row
@@ -68,7 +58,7 @@ export function StandBars(props: StandBarsProps) {
         {madeSmaller ? (
           <span>{words.stand.narrowedTo(words.bars(segment.fromBar, segment.toBar))}</span>
         ) : flawed ? (
-          <Telling view={view} runner={runner} flawed={flawed} />
+          <Telling flawed={flawed} />
         ) : null}
         {music && notesShown && !flawed && <ByHeartChoice byHeart={byHeart} />}
         {music && (
@@ -83,26 +73,23 @@ export function StandBars(props: StandBarsProps) {
   );
 }
 
-interface TellingProps extends Pick<StandBarsProps, "view" | "runner"> {
+interface TellingProps {
   readonly flawed: NonNullable<ReturnType<typeof flawedPlay>>;
 }
 
 /** Where the last play failed, and what it was. */
-function Telling({ view, runner, flawed }: TellingProps) {
+function Telling({ flawed }: TellingProps) {
+  const { send } = useStand();
   return (
     <>
-      {flawed.bar === undefined ? (
-        <span>{words.stand.where}</span>
-      ) : (
-        <Beats view={view} runner={runner} flawed={flawed} />
-      )}
+      {flawed.bar === undefined ? <span>{words.stand.where}</span> : <Beats flawed={flawed} />}
       {FLAWS.map((what) => (
         <Press
           key={what}
           size="small"
           kind={flawed.what === what ? "filled" : "outlined"}
           aria-pressed={flawed.what === what}
-          onClick={() => void runner?.detail({ what })}
+          onClick={() => send({ kind: "detail", about: { what } })}
         >
           {words.flaw[what]}
         </Press>
@@ -112,7 +99,8 @@ function Telling({ view, runner, flawed }: TellingProps) {
 }
 
 /** On which beat of the bar that was told it failed. */
-function Beats({ view, runner, flawed }: TellingProps) {
+function Beats({ flawed }: TellingProps) {
+  const { view, send } = useStand();
   const bars = barsWithAround(currentBlock(view.state).plan);
   const told = bars.find(({ number }) => number === flawed.bar);
   if (!told) return null;
@@ -126,7 +114,7 @@ function Beats({ view, runner, flawed }: TellingProps) {
           size="small"
           kind={flawed.beat === beat ? "filled" : "outlined"}
           aria-pressed={flawed.beat === beat}
-          onClick={() => void runner?.detail({ bar, beat })}
+          onClick={() => send({ kind: "detail", about: { bar, beat } })}
         >
           {beat}
         </Press>
@@ -136,7 +124,8 @@ function Beats({ view, runner, flawed }: TellingProps) {
 }
 
 /** The bars to play; the one that is heard is marked. After a flawed play, a tap says where. */
-function BarRow({ view, position, runner }: Pick<StandBarsProps, "view" | "position" | "runner">) {
+function BarRow() {
+  const { view, send, position } = useStand();
   const { state } = view;
   const { plan, state: block } = currentBlock(state);
   const flawed = flawedPlay(state);
@@ -171,7 +160,7 @@ function BarRow({ view, position, runner }: Pick<StandBarsProps, "view" | "posit
                 className={classes}
                 aria-label={words.bars(number, number)}
                 aria-pressed={flawed.bar === number}
-                onClick={() => void runner?.detail({ bar: number })}
+                onClick={() => send({ kind: "detail", about: { bar: number } })}
               >
                 {content}
               </button>

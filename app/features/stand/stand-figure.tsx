@@ -20,6 +20,7 @@ import {
 import { convertTempo, type Bpm } from "~/core/units";
 import { words } from "~/words/stand-words";
 import { StandBars, type StandBarsProps } from "./stand-bars";
+import { useStand } from "./stand-context";
 import { useKeptChoice } from "./use-kept-choice";
 import styles from "./stand-figure.module.css";
 
@@ -60,7 +61,7 @@ function useSteps(plan: Block, { rungs, passed, rung: now, toppedOut }: BlockSta
 
 /** The number, what is played, the count, the staircase, and the bars. */
 export function StandFigure(props: StandBarsProps) {
-  const { view, position, runner } = props;
+  const { view, send, position } = useStand();
   const { state } = view;
   const { plan, state: block } = currentBlock(state);
   const tempo = nextTempo(state);
@@ -103,7 +104,7 @@ export function StandFigure(props: StandBarsProps) {
             ))}
         {!slow && <CleanToday state={state} />}
         {!slow && parts.some(({ rule, passed }) => rule.kind === "easy" && !passed) && (
-          <Press kind="outlined" onClick={() => void runner?.ease()}>
+          <Press kind="outlined" onClick={() => send({ kind: "ease" })}>
             {words.stand.easy}
           </Press>
         )}

@@ -4,23 +4,19 @@ import { Signs, System } from "~/features/notation/system";
 import { useSize } from "~/features/notation/use-size";
 import type { Segment } from "~/core/ladder";
 import { usualBeatUnit, type BarBox, type EngravedSystem } from "~/core/score";
+import { flawedPlay } from "~/core/transport";
 import { barsWithAround, currentBlock, heardSegment } from "~/core/session";
 import { beatUnitValue, type Metre } from "~/core/units";
 import { words } from "~/words/stand-words";
 import { notationWords } from "~/words/notation";
 import { pageShown } from "./pages";
 import type { PassageMusic } from "./music";
-import type { StandRunner } from "./runner";
+import { useStand } from "./stand-context";
 import { usePassageNotes } from "./use-passage-notes";
 import type { HiddenNotes } from "./use-by-heart";
-import type { Position } from "./use-stand";
-import { flawedPlay, type StandView } from "./view";
 import styles from "./stand-notes.module.css";
 
 interface StandNotesProps {
-  readonly view: StandView;
-  readonly position: Position | undefined;
-  readonly runner: StandRunner | undefined;
   readonly music: PassageMusic;
   /** What of them is hidden, for playing from memory. */
   readonly hidden: HiddenNotes;
@@ -29,8 +25,8 @@ interface StandNotesProps {
 }
 
 /** The music to play; the bar that is heard is marked. After a flawed play, a tap says where. */
-export function StandNotes(props: StandNotesProps) {
-  const { view, position, runner, music, hidden, hiddenBars } = props;
+export function StandNotes({ music, hidden, hiddenBars }: StandNotesProps) {
+  const { view, send, position } = useStand();
   const { state } = view;
   const { plan, state: block } = currentBlock(state);
   const segment = heardSegment(plan, block.segment);
@@ -57,7 +53,7 @@ export function StandNotes(props: StandNotesProps) {
       covered={isCovered(hidden, box.bar - plan.fromBar, hiddenBars)}
       here={here === box.bar}
       flawed={flawed ? flawed.bar === box.bar : undefined}
-      onWhere={() => void runner?.detail({ bar: box.bar })}
+      onWhere={() => send({ kind: "detail", about: { bar: box.bar } })}
     />
   );
   return (

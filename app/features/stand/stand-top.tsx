@@ -6,14 +6,11 @@ import { useScheme } from "~/components/scheme";
 import { currentBlock, partNow, partsOf, taskNow } from "~/core/session";
 import type { Focus } from "~/core/week";
 import { words } from "~/words/stand-words";
-import type { StandRunner } from "./runner";
+import { useStand } from "./stand-context";
 import { SentNote } from "./sent-note";
-import type { StandView } from "./view";
 import styles from "./stand-top.module.css";
 
 interface StandTopProps {
-  readonly view: StandView;
-  readonly runner: StandRunner | undefined;
   readonly home: string;
   readonly onHelp: () => void;
   /** The way to the next part. */
@@ -26,7 +23,8 @@ interface StandTopProps {
 
 /** What is played, how long already, and the few things that are set rather than played. */
 export function StandTop(props: StandTopProps) {
-  const { view, runner, home, onHelp, onward, take, volume, onVolume } = props;
+  const { view } = useStand();
+  const { home, onHelp, onward, take, volume, onVolume } = props;
   const { dark, toggle } = useScheme();
   const { plan, state } = currentBlock(view.state);
   const task = taskNow(view.state);
@@ -61,7 +59,7 @@ export function StandTop(props: StandTopProps) {
         <Minutes played={Math.floor(state.activeSeconds / 60)} of={partNow(view.state).minutes} />
       )}
       <div className={styles.onward}>{onward}</div>
-      <SentNote view={view} runner={runner} />
+      <SentNote />
       {take}
       <div className={styles.volume}>
         <Volume2 size={20} aria-hidden />

@@ -10,6 +10,7 @@ import {
   type SessionEvent,
   type SessionPlan,
 } from "~/core/session";
+import { questionOf, type PlayersInput } from "~/core/transport";
 import { words } from "~/words/stand-words";
 import { AlongLight } from "./along-light";
 import { BetweenSheet } from "./between-sheet";
@@ -22,6 +23,7 @@ import type { StandMusic } from "./music";
 import type { AlongSources } from "./along-sources";
 import { NoteSheet } from "./note-sheet";
 import { OpeningSheet } from "./opening-sheet";
+import { StandHandsProvider } from "./stand-context";
 import { StandFigure } from "./stand-figure";
 import { StandTop } from "./stand-top";
 import { TakeLight } from "./take-light";
@@ -31,12 +33,11 @@ import { TapSheet } from "./tap-sheet";
 import { NextPart, TaskView } from "./task-view";
 import { Tools } from "./tools";
 import { useByHeart } from "./use-by-heart";
-import { useAwake, useOnlyWindow, usePosition, useStandRunner } from "./use-stand";
+import { useAwake, useOnlyWindow, usePosition, useStandDesk } from "./use-stand";
 import { useKeptChoice } from "./use-kept-choice";
 import { plannedNow, usePlannedTake } from "./use-planned-take";
 import { useStandKeys } from "./use-stand-keys";
 import { useVolume } from "./use-volume";
-import { questionOf } from "./view";
 import styles from "./stand.module.css";
 
 export interface StandProps {
@@ -68,8 +69,6 @@ export function Stand(props: StandProps) {
   return <OpenStand {...props} held={holding === "held"} />;
 }
 
-const REST_SECONDS = 60;
-
 /** A button pressed by the mouse leaves the keys where they are: Space goes on with the play. */
 function leaveTheKeys(event: MouseEvent) {
   if (event.target instanceof Element && event.target.closest("button")) event.preventDefault();
@@ -93,17 +92,18 @@ function OpenStand({
   const url = `/studio/${studioId}/sessions/${sessionId}/events`;
   const alongAddress = (id: string) =>
     `/studio/${studioId}/students/${personId}/demonstrations/${id}/sound`;
-  const { runner, view } = useStandRunner({
+  const { desk, view } = useStandDesk({
     ...{ sessionId, plan, stored, url, volume, along },
     alongAddress,
   });
+  const send = useCallback((input: PlayersInput) => desk?.send(input), [desk]);
   const [sheet, setSheet] = useState<Laid | undefined>(
     plan.opening && stored.length === 0 ? "opening" : undefined,
   );
   const navigate = useNavigate();
   const { state, transport } = view;
   const running = transport !== "stopped";
-  const position = usePosition(runner, running);
+  const position = usePosition(desk, running);
   useAwake(running);
   // Once the sound is loaded too, all that the stand needs is there to be kept.
   const begun = view.ready && running;
@@ -121,33 +121,33 @@ function OpenStand({
   }, [asksForTempo]);
 
   const ended = state.ended;
-  const endedHere = ended !== undefined && runner !== undefined && view.ready;
+  const endedHere = ended !== undefined && desk !== undefined && view.ready;
   const { sending } = view;
   useEffect(() => {
     // Whenever the sending has got on, it may be all there.
     if (!endedHere || ended === "pain" || sending === "signed-out") return;
     let over = false;
-    void runner.flushed(4000).then((sent) => {
+    void desk.flushed(4000).then((sent) => {
       if (sent && !over) void navigate(`/studio/${studioId}/sessions/${sessionId}`);
     });
     return () => {
       over = true;
     };
-  }, [endedHere, ended, sending, runner, navigate, studioId, sessionId]);
+  }, [endedHere, ended, sending, desk, navigate, studioId, sessionId]);
 
   const openTap = () => {
-    runner?.pause();
+    send({ kind: "pause" });
     setSheet("tap");
   };
   const openBetween = () => {
-    runner?.pause();
+    send({ kind: "pause" });
     setSheet("between");
   };
   const openTake = () => {
     // While it is played nothing is asked: what was chosen before goes.
     const before = running ? lastTakeChoice(trial) : undefined;
-    if (before) return void runner?.record(before);
-    runner?.pause();
+    if (before) return void desk?.record(before);
+    send({ kind: "pause" });
     setPlanned(undefined);
     setSheet("take");
   };
@@ -158,22 +158,22 @@ function OpenStand({
     setSheet("take");
   }, [view]);
   const free = usable && sheet === undefined && !asksForTempo;
-  usePlannedTake({ view, runner, free, trial, ask: askForPlanned });
+  usePlannedTake({ view, desk, free, trial, ask: askForPlanned });
   const [notesShown, setNotesShown] = useKeptChoice("fidus-notes", true);
   const byHeart = useByHeart(state.plays.length);
   const hasNotes = plays && music[currentBlock(state).plan.passageId] !== undefined;
   const fromMemory = hasNotes && notesShown && byHeart.fromMemory;
   useEffect(() => {
-    runner?.setFromMemory(fromMemory);
-  }, [runner, fromMemory]);
+    send({ kind: "from-memory", on: fromMemory });
+  }, [send, fromMemory]);
   const [letters, setLetters] = useKeptChoice("fidus-letters", true);
   useStandKeys({
     view,
-    runner,
+    send,
+    desk,
     usable,
     enabled: sheet === undefined,
     letters,
-    restSeconds: REST_SECONDS,
     onTap: openTap,
     onBetween: openBetween,
     onNote: () => setSheet("note"),
@@ -193,121 +193,97 @@ function OpenStand({
   }
   const { plan: block, state: blockState } = currentBlock(state);
   const notes = plays ? music[block.passageId] : undefined;
-  const task = questionOf(state, transport) === "task";
+  const task = questionOf(view) === "task";
   return (
-    <main
-      className={styles.stand}
-      onMouseDown={leaveTheKeys}
-      data-notes={(notes && notesShown && !task) || undefined}
-      data-transport={transport}
-      data-plays={state.plays.length}
-      data-passed={plays ? blockState.passed.length : 0}
-      data-part={state.part}
-    >
-      <h1 className="sr-only">{words.stand.title}</h1>
-      <StandTop
-        view={view}
-        runner={runner}
-        home={`/studio/${studioId}/students/${personId}/today`}
-        onHelp={() => setSheet("help")}
-        onward={<NextPart view={view} runner={runner} usable={usable} />}
-        take={
-          !task && (
-            <>
-              {plays && along[currentBlock(state).plan.passageId] && (
-                <AlongLight runner={runner} usable={usable} />
-              )}
-              <TakeLight
-                runner={runner}
-                usable={usable}
-                planned={plannedNow(view)?.run}
-                onRecord={openTake}
-              />
-            </>
-          )
-        }
-        volume={volume}
-        onVolume={(next) => {
-          setVolume(next);
-          runner?.setVolume(next);
-        }}
-      />
-      {task ? (
-        <TaskView {...{ view, runner, usable, along, alongAddress }} />
-      ) : (
-        <>
-          <StandFigure
-            key={block.passageId}
-            view={view}
-            position={position}
-            runner={runner}
-            music={notes}
-            notesShown={notesShown}
-            onNotesShown={setNotesShown}
-            byHeart={byHeart}
+    <StandHandsProvider value={{ view, send, desk, usable, position }}>
+      <main
+        className={styles.stand}
+        onMouseDown={leaveTheKeys}
+        data-notes={(notes && notesShown && !task) || undefined}
+        data-transport={view.transport}
+        data-plays={state.plays.length}
+        data-passed={plays ? blockState.passed.length : 0}
+        data-part={state.part}
+      >
+        <h1 className="sr-only">{words.stand.title}</h1>
+        <StandTop
+          home={`/studio/${studioId}/students/${personId}/today`}
+          onHelp={() => setSheet("help")}
+          onward={<NextPart />}
+          take={
+            !task && (
+              <>
+                {plays && along[currentBlock(state).plan.passageId] && <AlongLight />}
+                <TakeLight planned={plannedNow(view)?.run} onRecord={openTake} />
+              </>
+            )
+          }
+          volume={volume}
+          onVolume={(next) => {
+            setVolume(next);
+            desk?.setVolume(next);
+          }}
+        />
+        {task ? (
+          <TaskView {...{ along, alongAddress }} />
+        ) : (
+          <>
+            <StandFigure
+              key={block.passageId}
+              music={notes}
+              notesShown={notesShown}
+              onNotesShown={setNotesShown}
+              byHeart={byHeart}
+            />
+            <BottomFields />
+          </>
+        )}
+        <Tools onNote={() => setSheet("note")} onTap={openTap} onBetween={openBetween} />
+        {plan.opening && (
+          <OpeningSheet
+            open={sheet === "opening"}
+            opening={plan.opening}
+            onClose={() => setSheet(undefined)}
           />
-          <BottomFields
-            view={view}
-            runner={runner}
-            usable={usable}
-            position={position}
-            restSeconds={REST_SECONDS}
-          />
-        </>
-      )}
-      <Tools
-        view={view}
-        runner={runner}
-        usable={usable}
-        restSeconds={REST_SECONDS}
-        onNote={() => setSheet("note")}
-        onTap={openTap}
-        onBetween={openBetween}
-      />
-      {plan.opening && (
-        <OpeningSheet
-          open={sheet === "opening"}
-          opening={plan.opening}
+        )}
+        <TakeSheet
+          open={sheet === "take"}
+          trial={trial}
+          planned={planned}
+          onClap={(choice) => desk?.clapAlong(choice) ?? Promise.resolve(false)}
+          onClose={() => setSheet(undefined)}
+          onRecord={(choice) => {
+            setSheet(undefined);
+            // What the plan records is recorded when its turn comes.
+            if (!planned || planned.before === 0) void desk?.record(choice);
+          }}
+        />
+        <HelpSheet
+          open={sheet === "help"}
+          letters={letters}
+          onLetters={setLetters}
           onClose={() => setSheet(undefined)}
         />
-      )}
-      <TakeSheet
-        open={sheet === "take"}
-        trial={trial}
-        planned={planned}
-        onClap={(choice) => runner?.clapAlong(choice) ?? Promise.resolve(false)}
-        onClose={() => setSheet(undefined)}
-        onRecord={(choice) => {
-          setSheet(undefined);
-          // What the plan records is recorded when its turn comes.
-          if (!planned || planned.before === 0) void runner?.record(choice);
-        }}
-      />
-      <HelpSheet
-        open={sheet === "help"}
-        letters={letters}
-        onLetters={setLetters}
-        onClose={() => setSheet(undefined)}
-      />
-      <TapSheet
-        open={sheet === "tap"}
-        onClose={() => setSheet(undefined)}
-        onTempo={(bpm) => void runner?.setTempo(bpm)}
-      />
-      {plays && (
-        <BetweenSheet
-          open={sheet === "between"}
-          pace={clickNow(blockState)}
+        <TapSheet
+          open={sheet === "tap"}
           onClose={() => setSheet(undefined)}
-          onSet={(pace) => void runner?.pace(pace)}
+          onTempo={(bpm) => send({ kind: "tempo", bpm })}
         />
-      )}
-      <NoteSheet
-        open={sheet === "note"}
-        onClose={() => setSheet(undefined)}
-        onKeep={(text) => void runner?.note(text)}
-        onAsk={(text) => void runner?.ask(text)}
-      />
-    </main>
+        {plays && (
+          <BetweenSheet
+            open={sheet === "between"}
+            pace={clickNow(blockState)}
+            onClose={() => setSheet(undefined)}
+            onSet={(pace) => send({ kind: "pace", pace })}
+          />
+        )}
+        <NoteSheet
+          open={sheet === "note"}
+          onClose={() => setSheet(undefined)}
+          onKeep={(text) => send({ kind: "note", text })}
+          onAsk={(text) => send({ kind: "ask", text })}
+        />
+      </main>
+    </StandHandsProvider>
   );
 }

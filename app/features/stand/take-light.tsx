@@ -2,7 +2,7 @@ import { Mic, MicOff } from "lucide-react";
 import { useSyncExternalStore } from "react";
 import { Press } from "~/components/press";
 import { words } from "~/words/stand-words";
-import type { StandRunner } from "./runner";
+import { useStand } from "./stand-context";
 import { NO_TAKES, type TakesView } from "./takes";
 import styles from "./take-light.module.css";
 
@@ -19,16 +19,15 @@ const wordFor = (level: number) => {
 const nothing = () => () => undefined;
 
 interface TakeLightProps {
-  readonly runner: StandRunner | undefined;
-  readonly usable: boolean;
   /** The run that the plan records. */
   readonly planned: number | undefined;
   readonly onRecord: () => void;
 }
 
 /** Whether something is recorded, how loud it comes, and the press that asks for it. */
-export function TakeLight({ runner, usable, planned, onRecord }: TakeLightProps) {
-  const takes = runner?.takes;
+export function TakeLight({ planned, onRecord }: TakeLightProps) {
+  const { desk, usable } = useStand();
+  const takes = desk?.takes;
   const view = useSyncExternalStore(
     takes?.subscribe ?? nothing,
     takes?.snapshot ?? (() => NO_TAKES),

@@ -1,6 +1,6 @@
 import type { NoMicrophone } from "~/audio/microphone";
 import type { Sound } from "~/audio/player";
-import type { Loop } from "./loop-sound";
+import type { SoundingLoop } from "./loop-sound";
 import type { TakeChoice, TakenPlay } from "./take-choice";
 import { TAKES_STORE } from "~/features/keeping/takes-store-name";
 import type { RecordingPlay, TakeDesk } from "./take-desk";
@@ -142,7 +142,7 @@ export class Takes {
   }
 
   /** A loop begins to sound; if one is waited for, this is it. */
-  begin({ scheduled }: Loop): void {
+  begin({ scheduled }: SoundingLoop): void {
     if (this.view.phase !== "armed" || !this.desk) return;
     this.recording = this.desk.begin(scheduled);
     this.set({ phase: "recording" });

@@ -4,17 +4,11 @@ import { isLastPart, partsOf, taskNow, type Part } from "~/core/session";
 import { words } from "~/words/stand-words";
 import type { AlongSources } from "./along-sources";
 import { ListenFirst } from "./listen-first";
-import type { StandRunner } from "./runner";
+import { useStand } from "./stand-context";
 import type { StandView } from "./view";
 import styles from "./task-view.module.css";
 
-interface NextPartProps {
-  readonly view: StandView;
-  readonly runner: StandRunner | undefined;
-  readonly usable: boolean;
-}
-
-interface TaskViewProps extends NextPartProps {
+interface TaskViewProps {
   /** What there is to hear of what the session plays. */
   readonly along: AlongSources;
   readonly alongAddress: (id: string) => string;
@@ -40,7 +34,8 @@ const nameOf = (view: StandView, part: Part): string =>
     : view.state.plan.blocks[part.block]!.pieceTitle;
 
 /** A part without a click: what to do, how long, and one field to say that it is done. */
-export function TaskView({ view, runner, usable, along, alongAddress }: TaskViewProps) {
+export function TaskView({ along, alongAddress }: TaskViewProps) {
+  const { view, send, usable } = useStand();
   const { state } = view;
   const task = taskNow(state)!;
   const seconds = useTaskSeconds(view);
@@ -48,7 +43,6 @@ export function TaskView({ view, runner, usable, along, alongAddress }: TaskView
   const next = partsOf(state.plan)[state.part + 1];
   const fresh = view.events.length === 0;
   const word = words.block[task.kind];
-  const done = () => void (fresh ? runner?.start() : runner?.taskDone());
   const onward = next && !isLastPart(state) ? words.part.next(nameOf(view, next)) : words.part.last;
   return (
     <section className={styles.task} aria-live="polite" data-task={task.kind}>
@@ -63,7 +57,12 @@ export function TaskView({ view, runner, usable, along, alongAddress }: TaskView
         </span>
         <span>{words.part.minutesLeft(left, task.minutes)}</span>
       </div>
-      <Press kind="filled" size="large" disabled={!usable} onClick={done}>
+      <Press
+        kind="filled"
+        size="large"
+        disabled={!usable}
+        onClick={() => send({ kind: "task-done" })}
+      >
         {fresh ? words.part.begin : onward}
       </Press>
     </section>
@@ -71,12 +70,13 @@ export function TaskView({ view, runner, usable, along, alongAddress }: TaskView
 }
 
 /** On to the next part, before the ladder is through. */
-export function NextPart({ view, runner, usable }: NextPartProps) {
+export function NextPart() {
+  const { view, send, usable } = useStand();
   const { state } = view;
   const next = partsOf(state.plan)[state.part + 1];
   if (!next || taskNow(state) || state.endingWell !== undefined) return null;
   return (
-    <Press size="small" disabled={!usable} onClick={() => void runner?.moveOn()}>
+    <Press size="small" disabled={!usable} onClick={() => send({ kind: "move-on" })}>
       {words.part.skipTo(nameOf(view, next))}
     </Press>
   );

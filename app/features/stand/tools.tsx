@@ -13,17 +13,15 @@ import {
   Undo2,
 } from "lucide-react";
 import { Press } from "~/components/press";
-import { lastUndoable, taskNow } from "~/core/session";
+import type { ReactNode } from "react";
+import { taskNow } from "~/core/session";
+import { possible, type Tool } from "~/core/transport";
 import { words } from "~/words/stand-words";
-import type { StandRunner } from "./runner";
-import type { StandView } from "./view";
+import { useStand } from "./stand-context";
+import { REST_SECONDS } from "./rest-seconds";
 import styles from "./tools.module.css";
 
 interface ToolsProps {
-  readonly view: StandView;
-  readonly runner: StandRunner | undefined;
-  readonly usable: boolean;
-  readonly restSeconds: number;
   readonly onNote: () => void;
   readonly onTap: () => void;
   readonly onBetween: () => void;
@@ -32,58 +30,53 @@ interface ToolsProps {
 const SIZE = 20;
 
 /** Always at hand, never in the way. */
-export function Tools({ view, runner, usable, restSeconds, onNote, onTap, onBetween }: ToolsProps) {
+export function Tools({ onNote, onTap, onBetween }: ToolsProps) {
+  const { view, send, usable } = useStand();
   const { stand } = words;
+  const can = possible(view);
   // During a task there is no tempo to change and no rung to repeat.
   const task = taskNow(view.state) !== undefined && view.state.endingWell === undefined;
-  const nothingToUndo = lastUndoable(view.events) === undefined;
-  const tools = [
-    {
-      label: stand.undo,
-      icon: <Undo2 size={SIZE} />,
-      act: () => runner?.undo(),
-      off: nothingToUndo,
-      always: true,
-    },
-    { label: stand.slower, icon: <Minus size={SIZE} />, act: () => runner?.nudge(-1) },
-    { label: stand.faster, icon: <Plus size={SIZE} />, act: () => runner?.nudge(1) },
-    { label: stand.tapTempo, icon: <Drum size={SIZE} />, act: onTap },
-    { label: stand.repeat, icon: <RotateCcw size={SIZE} />, act: () => runner?.repeat() },
-    { label: stand.skip, icon: <ChevronsRight size={SIZE} />, act: () => runner?.skip() },
-    { label: stand.rest, icon: <Coffee size={SIZE} />, act: () => runner?.takeRest(restSeconds) },
-    { label: stand.between, icon: <Timer size={SIZE} />, act: onBetween },
-    { label: stand.note, icon: <NotebookPen size={SIZE} />, act: onNote, always: true },
-    { label: stand.endWell, icon: <Snail size={SIZE} />, act: () => runner?.endWell() },
-  ];
-  const paused = view.transport === "stopped" || view.transport === "asking";
+  const undo = { label: stand.undo, icon: <Undo2 size={SIZE} />, tool: "undo" } as const;
+  const about = [
+    { label: stand.slower, icon: <Minus size={SIZE} />, tool: "slower" },
+    { label: stand.faster, icon: <Plus size={SIZE} />, tool: "faster" },
+    { label: stand.tapTempo, icon: <Drum size={SIZE} />, tool: "tap" },
+    { label: stand.repeat, icon: <RotateCcw size={SIZE} />, tool: "repeat" },
+    { label: stand.skip, icon: <ChevronsRight size={SIZE} />, tool: "skip" },
+    { label: stand.rest, icon: <Coffee size={SIZE} />, tool: "rest" },
+    { label: stand.between, icon: <Timer size={SIZE} />, tool: "between" },
+  ] as const;
+  const acts: Readonly<Record<Tool, () => void>> = {
+    undo: () => send({ kind: "undo" }),
+    slower: () => send({ kind: "nudge", by: -1 }),
+    faster: () => send({ kind: "nudge", by: 1 }),
+    tap: onTap,
+    repeat: () => send({ kind: "repeat" }),
+    skip: () => send({ kind: "skip" }),
+    rest: () => send({ kind: "rest", seconds: REST_SECONDS }),
+    between: onBetween,
+    "end-well": () => send({ kind: "end-well" }),
+    pause: () => send({ kind: "pause" }),
+  };
+  const button = ({ label, icon, tool }: { label: string; icon: ReactNode; tool: Tool }) => (
+    <Press key={tool} icon={icon} disabled={!usable || !can[tool]} onClick={acts[tool]}>
+      {label}
+    </Press>
+  );
   return (
     <nav className={styles.tools} aria-label={stand.more}>
-      {tools
-        .filter(({ always }) => always || !task)
-        .map(({ label, icon, act, off }) => (
-          <Press
-            key={label}
-            icon={icon}
-            disabled={!usable || off === true}
-            onClick={() => void act()}
-          >
-            {label}
-          </Press>
-        ))}
-      {!task && (
-        <Press
-          icon={<Pause size={SIZE} />}
-          disabled={!usable || paused}
-          onClick={() => runner?.pause()}
-        >
-          {stand.pause}
-        </Press>
-      )}
+      {button(undo)}
+      {!task && about.map(button)}
+      <Press icon={<NotebookPen size={SIZE} />} disabled={!usable} onClick={onNote}>
+        {stand.note}
+      </Press>
+      {!task && button({ label: stand.endWell, icon: <Snail size={SIZE} />, tool: "end-well" })}
+      {!task && button({ label: stand.pause, icon: <Pause size={SIZE} />, tool: "pause" })}
       <Press
         className={styles.hurts!}
         icon={<Hand size={SIZE} />}
         disabled={!usable}
-        onClick={() => void runner?.hurts()}
+        onClick={() => send({ kind: "hurts" })}
       >
         {stand.hurts}
       </Press>

@@ -2,17 +2,16 @@ import { Press } from "~/components/press";
 import { natureOf, spanOf } from "~/core/ladder";
 import { currentBlock, partsOf, rungNow } from "~/core/session";
 import { words } from "~/words/stand-words";
-import type { StandRunner } from "./runner";
-import type { StandView } from "./view";
+import { useStand } from "./stand-context";
 import styles from "./bottom-fields.module.css";
 
-interface ChoiceProps {
-  readonly view: StandView;
-  readonly runner: StandRunner | undefined;
+interface OnwardProps {
+  readonly again: string;
 }
 
 /** The gate of the last rung has passed: on to the next passage, or end well. */
-export function TopReached({ view, runner }: ChoiceProps) {
+export function TopReached() {
+  const { view } = useStand();
   const { top } = words.stand;
   const { plan, state: block } = currentBlock(view.state);
   const phase = plan.ladder.phases[rungNow(block).phase]!;
@@ -24,51 +23,53 @@ export function TopReached({ view, runner }: ChoiceProps) {
     <section className={`${styles.choice} ${styles.reached}`} aria-live="polite">
       <h2>{title}</h2>
       <p>{top.sub(block.tempo)}</p>
-      <Onward view={view} runner={runner} again={top.again} />
+      <Onward again={top.again} />
     </section>
   );
 }
 
 /** So many flawed plays that the ladder leaves it for today. */
-export function LeftForToday({ view, runner }: ChoiceProps) {
+export function LeftForToday() {
   const { left, offer } = words.stand;
   return (
     <section className={styles.choice} aria-live="polite">
       <h2>{left.title}</h2>
       <p>{left.sub}</p>
-      <Onward view={view} runner={runner} again={offer.same} />
+      <Onward again={offer.same} />
     </section>
   );
 }
 
 /** The last passage is being left after a flawed play. */
-export function SlowEnd({ runner }: Pick<ChoiceProps, "runner">) {
+export function SlowEnd() {
+  const { send } = useStand();
   const { slowEnd, offer } = words.stand;
   return (
     <section className={styles.choice} aria-live="polite">
       <h2>{slowEnd.title}</h2>
       <p>{slowEnd.sub}</p>
       <div className={styles.buttons} data-offers>
-        <Press kind="filled" onClick={() => void runner?.endWell()}>
+        <Press kind="filled" onClick={() => send({ kind: "end-well" })}>
           {slowEnd.slow}
         </Press>
-        <Press kind="outlined" onClick={() => void runner?.moveOn()}>
+        <Press kind="outlined" onClick={() => send({ kind: "move-on" })}>
           {slowEnd.leave}
         </Press>
-        <Press onClick={() => void runner?.stay()}>{offer.same}</Press>
+        <Press onClick={() => send({ kind: "stay" })}>{offer.same}</Press>
       </div>
     </section>
   );
 }
 
-function Onward({ view, runner, again }: ChoiceProps & { again: string }) {
+function Onward({ again }: OnwardProps) {
+  const { view, send } = useStand();
   const { top } = words.stand;
   const { state } = view;
   const next = partsOf(state.plan)[state.part + 1];
   return (
     <div className={styles.buttons} data-offers>
       {next ? (
-        <Press kind="filled" onClick={() => void runner?.moveOn()}>
+        <Press kind="filled" onClick={() => send({ kind: "move-on" })}>
           {top.next(
             next.block === null
               ? words.block[next.kind].name
@@ -76,14 +77,14 @@ function Onward({ view, runner, again }: ChoiceProps & { again: string }) {
           )}
         </Press>
       ) : (
-        <Press kind="filled" onClick={() => void runner?.endWell()}>
+        <Press kind="filled" onClick={() => send({ kind: "end-well" })}>
           {top.endWell}
         </Press>
       )}
-      <Press kind="outlined" onClick={() => void runner?.again()}>
+      <Press kind="outlined" onClick={() => send({ kind: "again" })}>
         {again}
       </Press>
-      {!next && <Press onClick={() => void runner?.end("finished")}>{top.finish}</Press>}
+      {!next && <Press onClick={() => send({ kind: "end", how: "finished" })}>{top.finish}</Press>}
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
+import { isInTime } from "~/core/transport";
 import { plannedTake, type PlannedTake } from "~/core/session";
-import { isInTime } from "./in-time";
-import type { StandRunner } from "./runner";
+import type { StandDesk } from "./desk";
 import { lastTakeChoice } from "./take-choice-kept";
 import type { StandView } from "./view";
 
@@ -11,7 +11,7 @@ export const plannedNow = ({ state, transport }: StandView): PlannedTake | undef
 
 interface PlannedTakeProps {
   readonly view: StandView;
-  readonly runner: StandRunner | undefined;
+  readonly desk: StandDesk | undefined;
   /** Nothing else lies over the stand, and it may be used. */
   readonly free: boolean;
   readonly trial: boolean;
@@ -20,15 +20,15 @@ interface PlannedTakeProps {
 }
 
 /** Where the plan says that a run is recorded, it is, without a press. */
-export function usePlannedTake({ view, runner, free, trial, ask }: PlannedTakeProps): void {
+export function usePlannedTake({ view, desk, free, trial, ask }: PlannedTakeProps): void {
   const planned = plannedNow(view);
   const { state, transport } = view;
   const asked = useRef(new Set<string>());
   const isDue = planned?.before === 0;
   const key = planned && free ? `${state.blockIndex} ${isDue}` : undefined;
   useEffect(() => {
-    if (key === undefined || !runner || asked.current.has(key)) return;
-    if (runner.takes.snapshot().phase !== "off") return;
+    if (key === undefined || !desk || asked.current.has(key)) return;
+    if (desk.takes.snapshot().phase !== "off") return;
     const choice = lastTakeChoice(trial);
     const stopped = transport === "stopped";
     // The first time on a device it is asked before anything is played; so it is before run 1,
@@ -40,6 +40,6 @@ export function usePlannedTake({ view, runner, free, trial, ask }: PlannedTakePr
     const between = transport === "breather" || transport === "asking" || transport === "resting";
     if (!isDue || !choice || !(between || isInTime(state))) return;
     asked.current.add(key);
-    void runner.record(choice);
-  }, [key, runner, isDue, transport, state, trial, ask]);
+    void desk.record(choice);
+  }, [key, desk, isDue, transport, state, trial, ask]);
 }

@@ -1,7 +1,9 @@
 import { useEffect, useState } from "react";
 import { currentBlock, playsAnything, taskNow, type Flaw, type StandState } from "~/core/session";
 import { DigitEntry } from "./digit-entry";
-import type { StandRunner } from "./runner";
+import type { PlayersInput } from "~/core/transport";
+import type { StandDesk } from "./desk";
+import { REST_SECONDS } from "./rest-seconds";
 import { useHeldKey, useKeys, type KeyMap } from "./use-keys";
 import { pressOffer, stepAmongOffers } from "./offer-keys";
 import type { StandView } from "./view";
@@ -20,13 +22,13 @@ const OFFER_KEYS = ["F1", "F2", "F3", "F4"] as const;
 
 interface StandKeysOptions {
   readonly view: StandView;
-  readonly runner: StandRunner | undefined;
+  readonly send: (input: PlayersInput) => void;
+  readonly desk: StandDesk | undefined;
   readonly usable: boolean;
   /** Nothing lies over the stand. */
   readonly enabled: boolean;
   /** Whether single letters are keys; digits, arrows, the pedal and Escape always are. */
   readonly letters: boolean;
-  readonly restSeconds: number;
   readonly onTap: () => void;
   readonly onBetween: () => void;
   readonly onNote: () => void;
@@ -44,36 +46,35 @@ function barsNow(state: StandState): readonly [number, number] {
 
 /** Every key of the stand. */
 export function useStandKeys(options: StandKeysOptions): void {
-  const { view, runner, usable, enabled, letters } = options;
-  const { state, transport } = view;
-  const running = transport !== "stopped";
+  const { view, send, desk, usable, enabled, letters } = options;
+  const { state } = view;
   const act = (action: () => unknown) => () => void (usable && action());
   /** For what has no meaning during a task. */
   const atBlock = (action: () => unknown) => act(() => taskNow(state) === undefined && action());
 
   const [first, last] = barsNow(state);
   const bars = last - first + 1;
-  const detailBar = (place: number) => runner?.detail({ bar: first + place - 1 });
+  const detailBar = (place: number) => send({ kind: "detail", about: { bar: first + place - 1 } });
   const [digits] = useState(() => new DigitEntry());
-  // Where and what can be told until the next play begins.
-  const telling = state.detailable !== undefined && transport !== "play";
+  // Where and what can be told until the next play is over.
+  const telling = state.detailable !== undefined;
   useEffect(() => {
     if (!telling) digits.cancel();
   }, [telling, digits]);
 
   const ifTelling = (action: () => unknown) => act(() => telling && action());
   const always: KeyMap = {
-    ArrowRight: act(() => runner?.forward()),
-    PageDown: act(() => runner?.forward()),
-    ArrowLeft: act(() => runner?.back()),
-    PageUp: act(() => runner?.back()),
-    " ": act(() => (running ? runner?.pause() : runner?.start())),
-    Backspace: act(() => runner?.undo()),
-    ArrowUp: act(() => stepAmongOffers(-1) || atBlock(() => runner?.nudge(1))()),
-    ArrowDown: act(() => stepAmongOffers(1) || atBlock(() => runner?.nudge(-1))()),
+    ArrowRight: act(() => send({ kind: "forward" })),
+    PageDown: act(() => send({ kind: "forward" })),
+    ArrowLeft: act(() => send({ kind: "back" })),
+    PageUp: act(() => send({ kind: "back" })),
+    " ": act(() => send({ kind: "toggle" })),
+    Backspace: act(() => send({ kind: "undo" })),
+    ArrowUp: act(() => stepAmongOffers(-1) || atBlock(() => send({ kind: "nudge", by: 1 }))()),
+    ArrowDown: act(() => stepAmongOffers(1) || atBlock(() => send({ kind: "nudge", by: -1 }))()),
     // The third key of a pedal.
     Home: atBlock(options.onLook),
-    ".": (event) => runner?.tap(event.timeStamp),
+    ".": (event) => desk?.tap(event.timeStamp),
     "?": options.onHelp,
     ...Object.fromEntries(OFFER_KEYS.map((key, i) => [key, act(() => pressOffer(i))])),
     ...Object.fromEntries(
@@ -81,29 +82,29 @@ export function useStandKeys(options: StandKeysOptions): void {
     ),
   };
   const byLetter: KeyMap = {
-    u: act(() => runner?.undo()),
-    g: atBlock(() => runner?.ease()),
+    u: act(() => send({ kind: "undo" })),
+    g: atBlock(() => send({ kind: "ease" })),
     m: atBlock(options.onTap),
-    r: atBlock(() => runner?.repeat()),
-    s: atBlock(() => runner?.skip()),
-    t: atBlock(() => runner?.takeRest(options.restSeconds)),
+    r: atBlock(() => send({ kind: "repeat" })),
+    s: atBlock(() => send({ kind: "skip" })),
+    t: atBlock(() => send({ kind: "rest", seconds: REST_SECONDS })),
     c: atBlock(options.onBetween),
     n: options.onNote,
     a: atBlock(options.onRecord),
     v: atBlock(options.onLook),
-    e: atBlock(() => runner?.endWell()),
-    h: act(() => runner?.hurts()),
+    e: atBlock(() => send({ kind: "end-well" })),
+    h: act(() => send({ kind: "hurts" })),
     ...Object.fromEntries(
       Object.entries(FLAW_LETTERS).map(([letter, what]) => [
         `Shift+${letter}`,
-        ifTelling(() => runner?.detail({ what })),
+        ifTelling(() => send({ kind: "detail", about: { what } })),
       ]),
     ),
   };
   useKeys(letters ? { ...always, ...byLetter } : always, enabled);
   useHeldKey(
     "Escape",
-    act(() => runner?.hurts()),
+    act(() => send({ kind: "hurts" })),
     enabled,
   );
 }

@@ -1,44 +1,43 @@
 import { useEffect, useRef, useState, useSyncExternalStore } from "react";
 import type { MapBar } from "~/core/click";
-import { replay } from "~/core/session";
-import { StandRunner } from "./runner";
-import type { RunnerOptions } from "./runner-options";
+import type { SessionPlan } from "~/core/session";
+import { closedTransport } from "~/core/transport";
+import { StandDesk } from "./desk";
+import { browserPorts, type BrowserOptions } from "./ports";
 import type { StandView } from "./view";
 
+interface StandOptions extends BrowserOptions {
+  readonly plan: SessionPlan;
+}
+
 /** Before the browser has opened its store: what the server knew. */
-const serverView = (options: RunnerOptions): StandView => ({
-  state: replay(options.plan, options.stored),
-  events: options.stored,
-  transport: "stopped",
-  early: false,
-  sending: "sent",
-  keeps: true,
-  ready: false,
-  leaving: false,
-});
+function serverView({ plan, stored }: StandOptions): StandView {
+  const closed = closedTransport(plan, stored);
+  return { ...closed, state: closed.stand, sending: "sent", keeps: true };
+}
 
 const nothing = () => () => undefined;
 
-/** One runner for as long as the stand is open; rendered on the server from what is stored. */
-export function useStandRunner(options: RunnerOptions) {
+/** One desk for as long as the stand is open; rendered on the server from what is stored. */
+export function useStandDesk(options: StandOptions) {
   const [first] = useState(() => serverView(options));
-  const [runner, setRunner] = useState<StandRunner | undefined>(undefined);
+  const [desk, setDesk] = useState<StandDesk | undefined>(undefined);
   const fixed = useRef(options);
   useEffect(() => {
-    const opened = new StandRunner(fixed.current);
-    setRunner(opened);
+    const opened = new StandDesk(fixed.current, (ears) => browserPorts(fixed.current, ears));
+    setDesk(opened);
     void opened.open();
     return () => {
-      setRunner(undefined);
+      setDesk(undefined);
       opened.dispose();
     };
   }, []);
   const view = useSyncExternalStore(
-    runner?.subscribe ?? nothing,
-    runner?.snapshot ?? (() => first),
+    desk?.subscribe ?? nothing,
+    desk?.snapshot ?? (() => first),
     () => first,
   );
-  return { runner, view };
+  return { desk, view };
 }
 
 export interface Position {
@@ -47,16 +46,16 @@ export interface Position {
 }
 
 /** The bar and beat that are heard, following the audio clock; changes only from beat to beat. */
-export function usePosition(runner: StandRunner | undefined, running: boolean) {
+export function usePosition(desk: StandDesk | undefined, running: boolean) {
   const [position, setPosition] = useState<Position | undefined>(undefined);
   useEffect(() => {
-    if (!runner || !running) {
+    if (!desk || !running) {
       setPosition(undefined);
       return;
     }
     let frame = 0;
     const follow = () => {
-      const next = runner.position();
+      const next = desk.position();
       setPosition((before) =>
         before?.bar === next?.bar && before?.beat === next?.beat ? before : next,
       );
@@ -64,7 +63,7 @@ export function usePosition(runner: StandRunner | undefined, running: boolean) {
     };
     follow();
     return () => cancelAnimationFrame(frame);
-  }, [runner, running]);
+  }, [desk, running]);
   return position;
 }
 

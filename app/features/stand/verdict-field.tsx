@@ -1,12 +1,11 @@
 import { useSyncExternalStore } from "react";
 import type { Verdict } from "~/core/gate";
 import { words } from "~/words/stand-words";
-import type { StandRunner } from "./runner";
+import { useStand } from "./stand-context";
 import styles from "./bottom-fields.module.css";
 
 interface VerdictFieldProps {
   readonly verdict: Verdict;
-  readonly runner: StandRunner | undefined;
   /** The breather waits for it. */
   readonly asked: boolean;
   readonly usable: boolean;
@@ -20,10 +19,11 @@ const unmarked = () => undefined;
  * A verdict's field. A press is marked at once, by this field alone, while the play is written;
  * it is counted only when it is on disk.
  */
-export function VerdictField({ verdict, runner, asked, usable, says }: VerdictFieldProps) {
+export function VerdictField({ verdict, asked, usable, says }: VerdictFieldProps) {
+  const { desk, send } = useStand();
   const marked = useSyncExternalStore(
-    runner?.marked.subscribe ?? nothing,
-    runner?.marked.now ?? unmarked,
+    desk?.marked.subscribe ?? nothing,
+    desk?.marked.now ?? unmarked,
     unmarked,
   );
   const counting = marked === verdict;
@@ -33,7 +33,7 @@ export function VerdictField({ verdict, runner, asked, usable, says }: VerdictFi
       className={`${styles.field} ${styles[verdict]} ${asked ? styles.asked : ""}`}
       disabled={!usable}
       data-counting={counting || undefined}
-      onClick={() => void runner?.judge(verdict)}
+      onClick={() => send({ kind: "judge", verdict })}
     >
       <Notehead open={verdict === "flawed"} />
       <strong>{counting ? words.stand.counting : says}</strong>

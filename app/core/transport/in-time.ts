@@ -1,0 +1,32 @@
+import { clickNow, currentBlock, loopOf, type NoVerdict, type StandState } from "~/core/session";
+import { canPlayOn } from "./question";
+import type { TransportState } from "./state";
+
+/** Whether the plays follow each other without a gap, and are judged while playing on. */
+export const isInTime = (stand: StandState): boolean =>
+  stand.endingWell === undefined && clickNow(currentBlock(stand).state).breather.kind === "in-time";
+
+/** What happens without a verdict; only in time a play can go on uncounted. */
+export function noVerdictOf(stand: StandState): NoVerdict {
+  const { noVerdict } = stand.plan;
+  return noVerdict === "uncounted" && !isInTime(stand) ? "wait" : noVerdict;
+}
+
+/** Going on in time: a play waits for its verdict, and what is played meanwhile is only finished. */
+export const waitsInTime = (stand: StandState): boolean =>
+  stand.pending !== undefined && noVerdictOf(stand) === "wait";
+
+/** Whether another play may follow before anything more is said. */
+export const followsInTime = (stand: StandState): boolean =>
+  canPlayOn(stand) && (stand.pending === undefined || noVerdictOf(stand) === "uncounted");
+
+/** Going on in time, the rung of the play that is on was decided while it is played: it is only finished. */
+export const isOnlyFinished = ({
+  stand,
+  transport,
+  heard,
+}: Pick<TransportState, "stand" | "transport" | "heard">): boolean =>
+  transport === "play" &&
+  heard !== undefined &&
+  isInTime(stand) &&
+  (heard.of !== loopOf(stand) || !canPlayOn(stand));

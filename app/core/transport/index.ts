@@ -1,0 +1,13 @@
+export { transport } from "./transport";
+export { closedTransport, type Loop, type Transport, type TransportState } from "./state";
+export {
+  MOST_EVENTS_AT_ONCE,
+  type Input,
+  type Moment,
+  type PlayersInput,
+  type Timer,
+} from "./input";
+export type { Effect } from "./effect";
+export { canPlayOn, endsFlawed, flawedPlay, questionOf, type Question } from "./question";
+export { isInTime, isOnlyFinished } from "./in-time";
+export { possible, TOOLS, type Tool } from "./possible";

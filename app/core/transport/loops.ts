@@ -1,0 +1,95 @@
+import { loopMap, type BeatMap } from "~/core/click";
+import { loopOf, nextLoop } from "~/core/session";
+import { followsInTime, isInTime } from "./in-time";
+import { LEAD_SECONDS } from "./pace";
+import type { Loop } from "./state";
+import type { Turn } from "./turn";
+
+/** A map in which the play itself is silent. */
+function countInOnly(map: BeatMap): BeatMap {
+  const begins = map.markers.find(({ name }) => name === "play-began")?.at ?? 0;
+  return { ...map, clicks: map.clicks.filter(({ at }) => at < begins) };
+}
+
+/** Sends the next loop ahead, to begin at a time of the sound's clock, or as soon as it can. */
+function sendNext(turn: Turn, at: number, follows: boolean): Loop {
+  const { stand, last, quiet, sent } = turn.state;
+  const request = nextLoop(stand, last, follows);
+  const map = quiet ? countInOnly(loopMap(request)) : loopMap(request);
+  const start = Math.max(at, turn.clock + LEAD_SECONDS);
+  const loop: Loop = {
+    id: sent + 1,
+    request,
+    map,
+    start,
+    ends: start + map.duration,
+    segment: turn.block.state.segment,
+    of: loopOf(stand),
+    tempo: request.plays[0].tempo,
+  };
+  turn.set({ sent: loop.id });
+  turn.do({ kind: "send", loop });
+  return loop;
+}
+
+/** Forgets the loop that was to follow. */
+export function dropNext(turn: Turn): void {
+  const { next } = turn.state;
+  if (!next) return;
+  turn.do({ kind: "withdraw", loop: next });
+  turn.set({ next: undefined });
+}
+
+/** Plays the next loop: behind the one that is heard, or at once. */
+export function playFrom(turn: Turn, at: number, follows = false): void {
+  if (turn.state.sound !== "open") return;
+  const loop = sendNext(turn, at, follows);
+  turn.do({ kind: "drone", drone: loop.request.click.drone });
+  if (turn.state.transport === "breather") turn.set({ next: loop });
+  else begin(turn, loop);
+}
+
+/** From here on a loop is the one that is heard. */
+export function begin(turn: Turn, loop: Loop): void {
+  const { of, tempo } = loop;
+  turn.set({ heard: loop, next: undefined, last: { of, tempo }, taps: [] });
+  turn.do({ kind: "begin", loop });
+  turn.go(loop.map.bars[0]!.part === "play" ? "play" : "count-in");
+  if (isInTime(turn.stand)) follow(turn);
+}
+
+/**
+ * Going on in time, what comes after the play that is on is sent ahead as soon as it is known: the
+ * same again without a gap, or another rung with its cue and count-in.
+ */
+export function follow(turn: Turn): void {
+  dropNext(turn);
+  const { heard } = turn.state;
+  if (!heard || !followsInTime(turn.stand)) return;
+  turn.set({ next: sendNext(turn, heard.ends, true) });
+}
+
+/** A verdict, or its undoing, that comes while the next play is on in time: that one is finished. */
+export const playsOnInTime = ({ state }: Turn): boolean =>
+  isInTime(state.stand) && state.transport === "play";
+
+/** Silence at once. */
+export function silence(turn: Turn): void {
+  const { transport } = turn.state;
+  turn.do({ kind: "stop-waiting" });
+  turn.do({ kind: "silence" });
+  if (transport === "count-in" || transport === "play") turn.do({ kind: "drop-take" });
+  turn.set({ early: false, heard: undefined, next: undefined });
+}
+
+/** Ends the loop that is heard at its next bar line, if there is one before its end. */
+export function endAtBarLine(turn: Turn): void {
+  const { heard } = turn.state;
+  if (!heard) return;
+  const earliest = turn.clock + LEAD_SECONDS - heard.start;
+  const line = heard.map.bars.find((bar) => bar.start >= earliest);
+  const at = heard.start + (line?.start ?? Infinity);
+  if (at >= heard.ends) return;
+  turn.set({ heard: { ...heard, ends: at } });
+  turn.do({ kind: "cut", loop: heard, at });
+}

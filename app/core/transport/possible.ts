@@ -1,0 +1,52 @@
+import { currentBlock, endWellTempo, lastUndoable, playsAnything, taskNow } from "~/core/session";
+import { rungAfter } from "~/core/ladder";
+import { tempo as tempoFrom } from "~/core/units";
+import { nudgeOf } from "./pace";
+import type { TransportState } from "./state";
+
+/** What may be done at any time, where it does something. */
+export const TOOLS = [
+  "undo",
+  "slower",
+  "faster",
+  "tap",
+  "repeat",
+  "skip",
+  "rest",
+  "between",
+  "end-well",
+  "pause",
+] as const;
+export type Tool = (typeof TOOLS)[number];
+
+const SOUNDS: ReadonlySet<TransportState["transport"]> = new Set(["count-in", "play", "breather"]);
+
+/** Whether there is anything to play just now: not so during a task. */
+export const isPlaying = ({ stand }: Pick<TransportState, "stand">): boolean =>
+  playsAnything(stand) && (taskNow(stand) === undefined || stand.endingWell !== undefined);
+
+/** Which tools would do something: the others are not to be pressed. */
+export function possible(state: TransportState): Readonly<Record<Tool, boolean>> {
+  const { stand, events, transport } = state;
+  const undo = lastUndoable(events) !== undefined;
+  if (!isPlaying(state)) {
+    const none = { slower: false, faster: false, tap: false, repeat: false, skip: false };
+    return { undo, ...none, rest: false, between: false, "end-well": false, pause: false };
+  }
+  const { plan, state: block } = currentBlock(stand);
+  // The slow play at the end is one, at its own tempo.
+  const free = stand.endingWell === undefined;
+  const nudged = (by: 1 | -1) => free && tempoFrom(block.tempo + by * nudgeOf(plan)).ok;
+  return {
+    undo,
+    slower: nudged(-1),
+    faster: nudged(1),
+    tap: free,
+    repeat: free,
+    skip: free && rungAfter(block.rungs, block.rung, block.tempo) !== undefined,
+    rest: transport !== "resting",
+    between: free,
+    "end-well": free && tempoFrom(endWellTempo(stand)).ok,
+    pause: SOUNDS.has(transport),
+  };
+}

@@ -1,0 +1,217 @@
+import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
+import { NO_VERDICT_CHOICES, taskNow, type SessionPlan } from "~/core/session";
+import { AFTER_FLAWED } from "~/core/ladder";
+import { possible, questionOf, TOOLS, type PlayersInput, type Tool } from ".";
+import { IN_TIME, planOf } from "./test/plans";
+import { World } from "./test/world";
+
+const RUNS = process.env.FIDUS_WHOLE === "1" ? 10_000 : 1000;
+
+const gates = [
+  [{ kind: "in-a-row", plays: 2, afterFlawed: "reset" }],
+  [{ kind: "in-all", plays: 1 }],
+  [{ kind: "played", plays: 2 }],
+  [{ kind: "of-last", plays: 1, window: 2 }],
+] as const;
+const schools = [{ name: "even-steps", numbers: { step: 10 } }] as const;
+
+const blocks = fc.record({
+  school: fc.constantFrom(schools[0]),
+  ladder: fc.record({
+    gate: fc.constantFrom(...gates),
+    rest: fc.constantFrom(0, 10),
+    afterFlawed: fc.record({
+      plays: fc.constantFrom(2, 3),
+      then: fc.constantFrom(...AFTER_FLAWED),
+      steps: fc.constant(1),
+      seconds: fc.constant(10),
+    }),
+    breather: fc.constantFrom(IN_TIME, { kind: "seconds", seconds: 2 } as const),
+  }),
+});
+const task = { kind: "warm-up", minutes: 3, text: "", block: null };
+
+/** Sessions of one or two passages, in time or with breathers, with a task before them or not. */
+const wishes = fc.record({
+  blocks: fc.array(blocks, { minLength: 1, maxLength: 2 }),
+  noVerdict: fc.constantFrom(...NO_VERDICT_CHOICES),
+  withTask: fc.boolean(),
+});
+type Wish = typeof wishes extends fc.Arbitrary<infer T> ? T : never;
+
+function planFor({ blocks: wished, noVerdict, withTask }: Wish): SessionPlan {
+  const plain = planOf([{}]).blocks[0]!.ladder.click;
+  const made = wished.map(({ school, ladder: { breather, ...ladder } }) => ({
+    school,
+    ladder: { ...ladder, click: { ...plain, breather } },
+  }));
+  const parts = made.map((_, block) => ({ kind: "practising", minutes: 5, text: "", block }));
+  return planOf(made, { noVerdict, parts: withTask ? [task, ...parts] : parts });
+}
+
+type Step = PlayersInput | { readonly kind: "comes" } | { readonly kind: "passes"; ms: number };
+
+const plain = (kind: string) => fc.constant({ kind } as Step);
+/** What may happen, in any order. */
+const steps: fc.Arbitrary<Step> = fc.oneof(
+  { weight: 12, arbitrary: plain("comes") },
+  { weight: 4, arbitrary: fc.constantFrom<Step>({ kind: "forward" }, { kind: "back" }) },
+  {
+    weight: 2,
+    arbitrary: fc.integer({ min: 1, max: 6000 }).map((ms): Step => ({ kind: "passes", ms })),
+  },
+  ...["start", "pause", "toggle", "undo", "undo", "ease", "repeat", "skip", "again"].map(plain),
+  ...["lower", "decline", "heed", "decline-advice", "end-rest", "move-on"].map(plain),
+  ...["task-done", "end-well", "stay"].map(plain),
+  fc.constantFrom<Step>({ kind: "nudge", by: 1 }, { kind: "nudge", by: -1 }),
+  fc.constantFrom<Step>({ kind: "judge", verdict: "clean" }, { kind: "judge", verdict: "flawed" }),
+  fc.integer({ min: 40, max: 120 }).map((bpm): Step => ({ kind: "tempo", bpm })),
+  fc.integer({ min: 3, max: 6 }).map((bar): Step => ({ kind: "detail", about: { bar } })),
+  fc.constant<Step>({ kind: "detail", about: { what: "tension" } }),
+  fc.constant<Step>({ kind: "rest", seconds: 10 }),
+  fc.constant<Step>({ kind: "narrow", range: { fromBar: 3, toBar: 4 } }),
+  fc.constant<Step>({ kind: "note", text: "Left hand" }),
+);
+
+function goes(world: World, step: Step): void {
+  if (step.kind === "comes") return void world.comes();
+  if (step.kind === "passes") return world.pass(step.ms);
+  world.send(step);
+}
+
+/** A stand after anything that may have happened. */
+const anywhere = fc.record({
+  wish: wishes,
+  before: fc.array(steps, { maxLength: 80, size: "max" }),
+});
+
+const arrives = ({ wish, before }: { wish: Wish; before: readonly Step[] }): World => {
+  const world = new World(planFor(wish));
+  for (const step of before) goes(world, step);
+  return world;
+};
+
+const holds = (property: (world: World) => void) =>
+  fc.assert(
+    fc.property(anywhere, (given) => property(arrives(given))),
+    { numRuns: RUNS },
+  );
+
+/** Does one thing again and again, and waits for what comes of it, until the session is over. */
+function untilTheEnd(world: World, next: (world: World) => PlayersInput): void {
+  for (let n = 0; n < 400; n++) {
+    world.settles();
+    if (world.state.stand.ended) return;
+    world.does(next(world));
+  }
+  throw new Error(`Still ${world.state.transport}, ${questionOf(world.state) ?? "nothing asked"}`);
+}
+
+/** What is offered to a finger just now: the first of what the screen shows. */
+function touched({ state }: World): PlayersInput {
+  const question = questionOf(state);
+  switch (question) {
+    case "task":
+      return { kind: "task-done" };
+    case "rest":
+      return { kind: "end-rest" };
+    case "slow-end":
+    case "top":
+    case "left":
+      return { kind: "end-well" };
+    case "another-way":
+      return { kind: "decline" };
+    case "advice":
+      return { kind: "decline-advice" };
+    case "verdict":
+    case undefined:
+      return state.transport === "stopped"
+        ? { kind: "start" }
+        : { kind: "judge", verdict: "clean" };
+  }
+}
+
+const BY_TOOL: Readonly<Partial<Record<Tool, PlayersInput>>> = {
+  undo: { kind: "undo" },
+  slower: { kind: "nudge", by: -1 },
+  faster: { kind: "nudge", by: 1 },
+  repeat: { kind: "repeat" },
+  skip: { kind: "skip" },
+  rest: { kind: "rest", seconds: 10 },
+  "end-well": { kind: "end-well" },
+  pause: { kind: "pause" },
+};
+
+describe("from anywhere", () => {
+  test("the pedal forward alone leads to the end", () => {
+    holds((world) => untilTheEnd(world, () => ({ kind: "forward" })));
+  });
+
+  test("touch alone leads to the end", () => {
+    holds((world) => untilTheEnd(world, touched));
+  });
+
+  test("the space bar alone goes on playing, or to the end", () => {
+    holds((world) => {
+      const { plays, part } = world.settles().state.stand;
+      for (let n = 0; n < 8; n++) {
+        const { stand } = world.state;
+        if (stand.ended || stand.plays.length > plays.length || stand.part > part) return;
+        world.does({ kind: "toggle" }).settles();
+      }
+      throw new Error(`Still ${world.state.transport}, ${questionOf(world.state)}`);
+    });
+  });
+
+  test("the pedal back alone never ends in silence that asks nothing", () => {
+    holds((world) => {
+      for (let n = 0; n < 12; n++) world.does({ kind: "back" }).settles();
+      const { stand, transport } = world.state;
+      const asks = questionOf(world.state) !== undefined || transport === "stopped";
+      expect(asks || stand.ended !== undefined).toBe(true);
+    });
+  });
+
+  test("the session is what its events say, and a reload goes on where it was", () => {
+    holds((world) => {
+      expect(world.agrees()).toBe(true);
+      const again = world.reloads();
+      expect(again.state.stand).toEqual(world.state.stand);
+      untilTheEnd(again, () => ({ kind: "forward" }));
+    });
+  });
+
+  test("each play was told once, and written once", () => {
+    holds(({ kept, told }) => {
+      const played = kept.filter(({ kind }) => kind === "played").map(({ id }) => id);
+      expect(told).toEqual(played);
+    });
+  });
+
+  test("what can be pressed does something", () => {
+    holds((world) => {
+      if (world.state.stand.ended) return;
+      const can = possible(world.state);
+      for (const tool of TOOLS) {
+        const input = BY_TOOL[tool];
+        if (!can[tool] || !input) continue;
+        const before = world.state;
+        world.send(input);
+        expect({ tool, changed: world.state !== before }).toEqual({ tool, changed: true });
+        return;
+      }
+    });
+  });
+
+  test("during a task nothing that is about playing does anything", () => {
+    holds((world) => {
+      if (!taskNow(world.state.stand) || world.state.stand.endingWell) return;
+      const before = world.state;
+      for (const kind of ["repeat", "skip", "ease", "again", "lower", "decline"] as const) {
+        world.send({ kind });
+      }
+      expect(world.state).toBe(before);
+    });
+  });
+});
