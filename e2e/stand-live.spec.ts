@@ -63,7 +63,7 @@ test("forward again in the breather goes on at the next bar line", async ({
   });
 });
 
-test("clean pressed on the last note counts when the bar is over; flawed takes it back", async ({
+test("clean pressed on the last note counts at the end of the run; flawed takes it back", async ({
   teacher,
   player,
   page,
@@ -72,7 +72,7 @@ test("clean pressed on the last note counts when the bar is over; flawed takes i
   await player.starts();
   await player.hears("play");
   await page.keyboard.press("PageDown");
-  await expect(player.button(/Clean, when the bar is over/)).toBeVisible();
+  await expect(player.button(/Clean, at the end of the run/)).toBeVisible();
   await player.sees("0 of 6");
   await player.playsThrough();
   await player.sees("1 of 6");

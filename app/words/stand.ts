@@ -33,7 +33,7 @@ export const stand = {
     flawed: "Flawed",
     cleanKey: "→ or PageDown",
     flawedKey: "← or PageUp",
-    earlyClean: "Clean, when the bar is over",
+    earlyClean: "Clean, at the end of the run",
     counting: "Counting …",
     stopHere: "Flawed: stop here",
     undo: "Undo",
@@ -71,7 +71,7 @@ export const stand = {
     playBar: (bar: number) => `Bar ${bar}`,
     playTurn: (turn: number, of: number) => `Turn ${turn} of ${of}`,
     playBefore: "How was the play before?",
-    finishing: "To its end; this one doesn't count",
+    finishing: "Play to the end. This run isn't counted.",
     slowOne: "One slow one, and well",
     /** `cycles`: what is counted are cycles of slow and fast plays. */
     gate: (rule: Rule, cycles = false): string => {
@@ -181,6 +181,7 @@ export const stand = {
       title: "The target is reached.",
       firm: "Made firm.",
       today: "Today's part of the ladder is done.",
+      span: "You're through all tempos of the span.",
       sub: (bpm: number) => `The gate passed at ${bpm} bpm.`,
       next: (title: string) => `Next: ${title} →`,
       again: "Once more at the target",

@@ -33,7 +33,7 @@ export { dailyGainNeeded, practiceDaysGone } from "./schools/by-date";
 export { segmentLength, type Bar, type Segment } from "./segment";
 export { rungsFrom, storedRungs, storedRungSchema } from "./stored-rung";
 export { START_RULE_KINDS, todaysStart, type StartRule } from "./start-rule";
-export { rungAfter, rungBefore } from "./stepping";
+export { belowFirst, rungAfter, rungBefore } from "./stepping";
 export { wayIn, type Left } from "./way-in";
 export { NEAR_LIMIT, onceAfterMany, tooNearTheLimit, type Tally } from "./tallies";
 export { whereItFailed, type FailedBars } from "./where-it-failed";

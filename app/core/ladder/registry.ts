@@ -91,6 +91,7 @@ export function refusalOf({ name, numbers }: ChosenSchool, path: Path): Refusal 
   return school.impossible?.(numbers as never, path);
 }
 
+type Nature = Pick<School<never>, "tempo" | "daily" | "linked" | "firms">;
+
 /** How a school treats the tempo, and whether each of its stages is a day. */
-export const natureOf = (name: SchoolName): Pick<School<never>, "tempo" | "daily" | "linked"> =>
-  SCHOOLS[name];
+export const natureOf = (name: SchoolName): Nature => SCHOOLS[name];

@@ -147,6 +147,8 @@ export interface School<Numbers> {
   readonly daily?: boolean;
   /** Each stage is another link: a new one begins at the ladder's own start. */
   readonly linked?: boolean;
+  /** It makes a tempo below the target firm. */
+  readonly firms?: boolean;
   readonly steps: (numbers: Numbers, path: Path) => Generator<Step>;
   /** What its schema can't see: numbers that lead out of the playable tempi on this path. */
   readonly impossible?: (numbers: Numbers, path: Path) => Refusal | undefined;

@@ -1,4 +1,4 @@
-import type { Bpm } from "~/core/units";
+import { nearestPlayable, type Bpm } from "~/core/units";
 import type { Rung } from "./rung";
 
 /** Whether two rungs play the same thing, so that only the tempo tells them apart. */
@@ -41,6 +41,21 @@ export function rungAfter(
   // Lowered in the middle of a list, it goes on where the list was left.
   if (!next?.task?.listed || !rungs[index]!.task?.listed) return next;
   return rungs.slice(last + 1).find((rung) => !rung.task?.listed || !passed.has(rung.index));
+}
+
+/** Of the first tempo, where a step below it would be less. */
+const LEAST_OF_FIRST = 0.5;
+
+/**
+ * Slower than the first rung, in bpm: its tempo less the step that follows it, then half of it;
+ * undefined where that is what is played already.
+ */
+export function belowFirst(rungs: readonly Rung[], played: Bpm): Bpm | undefined {
+  const first = rungs[0]!.tempo;
+  const half = nearestPlayable(first * LEAST_OF_FIRST);
+  const step = (rungs.find(({ tempo }) => tempo > first)?.tempo ?? first) - first;
+  const less = step > 0 ? nearestPlayable(Math.max(half, first - step)) : half;
+  return [less, half].find((tempo) => tempo < played);
 }
 
 /** In a list that is gone through at each rung: the same task at the slower tempo. */

@@ -1,5 +1,6 @@
 import { gateProgress, type Gate, type JudgedPlay } from "~/core/gate";
 import {
+  belowFirst,
   rungAfter,
   rungBefore,
   rungsFrom,
@@ -153,9 +154,25 @@ export function skipping(plan: Block, block: BlockState): BlockState {
   return next ? toRung(plan, block, next) : block;
 }
 
+/** Where so many rungs lower lies: a rung before, or below the first a tempo of its own. */
+function lowerThan(block: BlockState, steps: number): Rung | Bpm | undefined {
+  const { rungs, rung: index, tempo, rules } = block;
+  const rung = rungBefore(rungs, index, tempo, steps);
+  const isBefore = rung !== undefined && (rung.index < index || rung.tempo < tempo);
+  return isBefore || rules === 1 ? rung : belowFirst(rungs, tempo);
+}
+
 export function lowering(plan: Block, block: BlockState, steps: number): BlockState {
-  const rung = rungBefore(block.rungs, block.rung, block.tempo, steps);
-  return rung ? toRung(plan, { ...block, toppedOut: false }, rung) : block;
+  const lower = lowerThan(block, steps);
+  if (lower === undefined) return block;
+  if (typeof lower === "number") return atTempo(block, lower);
+  return toRung(plan, { ...block, toppedOut: false }, lower);
+}
+
+/** The tempo of the play that comes after one step lower, in bpm; undefined at the lowest. */
+export function tempoBelow(block: BlockState): Bpm | undefined {
+  const lower = lowerThan(block, 1);
+  return typeof lower === "object" ? lower.tempo : lower;
 }
 
 export function narrowing(

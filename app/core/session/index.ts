@@ -35,8 +35,9 @@ export {
   type Play,
   type StandState,
 } from "./state";
-export { advance, initialState, lastUndoable, replay } from "./reducer";
-export { progressNow, redrawnFrom } from "./block";
+export { advance, initialState, replay } from "./reducer";
+export { lastUndoable } from "./undone";
+export { progressNow, redrawnFrom, tempoBelow } from "./block";
 export { isReached } from "./passed";
 export { firmingOffered } from "./firming";
 export { barsWithAround, inContext, needsContext, shareOf } from "./extent";

@@ -30,6 +30,7 @@ import {
   type Play,
   type StandState,
 } from "./state";
+import { askedAgain, effective } from "./undone";
 
 /** A longer gap between two events is time away from the stand and counts for nothing. */
 const LONGEST_ACTIVE_GAP_SECONDS = 180;
@@ -110,7 +111,7 @@ function played(state: StandState, event: SessionEvent & { kind: "played" }): St
     const { resting } = state;
     return { ...state, plays, ...(resting ? { resting: { ...resting, since: at } } : {}) };
   }
-  return { ...without(state, "detailable"), plays, pending: id };
+  return { ...without(state, "detailable", "alsoPending"), plays, pending: id };
 }
 
 /** A rest after a rung that was passed, where the ladder says so. */
@@ -166,13 +167,30 @@ function count(state: StandState, play: Play, verdict: Verdict): StandState {
   return progressNow(currentBlock(counted).state).passed ? moveOnUp(counted) : anotherWay(counted);
 }
 
+/** The plays that wait for a verdict, in the order in which they are asked about. */
+const openPlays = ({ pending, alsoPending = [] }: StandState): readonly string[] =>
+  pending === undefined ? [] : [pending, ...alsoPending];
+
+/** Asks about these plays, one after the other; what was told of a flawed one is told. */
+function asking(state: StandState, [pending, ...also]: readonly string[]): StandState {
+  const rest = without(state, "pending", "alsoPending", "detailable");
+  if (pending === undefined) return rest;
+  return { ...rest, pending, ...(also.length > 0 ? { alsoPending: also } : {}) };
+}
+
 function judged(state: StandState, { play: id, verdict }: Payload<"judged">): StandState {
   // From the end: it is nearly always the latest play.
   const index = state.plays.findLastIndex((each) => each.id === id);
   const play = state.plays[index];
   if (!play || play.verdict) return state;
   const plays = state.plays.with(index, { ...play, verdict });
-  const known = { ...without(state, "pending", "detailable"), plays };
+  const known = {
+    ...asking(
+      state,
+      openPlays(state).filter((each) => each !== id),
+    ),
+    plays,
+  };
   const open = verdict === "flawed" ? { ...known, detailable: id } : known;
   return count(open, play, verdict);
 }
@@ -220,10 +238,11 @@ function eased(state: StandState): StandState {
 
 /** On to the next part, if there is one; a block among them is the one that is played then. */
 function nextPart(state: StandState): StandState {
-  if (isLastPart(state)) return without(state, "pending", "detailable", "resting");
+  const quiet = without(state, "pending", "alsoPending", "detailable", "resting");
+  if (isLastPart(state)) return quiet;
   const part = state.part + 1;
   const blockIndex = partsOf(state.plan)[part]!.block ?? state.blockIndex;
-  return { ...without(state, "pending", "detailable", "resting"), part, blockIndex };
+  return { ...quiet, part, blockIndex };
 }
 
 const ABOUT_PLAYING: ReadonlySet<SessionEvent["kind"]> = new Set([
@@ -300,7 +319,10 @@ function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }
     case "part-ended":
       return event.payload.part === state.part && taskNow(state) ? nextPart(state) : state;
     case "end-well-began":
-      return { ...without(state, "resting", "pending"), endingWell: event.payload.tempo };
+      return {
+        ...without(state, "resting", "pending", "alsoPending"),
+        endingWell: event.payload.tempo,
+      };
     case "ended":
       return { ...without(state, "resting", "endingWell"), ended: event.payload.how };
     default:
@@ -308,26 +330,21 @@ function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }
   }
 }
 
-/** The events that still hold: what was undone is gone, unless the undoing itself was undone. */
-export function effective(
-  events: readonly SessionEvent[],
-): Exclude<SessionEvent, { kind: "undone" }>[] {
-  const cancelled = new Set<string>();
-  for (const event of events.toReversed()) {
-    if (event.kind === "undone" && !cancelled.has(event.id)) cancelled.add(event.payload.event);
-  }
-  return events.filter(
-    (event): event is Exclude<SessionEvent, { kind: "undone" }> =>
-      event.kind !== "undone" && !cancelled.has(event.id),
-  );
-}
-
 /** The stand after all the events, in order of `seq`. */
 export function replay(plan: SessionPlan, events: readonly SessionEvent[]): StandState {
-  return effective(events).reduce(
-    (state, event) => step(passTime(state, event.at), event),
+  const state = effective(events).reduce(
+    (before, event) => step(passTime(before, event.at), event),
     initialState(plan),
   );
+  const again = askedAgain(events);
+  if (again.size === 0) return state;
+  const open = state.plays.filter(({ id }) => again.has(id) || openPlays(state).includes(id));
+  const { detailable } = state;
+  const asks = asking(
+    state,
+    open.map(({ id }) => id),
+  );
+  return detailable === undefined ? asks : { ...asks, detailable };
 }
 
 /** The next state when one more event comes in; the same as replaying all of them. */
@@ -339,14 +356,3 @@ export function advance(
   if (event.kind === "undone") return replay(state.plan, [...earlier, event]);
   return step(passTime(state, event.at), event);
 }
-
-const NOT_UNDOABLE: ReadonlySet<SessionEvent["kind"]> = new Set([
-  "opened",
-  "played",
-  "paced",
-  "ended",
-]);
-
-/** What "undo" would take back now: the latest decision, never a play itself. */
-export const lastUndoable = (events: readonly SessionEvent[]): SessionEvent | undefined =>
-  effective(events).findLast(({ kind }) => !NOT_UNDOABLE.has(kind));

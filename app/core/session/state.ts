@@ -98,6 +98,8 @@ export interface StandState {
   readonly plays: readonly Play[];
   /** The play that waits for its verdict. */
   readonly pending?: string;
+  /** Plays whose verdict was taken back, which are asked about after that one, oldest first. */
+  readonly alsoPending?: readonly string[];
   /** The flawed play that may still be told more about. */
   readonly detailable?: string;
   readonly resting?: { readonly since: number; readonly seconds: number };

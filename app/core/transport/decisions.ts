@@ -6,13 +6,14 @@ import {
   loopOf,
   redrawnFrom,
   taskNow,
+  tempoBelow,
   type EventKind,
   type Payload,
 } from "~/core/session";
 import { tempo as tempoFrom } from "~/core/units";
 import { endNow, judgeNow, rest, restart, settle } from "./judging";
 import { endAtBarLine, follow, playFrom, playsOnInTime, silence } from "./loops";
-import { BREAK_SECONDS, NERVOUS_MS, nudgeOf } from "./pace";
+import { BREAK_SECONDS, NERVOUS_MS, nudgeOf, REST_SECONDS } from "./pace";
 import { canPlayOn, endsFlawed, questionOf } from "./question";
 import type { Turn } from "./turn";
 
@@ -104,7 +105,11 @@ export function back(turn: Turn): void {
     return turn.state.transport === "stopped" ? start(turn) : judgeNow(turn, "flawed");
   }
   if (justJudged(turn)) return;
-  if (question === "another-way") return answer(turn, "lowered", { steps: 1 });
+  if (question === "another-way") {
+    // Below the lowest there is only a rest.
+    if (tempoBelow(turn.block.state) === undefined) return takeRest(turn, REST_SECONDS);
+    return answer(turn, "lowered", { steps: 1 });
+  }
   if (question === "advice") return heed(turn);
 }
 
@@ -121,7 +126,7 @@ export function undo(turn: Turn): void {
     silence(turn);
     return turn.go("stopped");
   }
-  if (stand.pending && transport !== "breather") {
+  if (stand.pending && !stand.resting && transport !== "breather") {
     silence(turn);
     return turn.go("asking");
   }

@@ -7,7 +7,8 @@ export {
   type PlayersInput,
   type Timer,
 } from "./input";
+export { REST_SECONDS } from "./pace";
 export type { Effect } from "./effect";
-export { canPlayOn, endsFlawed, flawedPlay, questionOf, type Question } from "./question";
+export { flawedPlay, questionOf, type Question } from "./question";
 export { isInTime, isOnlyFinished } from "./in-time";
 export { possible, TOOLS, type Tool } from "./possible";

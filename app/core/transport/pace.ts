@@ -9,6 +9,8 @@ export const LEAD_SECONDS = 0.15;
 export const PAUSE_SECONDS = 4;
 /** A second press of the pedal within this time is a nervous foot. */
 export const NERVOUS_MS = 800;
+/** A rest that is taken by hand. */
+export const REST_SECONDS = 60;
 /** A break after half an hour (craft, 8). */
 export const BREAK_SECONDS = 300;
 

@@ -67,10 +67,10 @@ const steps: fc.Arbitrary<Step> = fc.oneof(
   fc.constantFrom<Step>({ kind: "nudge", by: 1 }, { kind: "nudge", by: -1 }),
   fc.constantFrom<Step>({ kind: "judge", verdict: "clean" }, { kind: "judge", verdict: "flawed" }),
   fc.integer({ min: 40, max: 120 }).map((bpm): Step => ({ kind: "tempo", bpm })),
-  fc.integer({ min: 3, max: 6 }).map((bar): Step => ({ kind: "detail", about: { bar } })),
+  fc.integer({ min: 3, max: 4 }).map((bar): Step => ({ kind: "detail", about: { bar } })),
   fc.constant<Step>({ kind: "detail", about: { what: "tension" } }),
   fc.constant<Step>({ kind: "rest", seconds: 10 }),
-  fc.constant<Step>({ kind: "narrow", range: { fromBar: 3, toBar: 4 } }),
+  fc.constant<Step>({ kind: "narrow", range: { fromBar: 3, toBar: 3 } }),
   fc.constant<Step>({ kind: "note", text: "Left hand" }),
 );
 
@@ -80,23 +80,11 @@ function goes(world: World, step: Step): void {
   world.send(step);
 }
 
-/** A stand after anything that may have happened. */
-const anywhere = fc.record({
-  wish: wishes,
-  before: fc.array(steps, { maxLength: 80, size: "max" }),
-});
-
-const arrives = ({ wish, before }: { wish: Wish; before: readonly Step[] }): World => {
+const arrives = (wish: Wish, before: readonly Step[]): World => {
   const world = new World(planFor(wish));
   for (const step of before) goes(world, step);
   return world;
 };
-
-const holds = (property: (world: World) => void) =>
-  fc.assert(
-    fc.property(anywhere, (given) => property(arrives(given))),
-    { numRuns: RUNS },
-  );
 
 /** Does one thing again and again, and waits for what comes of it, until the session is over. */
 function untilTheEnd(world: World, next: (world: World) => PlayersInput): void {
@@ -143,75 +131,66 @@ const BY_TOOL: Readonly<Partial<Record<Tool, PlayersInput>>> = {
   pause: { kind: "pause" },
 };
 
+/** What holds wherever the stand has come to; each is tried from places of its own. */
+const HOLDS: Readonly<Record<string, (world: World) => void>> = {
+  "the pedal forward alone leads to the end": (world) =>
+    untilTheEnd(world, () => ({ kind: "forward" })),
+  "touch alone leads to the end": (world) => untilTheEnd(world, touched),
+  "the space bar alone goes on playing, or to the end": (world) => {
+    const { plays, part } = world.settles().state.stand;
+    for (let n = 0; n < 8; n++) {
+      const { stand } = world.state;
+      if (stand.ended || stand.plays.length > plays.length || stand.part > part) return;
+      world.does({ kind: "toggle" }).settles();
+    }
+    throw new Error(`Still ${world.state.transport}, ${questionOf(world.state)}`);
+  },
+  "the pedal back alone never ends in silence that asks nothing": (world) => {
+    for (let n = 0; n < 12; n++) world.does({ kind: "back" }).settles();
+    const { stand, transport } = world.state;
+    const asks = questionOf(world.state) !== undefined || transport === "stopped";
+    expect(asks || stand.ended !== undefined).toBe(true);
+  },
+  "a reload goes on where it was": (world) => {
+    const again = world.reloads();
+    expect(again.state.stand).toEqual(world.state.stand);
+    untilTheEnd(again, () => ({ kind: "forward" }));
+  },
+  "what can be pressed does something": (world) => {
+    if (world.state.stand.ended) return;
+    const can = possible(world.state);
+    const tool = TOOLS.find((each) => can[each] && BY_TOOL[each]);
+    if (tool === undefined) return;
+    const before = world.state;
+    world.send(BY_TOOL[tool]!);
+    expect({ tool, changed: world.state !== before }).toEqual({ tool, changed: true });
+  },
+  "during a task nothing that is about playing does anything": (world) => {
+    if (!taskNow(world.state.stand) || world.state.stand.endingWell) return;
+    const before = world.state;
+    for (const kind of ["repeat", "skip", "ease", "again", "lower", "decline"] as const) {
+      world.send({ kind });
+    }
+    expect(world.state).toBe(before);
+  },
+};
+
+/** Each play was told once and written once, and the session is what its events say. */
+function nothingIsLost(world: World): void {
+  expect(world.agrees()).toBe(true);
+  const played = world.kept.filter(({ kind }) => kind === "played").map(({ id }) => id);
+  expect(world.told).toEqual(played);
+}
+
 describe("from anywhere", () => {
-  test("the pedal forward alone leads to the end", () => {
-    holds((world) => untilTheEnd(world, () => ({ kind: "forward" })));
-  });
-
-  test("touch alone leads to the end", () => {
-    holds((world) => untilTheEnd(world, touched));
-  });
-
-  test("the space bar alone goes on playing, or to the end", () => {
-    holds((world) => {
-      const { plays, part } = world.settles().state.stand;
-      for (let n = 0; n < 8; n++) {
-        const { stand } = world.state;
-        if (stand.ended || stand.plays.length > plays.length || stand.part > part) return;
-        world.does({ kind: "toggle" }).settles();
-      }
-      throw new Error(`Still ${world.state.transport}, ${questionOf(world.state)}`);
-    });
-  });
-
-  test("the pedal back alone never ends in silence that asks nothing", () => {
-    holds((world) => {
-      for (let n = 0; n < 12; n++) world.does({ kind: "back" }).settles();
-      const { stand, transport } = world.state;
-      const asks = questionOf(world.state) !== undefined || transport === "stopped";
-      expect(asks || stand.ended !== undefined).toBe(true);
-    });
-  });
-
-  test("the session is what its events say, and a reload goes on where it was", () => {
-    holds((world) => {
-      expect(world.agrees()).toBe(true);
-      const again = world.reloads();
-      expect(again.state.stand).toEqual(world.state.stand);
-      untilTheEnd(again, () => ({ kind: "forward" }));
-    });
-  });
-
-  test("each play was told once, and written once", () => {
-    holds(({ kept, told }) => {
-      const played = kept.filter(({ kind }) => kind === "played").map(({ id }) => id);
-      expect(told).toEqual(played);
-    });
-  });
-
-  test("what can be pressed does something", () => {
-    holds((world) => {
-      if (world.state.stand.ended) return;
-      const can = possible(world.state);
-      for (const tool of TOOLS) {
-        const input = BY_TOOL[tool];
-        if (!can[tool] || !input) continue;
-        const before = world.state;
-        world.send(input);
-        expect({ tool, changed: world.state !== before }).toEqual({ tool, changed: true });
-        return;
-      }
-    });
-  });
-
-  test("during a task nothing that is about playing does anything", () => {
-    holds((world) => {
-      if (!taskNow(world.state.stand) || world.state.stand.endingWell) return;
-      const before = world.state;
-      for (const kind of ["repeat", "skip", "ease", "again", "lower", "decline"] as const) {
-        world.send({ kind });
-      }
-      expect(world.state).toBe(before);
-    });
+  test.each(Object.entries(HOLDS))("%s", (_, holds) => {
+    fc.assert(
+      fc.property(wishes, fc.array(steps, { maxLength: 80, size: "max" }), (wish, before) => {
+        const world = arrives(wish, before);
+        nothingIsLost(world);
+        holds(world);
+      }),
+      { numRuns: Math.ceil(RUNS / Object.keys(HOLDS).length) },
+    );
   });
 });

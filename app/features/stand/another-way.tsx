@@ -1,8 +1,13 @@
 import { Press } from "~/components/press";
-import { barsWhereItFailed, currentBlock, firmingOffered, offersForTension } from "~/core/session";
-import { rungBefore } from "~/core/ladder";
+import {
+  barsWhereItFailed,
+  currentBlock,
+  firmingOffered,
+  offersForTension,
+  tempoBelow,
+} from "~/core/session";
+import { REST_SECONDS } from "~/core/transport";
 import { words } from "~/words/stand-words";
-import { REST_SECONDS } from "./rest-seconds";
 import { useStand } from "./stand-context";
 import styles from "./bottom-fields.module.css";
 
@@ -11,20 +16,19 @@ export function AnotherWay() {
   const { view, send } = useStand();
   const { offer } = words.stand;
   const { plan, state: block } = currentBlock(view.state);
-  const below = rungBefore(block.rungs, block.rung, block.tempo, 1);
-  const canLower = below !== undefined && below.index !== block.rung;
+  const below = tempoBelow(block);
   const tense = offersForTension(view.state);
   // Cramp means too fast: then smaller is no answer.
   const narrow = tense ? undefined : barsWhereItFailed(view.state);
   const firm = firmingOffered(view.state);
-  const slower = below !== undefined && below.tempo < block.tempo;
-  const told = plan.ladder.hidden || !slower ? undefined : below.tempo;
+  const isSlower = below !== undefined && below < block.tempo;
+  const told = plan.ladder.hidden || !isSlower ? undefined : below;
   return (
     <section className={styles.choice} aria-live="polite">
       <h2>{tense ? offer.tense : offer.title(block.flawedOnRung)}</h2>
       {tense && <p>{offer.tenseCare}</p>}
       <div className={styles.buttons} data-offers>
-        {canLower && (
+        {below !== undefined && (
           <Press kind="filled" onClick={() => send({ kind: "lower" })}>
             {offer.lower(told)}
           </Press>

@@ -1,6 +1,6 @@
 import type { MapBar } from "~/core/click";
 import { currentBlock, rungNow, type StandState } from "~/core/session";
-import { isInTime, questionOf } from "~/core/transport";
+import { isInTime, isOnlyFinished, questionOf } from "~/core/transport";
 import { words } from "~/words/stand-words";
 import { AnotherWay } from "./another-way";
 import { BetweenAdvice } from "./between-advice";
@@ -31,6 +31,8 @@ function BottomFields() {
   const playing = transport === "play";
   // Going on in time, what is asked about is the play before.
   const before = playing && asked;
+  // What is on was decided while it plays: it can only be left.
+  const finishing = isOnlyFinished(view);
   const canStart = transport === "stopped";
   return (
     <section className={styles.fields}>
@@ -71,7 +73,7 @@ function BottomFields() {
       <VerdictField
         verdict="clean"
         asked={asked}
-        usable={usable && (asked || playing)}
+        usable={usable && (asked || (playing && !finishing))}
         says={view.early ? words.stand.earlyClean : words.stand.clean}
       />
     </section>
@@ -81,12 +83,16 @@ function BottomFields() {
 const waitsForTaps = (state: StandState): boolean =>
   rungNow(currentBlock(state).state).gate.some(({ kind }) => kind === "timing");
 
-function phaseWord({ state, transport }: StandView, position: Position | undefined): string {
+function phaseWord(view: StandView, position: Position | undefined): string {
+  const { state, transport } = view;
   const { stand } = words;
+  // Two verdicts were taken back: the earlier play is asked about first.
+  if (transport === "asking" && state.alsoPending) return stand.playBefore;
   if (transport === "breather" && !state.pending) return stand.phase.judged;
   if (transport === "count-in" && position) return countInWord(position.bar);
   if (transport === "play" && position) {
     if (isInTime(state) && state.pending) return stand.playBefore;
+    if (isOnlyFinished(view)) return stand.finishing;
     return playWord(state, position.bar);
   }
   return stand.phase[transport];

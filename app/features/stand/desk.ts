@@ -76,18 +76,20 @@ export class StandDesk {
     return { ...this.state, state: this.state.stand, sending, keeps };
   }
 
-  /** Draws the stand as it is now, or as soon as what it shows is on disk. */
-  readonly publish = (): void => {
+  /** Draws the stand as it is now; what is to be written for that is on disk first. */
+  private publish(): void {
     const { store } = this.ports;
-    if (store.behind) return void store.written().then(this.publishIfWritten);
-    this.marked.set(undefined);
-    this.view = this.seen();
-    for (const listener of this.listeners) listener();
-  };
+    const view = this.seen();
+    if (store.behind) void store.written().then(() => this.show(view));
+    else this.show(view);
+  }
 
-  private readonly publishIfWritten = (): void => {
-    if (!this.disposed) this.publish();
-  };
+  private show(view: StandView): void {
+    if (this.disposed) return;
+    this.marked.set(undefined);
+    this.view = view;
+    for (const listener of this.listeners) listener();
+  }
 
   /** Takes in an input; those that come of its effects follow it. */
   readonly send = (input: Input): void => {

@@ -15,10 +15,9 @@ import {
 import { Press } from "~/components/press";
 import type { ReactNode } from "react";
 import { taskNow } from "~/core/session";
-import { possible, type Tool } from "~/core/transport";
+import { possible, REST_SECONDS, type Tool } from "~/core/transport";
 import { words } from "~/words/stand-words";
 import { useStand } from "./stand-context";
-import { REST_SECONDS } from "./rest-seconds";
 import styles from "./tools.module.css";
 
 interface ToolsProps {

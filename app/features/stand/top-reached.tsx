@@ -16,9 +16,12 @@ export function TopReached() {
   const { plan, state: block } = currentBlock(view.state);
   const phase = plan.ladder.phases[rungNow(block).phase]!;
   const { target } = spanOf(plan.ladder, phase);
+  const { tempo, firms } = natureOf(phase.school.name);
   // A ladder by the date, or one with a cap, ends its day below the target.
-  const short = natureOf(phase.school.name).tempo === "rises" && block.tempo < target;
-  const title = block.firming ? top.firm : short && !rungNow(block).cycle ? top.today : top.title;
+  const short = block.tempo < target && !rungNow(block).cycle;
+  const reached = short ? top.today : top.title;
+  const through = tempo === "centres" ? top.span : reached;
+  const title = block.firming || firms ? top.firm : through;
   return (
     <section className={`${styles.choice} ${styles.reached}`} aria-live="polite">
       <h2>{title}</h2>

@@ -1,9 +1,8 @@
 import { useEffect, useState } from "react";
 import { currentBlock, playsAnything, taskNow, type Flaw, type StandState } from "~/core/session";
 import { DigitEntry } from "./digit-entry";
-import type { PlayersInput } from "~/core/transport";
+import { REST_SECONDS, type PlayersInput } from "~/core/transport";
 import type { StandDesk } from "./desk";
-import { REST_SECONDS } from "./rest-seconds";
 import { useHeldKey, useKeys, type KeyMap } from "./use-keys";
 import { pressOffer, stepAmongOffers } from "./offer-keys";
 import type { StandView } from "./view";

@@ -52,6 +52,7 @@ export const consolidate: School<Numbers> = {
     { kind: "number", key: "over", unit: "plays", initial: 2, min: 0, max: 20 },
   ],
   tempo: "stays",
+  firms: true,
   *steps(chosen, path) {
     const { below, plays, above, over } = chosen;
     const firm = firmOf(path);

@@ -19,18 +19,18 @@ const blockOf = (
   { school = EVEN, start = 60, target = 80, ladder, block }: BlockWish,
   n: number,
 ) => {
-  const all = barsOf(9);
+  const all = barsOf(7);
   return {
     passageId: uuid(n + 1),
     pieceTitle: `Piece ${n + 1}`,
     passageName: "",
     focus: "",
     fromBar: 3,
-    toBar: 6,
+    toBar: 4,
     pickupBeats: 0,
     endBeats: 0,
-    bars: all.slice(2, 6),
-    around: { before: all.slice(0, 2), after: all.slice(6, 8) },
+    bars: all.slice(2, 4),
+    around: { before: all.slice(0, 2), after: all.slice(4, 6) },
     beatUnit: "quarter",
     start,
     ladder: aLadder(school, start, target, {

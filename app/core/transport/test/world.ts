@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from "node:util";
 import { replay, type SessionEvent, type SessionPlan } from "~/core/session";
 import { assert } from "~/core/result";
 import {
@@ -206,8 +207,8 @@ export class World {
     assert(wrong.length === 0, `After ${input.kind}: ${wrong.join(", ")}.`);
   }
 
-  /** Whether the session is what its events say: looked at where that is worth its time. */
+  /** Whether the session is what its events say. */
   agrees(): boolean {
-    return JSON.stringify(replay(this.plan, this.kept)) === JSON.stringify(this.state.stand);
+    return isDeepStrictEqual(replay(this.plan, this.kept), this.state.stand);
   }
 }

@@ -1,0 +1,182 @@
+import { describe, expect, test } from "@jest/globals";
+import { currentBlock, progressNow, type SessionPlan } from "~/core/session";
+import { isOnlyFinished, questionOf } from ".";
+import { inTime, planOf } from "./test/plans";
+import { World } from "./test/world";
+
+const stand = (plan: SessionPlan = planOf([{}])) => new World(plan).does({ kind: "start" });
+const blockOf = ({ state }: World) => currentBlock(state.stand).state;
+const playing = ({ transport }: World["state"]) => transport === "play";
+const plays =
+  (count: number) =>
+  ({ stand: { plays } }: World["state"]) =>
+    plays.length >= count;
+
+describe("going on in time", () => {
+  /** The gate has passed while the next play runs. */
+  const decided = () => {
+    const world = stand(inTime());
+    world.until(plays(1)).does({ kind: "judge", verdict: "clean" });
+    world.until(plays(2)).until(playing).does({ kind: "judge", verdict: "clean" });
+    expect(isOnlyFinished(world.state)).toBe(true);
+    return world;
+  };
+
+  test("a play whose rung was decided while it runs can be left: on with the new tempo", () => {
+    const world = decided().does({ kind: "back" });
+    expect(world.state.stand.plays.at(-1)).toMatchObject({ complete: false, uncounted: true });
+    expect(world.state.heard?.tempo).toBe(70);
+    expect(world.state.transport).toBe("count-in");
+  });
+
+  test("or it is finished, uncounted, and the cue to the new tempo follows it", () => {
+    const world = decided().until(plays(3));
+    expect(world.state.stand.plays.at(-1)).toMatchObject({ complete: true, uncounted: true });
+    world.until(({ heard }) => heard?.tempo === 70);
+    expect(world.state.stand.pending).toBeUndefined();
+  });
+
+  test("clean says nothing of a play that counts for nothing", () => {
+    const world = decided().does({ kind: "forward" });
+    expect(world.state.early).toBe(false);
+    world.until(plays(3));
+    expect(progressNow(blockOf(world)).parts[0]).toMatchObject({ count: 0 });
+  });
+
+  test("where and why the last play was flawed is told while the next one runs", () => {
+    const world = stand(inTime());
+    world.until(plays(1)).until(playing).does({ kind: "back" });
+    world.does({ kind: "detail", about: { bar: 4 } });
+    expect(world.state.stand.plays[0]).toMatchObject({ verdict: "flawed", bar: 4 });
+    expect(world.state.transport).toBe("play");
+  });
+
+  test("a verdict belongs to the play before, however often it is pressed", () => {
+    const world = stand(inTime());
+    world.until(plays(1)).until(playing);
+    world.send({ kind: "judge", verdict: "clean" }).send({ kind: "judge", verdict: "flawed" });
+    expect(world.state.stand.plays.map(({ verdict }) => verdict)).toEqual(["clean"]);
+    expect(world.state.transport).toBe("play");
+  });
+});
+
+describe("taking back", () => {
+  test("a rest that is taken back is over: the playing goes on", () => {
+    const world = stand().until(playing).does({ kind: "rest", seconds: 60 }, { kind: "undo" });
+    expect(world.state.transport).toBe("count-in");
+    expect(world.state.stand.resting).toBeUndefined();
+  });
+
+  test("two verdicts taken back are both asked for again, the earlier one first", () => {
+    const world = stand(planOf([{ ladder: { gate: [{ kind: "in-all", plays: 5 }] } }]));
+    world.until(plays(1)).does({ kind: "judge", verdict: "clean" });
+    world.until(plays(2)).does({ kind: "judge", verdict: "clean" });
+    world.does({ kind: "pause" }, { kind: "undo" }, { kind: "undo" });
+    const [first, second] = world.state.stand.plays;
+    expect(world.state.stand).toMatchObject({ pending: first!.id, alsoPending: [second!.id] });
+    world.does({ kind: "judge", verdict: "flawed" });
+    expect(world.state.stand).toMatchObject({ pending: second!.id });
+    expect(world.state.transport).toBe("asking");
+    world.does({ kind: "judge", verdict: "clean" });
+    const verdicts = world.state.stand.plays.map(({ verdict }) => verdict);
+    expect(verdicts).toEqual(["flawed", "clean"]);
+    expect(world.state.stand.pending).toBeUndefined();
+    expect(world.agrees()).toBe(true);
+  });
+
+  test("a note that is taken back leaves the play alone", () => {
+    const world = stand().until(playing).does({ kind: "note", text: "Left hand" });
+    const { heard } = world.state;
+    world.does({ kind: "undo" });
+    expect(world.state.stand.notes).toEqual([]);
+    expect(world.state.heard).toBe(heard);
+  });
+});
+
+describe("another way on the first rung", () => {
+  const twiceFlawed = () => {
+    const world = stand(planOf([{ ladder: { afterFlawed: flawedTwice } }]));
+    for (let n = 1; n <= 2; n++) world.until(plays(n)).does({ kind: "judge", verdict: "flawed" });
+    return world.settles();
+  };
+  const flawedTwice = { plays: 2, then: "ask", steps: 1, seconds: 60 };
+
+  test("the pedal back goes below the ladder's start: a step, then half, then a rest", () => {
+    const world = twiceFlawed();
+    expect(questionOf(world.state)).toBe("another-way");
+    world.does({ kind: "back" });
+    expect(blockOf(world)).toMatchObject({ rung: 0, tempo: 50, flawedOnRung: 0 });
+    for (const n of [3, 4]) world.until(plays(n)).does({ kind: "judge", verdict: "flawed" });
+    world.settles().does({ kind: "back" });
+    expect(blockOf(world).tempo).toBe(30);
+    for (const n of [5, 6]) world.until(plays(n)).does({ kind: "judge", verdict: "flawed" });
+    world.settles().does({ kind: "back" });
+    expect(world.state.transport).toBe("resting");
+  });
+
+  test("passed below its start, the ladder begins with its first rung", () => {
+    const world = twiceFlawed().does({ kind: "lower" });
+    for (const n of [3, 4]) world.until(plays(n)).does({ kind: "judge", verdict: "clean" });
+    expect(blockOf(world)).toMatchObject({ rung: 0, tempo: 60 });
+  });
+});
+
+describe("the sound", () => {
+  test("that doesn't open says so, and a second press tries again", () => {
+    const world = new World(planOf([{}]));
+    world.send({ kind: "start" }).send({ kind: "sound-failed" });
+    expect(world.state).toMatchObject({ sound: "failed", transport: "stopped" });
+    world.does({ kind: "start" }).until(playing);
+  });
+
+  test("a marker of a loop that is not heard any more says nothing", () => {
+    const world = stand().until(playing);
+    const old = world.state.heard!.id;
+    world.does({ kind: "nudge", by: 1 });
+    const { state } = world;
+    world.send({ kind: "marker", loop: old, name: "play-ended" });
+    expect(world.state).toBe(state);
+  });
+
+  test("pressed while it opens, start begins one loop and no second", () => {
+    const world = new World(planOf([{}]));
+    world.send({ kind: "start" }).send({ kind: "start" }).send({ kind: "toggle" });
+    world.until(playing);
+    expect(world.state.sent).toBe(1);
+  });
+});
+
+describe("the end", () => {
+  test("it hurts: silence and the end at once, whatever is on", () => {
+    const world = stand().until(playing).does({ kind: "hurts" });
+    expect(world.state).toMatchObject({ transport: "stopped", heard: undefined });
+    expect(world.state.stand.ended).toBe("pain");
+    expect(world.comes()).toBe(false);
+  });
+
+  test("the last passage left after a flawed play: one slow play first, then the end", () => {
+    const world = stand().until(plays(1)).does({ kind: "judge", verdict: "flawed" });
+    world.does({ kind: "move-on" });
+    expect(questionOf(world.state)).toBe("slow-end");
+    world.does({ kind: "forward" }).until(plays(2)).does({ kind: "judge", verdict: "clean" });
+    expect(world.state.stand.ended).toBe("ended-well");
+  });
+
+  test("an event of another window comes in: what sounds follows it", () => {
+    const world = stand().until(playing);
+    const ended = { kind: "ended", payload: { how: "finished" } } as const;
+    const id = "00000000-0000-4000-8000-000000009999";
+    const event = { ...ended, id, seq: world.kept.length, at: world.at };
+    world.kept.push(event);
+    world.send({ kind: "events", events: world.kept });
+    expect(world.state).toMatchObject({ transport: "stopped", heard: undefined });
+  });
+});
+
+test("a session of tasks alone needs no sound", () => {
+  const part = { kind: "listening", minutes: 5, text: "", block: null };
+  const world = new World(planOf([], { parts: [part, part] }));
+  world.does({ kind: "forward" }, { kind: "forward" }, { kind: "forward" });
+  expect(world.state.stand.ended).toBe("finished");
+  expect(world.state.sound).toBe("closed");
+});

@@ -1,2 +1,0 @@
-/** A rest that is taken by hand. */
-export const REST_SECONDS = 60;
