@@ -166,7 +166,7 @@ test(
     await parent.close();
 
     // The link is lost: it ends, and whoever came in with it is out.
-    await page.getByRole("button", { name: "End this link" }).click();
+    await page.getByRole("button", { name: "Withdraw link" }).click();
     await expect(page.getByText("No link is out.")).toBeVisible();
     expect(await status(`${mine.home}/today`)).toBe(302);
     expect(await status(new URL(link).pathname)).toBe(404);

@@ -17,7 +17,7 @@ test("the metre, the pickup and the beats are shown as they are heard", async ({
   await teacher.setsIt();
   await player.goesToTheStand();
   await player.starts();
-  const middle = page.getByRole("status").last();
+  const middle = page.getByTestId("phase");
   await expect(middle).toHaveText("Count-in 1 of 2");
   await expect(middle).toHaveText("Count-in 2 of 2");
   await expect(middle).toHaveText("Pickup");

@@ -90,6 +90,11 @@ test(
     await page.keyboard.press("Enter");
     await player.button("It hurts: stop").click();
     await expect(page.getByText("Stop at pain, numbness or tingling.")).toBeVisible();
+    // The wrong field was touched: it goes on, and a stop that is meant stays.
+    await player.button("That was a slip. Carry on.").click();
+    await player.starts();
+    await player.hears("count-in");
+    await player.button("It hurts: stop").click();
     await page.getByRole("link", { name: "To the summary" }).click();
     await expect(page.getByText("Breathe before bar 3")).toBeVisible();
     await page.getByRole("link", { name: "Week" }).click();

@@ -36,7 +36,9 @@ export const session = {
     begin: "Begin",
     done: "Done →",
     next: (name: string) => `Done. Next: ${name} →`,
-    skipTo: (name: string) => `On to: ${name}`,
+    skipTo: (name: string) => `Next: ${name}`,
+    finish: "Finish here",
+    remembers: "Enough of this for today. Next time starts from where you stopped.",
     over: (minutes: number) => `Its ${minutes} min are over`,
     last: "Done. Finish →",
     minutesLeft: (left: number, of: number) =>

@@ -217,6 +217,7 @@ export const stand = {
     painTitle: "Stopped.",
     painLead: "Put the instrument down. What was played is kept.",
     painDone: "To the summary",
+    slip: "That was a slip. Carry on.",
     ended: "The session is ended. What was played is kept.",
     endedKept:
       "What was played is kept on this device and goes to the desk when the connection is back.",

@@ -38,6 +38,7 @@ test("silence and pain come before ceilings, and nothing yet is said as such", (
   expect(kinds({ lastDay: addDays(today, -8) })).toEqual(["silent"]);
   expect(kinds({ painDay: addDays(today, -2), passages: [climb(Array(8).fill(88))] })).toEqual([
     "pain",
+    "stuck",
   ]);
   expect(kinds({ lastDay: undefined })).toEqual(["nothing-yet"]);
 });

@@ -82,13 +82,13 @@ export function needsALook(facts: StudentFacts): Look[] {
   }
   if (!lastDay) return [...looks, ...said(facts), { kind: "nothing-yet" }];
   const silent = daysBetween(lastDay, today);
-  if (silent >= SILENT_DAYS) looks.push({ kind: "silent", days: silent });
-  // With pain or silence there is something else to talk about than a ceiling.
-  if (looks.length > 0) return [...looks, ...said(facts)];
+  // With silence there is something else to talk about than a ceiling.
+  if (silent >= SILENT_DAYS) return [...looks, { kind: "silent", days: silent }, ...said(facts)];
   const ceilings = passages.flatMap((passage) => stuck(today, passage) ?? []);
   const { concert } = facts;
   const unlikely = concert !== undefined && concert < UNLIKELY;
   return [
+    ...looks,
     ...said(facts),
     ...ceilings.slice(0, MOST_CEILINGS),
     ...(unlikely ? [{ kind: "concert", chance: concert } as const] : []),

@@ -136,6 +136,13 @@ export function undo(turn: Turn): void {
   settle(turn);
 }
 
+/** Takes back that it hurt, for as long as nothing else has happened. */
+export function slip(turn: Turn): void {
+  const last = turn.state.events.at(-1);
+  if (last?.kind === "ended" && last.payload.how === "pain")
+    turn.write("undone", { event: last.id });
+}
+
 /** Writes a decision that changes what is played, and plays that. */
 export function decide<K extends EventKind>(turn: Turn, kind: K, payload: Payload<K>): void {
   turn.write(kind, payload);

@@ -47,6 +47,8 @@ export type PlayersInput =
   | { readonly kind: "stay" }
   /** Stops everything at once. */
   | { readonly kind: "hurts" }
+  /** That was a wrong touch: the session goes on. */
+  | { readonly kind: "slip" }
   | { readonly kind: "from-memory"; readonly on: boolean };
 
 export const TIMERS = ["rest", "asked-again"] as const;

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import { currentBlock, progressNow, type SessionPlan } from "~/core/session";
 import { isOnlyFinished, questionOf } from ".";
-import { inTime, planOf } from "./test/plans";
+import { inTime, planOf } from "~/core/session/test/plans";
 import { World } from "./test/world";
 
 const stand = (plan: SessionPlan = planOf([{}])) => new World(plan).does({ kind: "start" });
@@ -81,7 +81,7 @@ describe("taking back", () => {
     const verdicts = world.state.stand.plays.map(({ verdict }) => verdict);
     expect(verdicts).toEqual(["flawed", "clean"]);
     expect(world.state.stand.pending).toBeUndefined();
-    expect(world.agrees()).toBe(true);
+    expect(world.state.stand).toEqual(world.replayed());
   });
 
   test("a note that is taken back leaves the play alone", () => {
@@ -152,6 +152,15 @@ describe("the end", () => {
     expect(world.state).toMatchObject({ transport: "stopped", heard: undefined });
     expect(world.state.stand.ended).toBe("pain");
     expect(world.comes()).toBe(false);
+  });
+
+  test("a wrong touch of it is taken back, as long as nothing else has happened", () => {
+    const world = stand().until(plays(1)).does({ kind: "hurts" }, { kind: "slip" });
+    expect(world.state.stand).toMatchObject({ plays: [expect.anything()] });
+    expect(world.state.stand.ended).toBeUndefined();
+    world.does({ kind: "start" }, { kind: "judge", verdict: "clean" }).until(playing);
+    const over = stand().until(plays(1)).does({ kind: "end", how: "finished" }, { kind: "slip" });
+    expect(over.state.stand.ended).toBe("finished");
   });
 
   test("the last passage left after a flawed play: one slow play first, then the end", () => {

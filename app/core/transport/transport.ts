@@ -11,7 +11,7 @@ import { canPlayOn } from "./question";
 import type { TransportState } from "./state";
 import { Turn } from "./turn";
 
-function playersInput(turn: Turn, input: PlayersInput): void {
+function playersInput(turn: Turn, input: Exclude<PlayersInput, { kind: "slip" }>): void {
   switch (input.kind) {
     case "start":
       return decided.start(turn);
@@ -53,6 +53,7 @@ type AboutPlaying = Exclude<
   PlayersInput,
   {
     kind:
+      | "slip"
       | "start"
       | "pause"
       | "toggle"
@@ -165,6 +166,8 @@ function dealWith(turn: Turn, input: Input): void {
       return waited(turn, input.timer);
     case "quiet":
       return turn.set({ quiet: input.on });
+    case "slip":
+      return decided.slip(turn);
     default:
       if (turn.state.ready && !turn.stand.ended) playersInput(turn, input);
   }

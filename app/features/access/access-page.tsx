@@ -58,6 +58,7 @@ export function AccessPage({ studioId, person, accesses, parents, answer }: Acce
                   link.used_at ? formats.moment(link.used_at) : undefined,
                 )
               : page.linkNone}
+            {link && ` ${page.revokeTold}`}
           </p>
           {told("link")}
           <Acts>

@@ -1,3 +1,4 @@
+import { useEffect, useRef } from "react";
 import type { MapBar } from "~/core/click";
 import { currentBlock, rungNow, type StandState } from "~/core/session";
 import { isInTime, isOnlyFinished, questionOf } from "~/core/transport";
@@ -16,6 +17,11 @@ import styles from "./bottom-fields.module.css";
 export /** Flawed on the left, what is going on in the middle, clean on the right. */
 function BottomFields() {
   const { view, desk, send, usable, position } = useStand();
+  const start = useRef<HTMLButtonElement>(null);
+  // Whoever arrives can begin at once.
+  useEffect(() => {
+    if (usable && document.activeElement === document.body) start.current?.focus();
+  }, [usable]);
   const { state, transport } = view;
   const question = questionOf(view);
   if (question === "rest") return <RestClock resting={state.resting!} />;
@@ -44,6 +50,7 @@ function BottomFields() {
       />
       {canStart ? (
         <button
+          ref={start}
           type="button"
           className={`${styles.middle} ${styles.start}`}
           disabled={!usable}
@@ -56,9 +63,11 @@ function BottomFields() {
             : words.stand.opening}
         </button>
       ) : (
-        <div className={styles.middle} role="status">
+        <div className={styles.middle}>
           <BeatLight position={position} />
-          <span className={styles.phase}>{phaseWord(view, position)}</span>
+          <span className={styles.phase} data-testid="phase">
+            {phaseWord(view, position)}
+          </span>
           {playing && waitsForTaps(state) && (
             <button
               type="button"

@@ -1,12 +1,22 @@
 import { Link } from "react-router";
 import { Care } from "~/components/care";
-import { pressLook } from "~/components/press";
+import { Press, pressLook } from "~/components/press";
 import type { Ending } from "~/core/session";
 import { words } from "~/words/stand-words";
 import styles from "./stand.module.css";
 
+interface EndedNoteProps {
+  readonly how: Ending;
+  /** Something is kept on this device alone as yet. */
+  readonly kept: boolean;
+  /** The summary. */
+  readonly to: string;
+  /** It didn't hurt: the wrong field was touched. */
+  readonly onSlip: () => void;
+}
+
 /** The session is over: with the caution when it hurt, and with where the plays are now. */
-export function EndedNote({ how, kept, to }: { how: Ending; kept: boolean; to: string }) {
+export function EndedNote({ how, kept, to, onSlip }: EndedNoteProps) {
   const { stand } = words;
   const pain = how === "pain";
   return (
@@ -18,6 +28,7 @@ export function EndedNote({ how, kept, to }: { how: Ending; kept: boolean; to: s
       <Link to={to} className={pressLook({ kind: "filled", size: "large" })}>
         {pain ? stand.painDone : stand.toAfterwards}
       </Link>
+      {pain && <Press onClick={onSlip}>{stand.slip}</Press>}
     </main>
   );
 }

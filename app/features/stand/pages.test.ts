@@ -27,8 +27,8 @@ test("a page holds as many systems as fit, and one at least", () => {
   expect(lengths()).toEqual([]);
 });
 
-test("the page turns one bar ahead, and stays at the end", () => {
+test("a page is seen until its last bar has ended", () => {
   const pages = pagesOf(systems(40, 40), { width: 100, height: 50 });
-  expect([1, 2, 3, 4].map((bar) => pageShown(pages, bar))).toEqual([0, 1, 1, 1]);
+  expect([1, 2, 3, 4].map((bar) => pageShown(pages, bar))).toEqual([0, 0, 1, 1]);
   expect(pageShown(pages, 99)).toBe(0);
 });

@@ -17,13 +17,9 @@ export function pagesOf(
   return pages;
 }
 
-/**
- * The page to be seen while a bar is heard: that of the bar after it, so that it turns one bar
- * ahead; of the last page nothing comes after.
- */
-export function pageShown(pages: readonly EngravedSystem[][], bar: number): number {
-  const of = (wanted: number) =>
-    pages.findIndex((page) => page.some(({ bars }) => bars.some((each) => each.bar === wanted)));
-  const next = of(bar + 1);
-  return Math.max(0, next === -1 ? of(bar) : next);
-}
+/** The page to be seen while a bar is heard: that bar's own until it ends. */
+export const pageShown = (pages: readonly EngravedSystem[][], heard: number): number =>
+  Math.max(
+    0,
+    pages.findIndex((page) => page.some(({ bars }) => bars.some(({ bar }) => bar === heard))),
+  );

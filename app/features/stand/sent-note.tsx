@@ -15,8 +15,14 @@ export function SentNote() {
     atRest,
   );
   const sending = writing && view.sending === "sent" ? "sending" : view.sending;
+  // That all goes well is shown and not spoken: it would talk into every play.
+  const goesWell = view.keeps && (sending === "sent" || sending === "sending");
   return (
-    <p className={styles.sending} role="status" data-sending={view.keeps ? sending : "not-kept"}>
+    <p
+      className={styles.sending}
+      role={goesWell ? undefined : "status"}
+      data-sending={view.keeps ? sending : "not-kept"}
+    >
       {words.stand[view.keeps ? "sending" : "notKept"][sending]}{" "}
       {sending === "signed-out" && (
         <a href="/sign-in" target="_blank" rel="noreferrer">

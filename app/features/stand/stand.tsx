@@ -160,7 +160,7 @@ function OpenStand({
   const free = usable && sheet === undefined && !asksForTempo;
   usePlannedTake({ view, desk, free, trial, ask: askForPlanned });
   const [notesShown, setNotesShown] = useKeptChoice("fidus-notes", true);
-  const byHeart = useByHeart(state.plays.length);
+  const byHeart = useByHeart(plays ? currentBlock(state).plan.passageId : "", state.plays.length);
   const hasNotes = plays && music[currentBlock(state).plan.passageId] !== undefined;
   const fromMemory = hasNotes && notesShown && byHeart.fromMemory;
   useEffect(() => {
@@ -188,6 +188,7 @@ function OpenStand({
         how={ended}
         kept={view.sending === "kept" || view.sending === "signed-out"}
         to={`/studio/${studioId}/sessions/${sessionId}`}
+        onSlip={() => send({ kind: "slip" })}
       />
     );
   }

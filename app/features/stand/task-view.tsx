@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import { Press } from "~/components/press";
+import { questionOf } from "~/core/transport";
 import { isLastPart, partsOf, taskNow, type Part } from "~/core/session";
 import { words } from "~/words/stand-words";
 import type { AlongSources } from "./along-sources";
@@ -69,15 +70,28 @@ export function TaskView({ along, alongAddress }: TaskViewProps) {
   );
 }
 
-/** On to the next part, before the ladder is through. */
+/** Enough of this part at any rung: on to the next one, or the end. */
 export function NextPart() {
   const { view, send, usable } = useStand();
   const { state } = view;
   const next = partsOf(state.plan)[state.part + 1];
-  if (!next || taskNow(state) || state.endingWell !== undefined) return null;
+  // Where it is over anyway, the offers lead on.
+  const over = ["top", "left", "slow-end"].includes(questionOf(view) ?? "");
+  if (
+    (!next && over) ||
+    taskNow(state) ||
+    state.endingWell !== undefined ||
+    view.events.length === 0
+  )
+    return null;
   return (
-    <Press size="small" disabled={!usable} onClick={() => send({ kind: "move-on" })}>
-      {words.part.skipTo(nameOf(view, next))}
+    <Press
+      size="small"
+      disabled={!usable}
+      title={words.part.remembers}
+      onClick={() => send({ kind: "move-on" })}
+    >
+      {next ? words.part.skipTo(nameOf(view, next)) : words.part.finish}
     </Press>
   );
 }

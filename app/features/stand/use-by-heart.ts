@@ -11,23 +11,26 @@ export const HIDDEN_NOTES = [
 ] as const;
 export type HiddenNotes = (typeof HIDDEN_NOTES)[number];
 
-const KEY = "fidus-hidden-notes";
-const SINCE_KEY = "fidus-hidden-since";
+const keyOf = (passageId: string) => `fidus-hidden-notes-${passageId}`;
+const sinceKeyOf = (passageId: string) => `fidus-hidden-since-${passageId}`;
 
 /** Whole days of this device's own calendar, to be counted from. */
 const dayNow = (): number =>
   Math.floor((Date.now() - new Date().getTimezoneOffset() * 60_000) / 86_400_000);
 
-/** What of the notes is hidden, remembered on this device; and a look at all of it for one play. */
-export function useByHeart(plays: number) {
+/**
+ * What of a passage's notes is hidden, remembered on this device; and a look at all of it for one
+ * play.
+ */
+export function useByHeart(passageId: string, plays: number) {
   const [chosen, setChosen] = useState<HiddenNotes>("none");
   const [since, setSince] = useState(0);
   const [lookedAt, setLookedAt] = useState<number | undefined>(undefined);
   useEffect(() => {
-    const kept = HIDDEN_NOTES.find((each) => each === onDevice.get(KEY));
-    if (kept) setChosen(kept);
-    setSince(Number(onDevice.get(SINCE_KEY)) || dayNow());
-  }, []);
+    const kept = onDevice.get(keyOf(passageId));
+    setChosen(HIDDEN_NOTES.find((each) => each === kept) ?? "none");
+    setSince(Number(onDevice.get(sinceKeyOf(passageId))) || dayNow());
+  }, [passageId]);
   const looking = lookedAt === plays;
   return {
     chosen,
@@ -38,8 +41,8 @@ export function useByHeart(plays: number) {
     fromMemory: chosen !== "none" && !looking,
     choose: (next: HiddenNotes) => {
       setChosen(next);
-      onDevice.set(KEY, next);
-      onDevice.set(SINCE_KEY, String(dayNow()));
+      onDevice.set(keyOf(passageId), next);
+      onDevice.set(sinceKeyOf(passageId), String(dayNow()));
       setSince(dayNow());
     },
     look: () => setLookedAt(plays),

@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { aLadder, barsOf } from "~/core/ladder/test/fixtures";
-import { sessionPlanSchema, type SessionPlan } from "~/core/session";
+import { sessionPlanSchema, type SessionPlan } from "..";
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "9")}`;
 export const EVEN = { name: "even-steps", numbers: { step: 10 } };
