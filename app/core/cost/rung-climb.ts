@@ -1,6 +1,6 @@
 import { unreachable } from "~/core/result";
 import { whereItFailed, type AfterFlawed } from "~/core/ladder";
-import { gateRun } from "./gate-run";
+import { gateRun } from "~/core/gate";
 import { MOST_PLAYS_ON_A_RUNG, playsAt, playsTable } from "./plays-table";
 import type { Stage, Toll } from "./toll";
 

@@ -1,3 +1,5 @@
-export { gateSchema, RULE_KINDS, type Gate, type Rule, type RuleKind, type Verdict } from "./gate";
-export { gateProgress, type GateProgress, type JudgedPlay, type RuleProgress } from "./progress";
-export { gateCost, roughPlays, type GateCost } from "./cost";
+export { gateSchema, type Gate } from "./gate";
+export { firstRule, RULE_KINDS, type Rule, type RuleKind } from "./registry";
+export type { GateCost, JudgedPlay, Verdict } from "./rule";
+export { gateProgress, gateRun, type GateProgress, type RuleProgress } from "./progress";
+export { gateCost, roughPlays } from "./cost";

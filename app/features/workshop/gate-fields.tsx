@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { NumberField } from "~/components/number-field";
-import { RULE_KINDS, type Gate, type Rule, type RuleKind } from "~/core/gate";
+import { firstRule, RULE_KINDS, type Gate, type Rule, type RuleKind } from "~/core/gate";
 import { words } from "~/words";
 import { Choice } from "~/components/choice";
 import styles from "./workshop.module.css";
@@ -13,24 +13,6 @@ interface GateFieldsProps {
 
 const { gate: said } = words;
 const MOST_RULES = 4;
-
-function ruleOf(kind: RuleKind, plays: number): Rule {
-  switch (kind) {
-    case "in-a-row":
-      return { kind, plays, afterFlawed: "reset" };
-    case "in-all":
-    case "played":
-      return { kind, plays };
-    case "of-last":
-      return { kind, plays: Math.min(9, plays), window: Math.min(10, plays + 1) };
-    case "minutes":
-      return { kind, minutes: 2, percent: 80 };
-    case "easy":
-      return { kind };
-    case "timing":
-      return { kind, within: 25 };
-  }
-}
 
 /** When may I go up? One rule, or several that must all hold. */
 export function GateFields({ gate, errors, onChange }: GateFieldsProps) {
@@ -54,7 +36,7 @@ export function GateFields({ gate, errors, onChange }: GateFieldsProps) {
         </div>
       ))}
       {gate.length < MOST_RULES && unused.length > 0 && (
-        <Button size="small" onClick={() => onChange([...gate, ruleOf(unused[0]!, 3)])}>
+        <Button size="small" onClick={() => onChange([...gate, firstRule(unused[0]!, 3)])}>
           {said.add}
         </Button>
       )}
@@ -78,7 +60,7 @@ function RuleFields(props: {
         value={rule.kind}
         options={inOrder}
         told={(kind) => said.kinds[kind]}
-        onChange={(kind) => onChange(ruleOf(kind, plays))}
+        onChange={(kind) => onChange(firstRule(kind, plays))}
       />
       {"plays" in rule && (
         <NumberField
