@@ -42,22 +42,20 @@ export function gateProgress(
  * What only the player or the ear knows is taken to come with the first clean play.
  */
 export function gateRun(gate: Gate, seconds: number) {
-  const fresh = () => gate.map((rule) => ruleOf(rule).counter(rule, 2));
   const clean: JudgedPlay = { verdict: "clean", seconds, spread: 0 };
   const flawed: JudgedPlay = { verdict: "flawed", seconds };
-  let counters = fresh();
+  const counters = gate.map((rule) => ruleOf(rule).counter(rule, 2));
+  const felt = counters.filter(({ easy }) => easy !== undefined);
   return {
     play(isClean: boolean): boolean {
+      if (isClean) for (const counter of felt) counter.easy!();
+      const play = isClean ? clean : flawed;
       let open = true;
-      for (const counter of counters) {
-        counter.play(isClean ? clean : flawed);
-        if (isClean) counter.easy?.();
-        if (!counter.holds) open = false;
-      }
+      for (const counter of counters) if (!counter.play(play)) open = false;
       return open;
     },
     reset(): void {
-      counters = fresh();
+      for (const counter of counters) counter.reset();
     },
   };
 }

@@ -19,8 +19,10 @@ export interface Counter {
   readonly count: number;
   /** Whether the rule holds just now. */
   readonly holds: boolean;
-  /** One more judged play. */
-  play(play: JudgedPlay): void;
+  /** One more judged play; whether the rule holds with it. */
+  play(play: JudgedPlay): boolean;
+  /** From the beginning of a rung again. */
+  reset(): void;
   /** The player says that it feels easy. */
   easy?(): void;
 }

@@ -21,6 +21,11 @@ class Row implements Counter {
   play(play: Parameters<Counter["play"]>[0]) {
     if (isClean(play)) this.count++;
     else this.count = this.rule.afterFlawed === "reset" ? 0 : Math.max(0, this.count - 1);
+    return this.holds;
+  }
+
+  reset() {
+    this.count = 0;
   }
 }
 

@@ -15,6 +15,11 @@ class All implements Counter {
 
   play(play: Parameters<Counter["play"]>[0]) {
     if (isClean(play)) this.count++;
+    return this.holds;
+  }
+
+  reset() {
+    this.count = 0;
   }
 }
 

@@ -13,43 +13,72 @@ type Minutes = v.InferOutput<typeof schema>;
 
 /** The latest plays that fill the minutes with playing; all of them where they don't. */
 class Latest implements Counter {
-  private readonly plays: JudgedPlay[] = [];
+  private plays: JudgedPlay[] = [];
   private from = 0;
   private clean = 0;
   private seconds = 0;
-  constructor(
-    private readonly rule: Minutes,
-    /** What of a play is looked at; and whether ever fewer of them are. */
-    private readonly lasts: (play: JudgedPlay) => number,
-    private readonly forgets: boolean,
-  ) {}
+  constructor(private readonly rule: Minutes) {}
 
   get count() {
     return this.seconds / 60;
   }
 
   get holds() {
-    const { minutes, percent } = this.rule;
     const looked = this.plays.length - this.from;
-    const share = looked === 0 ? 0 : this.clean / looked;
-    return this.count >= minutes - ALMOST && share * 100 >= percent - ALMOST;
+    return holds(this.rule, this.seconds, looked === 0 ? 0 : this.clean / looked);
   }
 
   play(play: JudgedPlay) {
     this.plays.push(play);
-    this.seconds += this.lasts(play);
-    this.clean += isClean(play) ? 1 : 0;
+    this.seconds += playingOf(play);
+    if (isClean(play)) this.clean++;
     const enough = this.rule.minutes * 60 - ALMOST;
-    for (let oldest = this.oldest(); this.seconds - this.lasts(oldest) >= enough;) {
-      if (!this.forgets) return;
-      this.seconds -= this.lasts(oldest);
-      this.clean -= isClean(oldest) ? 1 : 0;
+    for (;;) {
+      const oldest = this.plays[this.from]!;
+      const without = this.seconds - playingOf(oldest);
+      if (without < enough) return this.holds;
+      this.seconds = without;
+      if (isClean(oldest)) this.clean--;
       this.from++;
-      oldest = this.oldest();
     }
   }
 
-  private oldest = (): JudgedPlay => this.plays[this.from]!;
+  reset() {
+    this.plays = [];
+    this.from = this.clean = this.seconds = 0;
+  }
+}
+
+const playingOf = ({ seconds, playing }: JudgedPlay): number => playing ?? seconds;
+
+const holds = ({ minutes: asked, percent }: Minutes, seconds: number, share: number): boolean =>
+  seconds >= asked * 60 - ALMOST && share * 100 >= percent - ALMOST;
+
+/** Under the first rules: all plays of the rung, with their count-ins. */
+class WholeRung implements Counter {
+  private all = 0;
+  private clean = 0;
+  private seconds = 0;
+  constructor(private readonly rule: Minutes) {}
+
+  get count() {
+    return this.seconds / 60;
+  }
+
+  get holds() {
+    return holds(this.rule, this.seconds, this.all === 0 ? 0 : this.clean / this.all);
+  }
+
+  play(play: JudgedPlay) {
+    this.all++;
+    if (isClean(play)) this.clean++;
+    this.seconds += play.seconds;
+    return this.holds;
+  }
+
+  reset() {
+    this.all = this.clean = this.seconds = 0;
+  }
 }
 
 /** Minutes at the tempo: the playing alone, the latest of it. */
@@ -57,10 +86,7 @@ export const minutes = {
   schema,
   first: () => ({ kind: "minutes", minutes: 2, percent: 80 }),
   needed: (rule) => rule.minutes,
-  counter: (rule, rules) =>
-    rules === 1
-      ? new Latest(rule, ({ seconds }) => seconds, false)
-      : new Latest(rule, ({ seconds, playing = seconds }) => playing, true),
+  counter: (rule, rules) => (rules === 1 ? new WholeRung(rule) : new Latest(rule)),
   cost: (rule, _p, seconds) => {
     const count = Math.ceil((rule.minutes * 60) / seconds - SETTLED);
     return rule.percent === 0 ? { mean: count, variance: 0 } : undefined;

@@ -44,6 +44,11 @@ class Window implements Counter {
   play(play: Parameters<Counter["play"]>[0]) {
     const mask = (1 << this.rule.window) - 1;
     this.bits = ((this.bits << 1) | (isClean(play) ? 1 : 0)) & mask;
+    return this.holds;
+  }
+
+  reset() {
+    this.bits = 0;
   }
 }
 

@@ -15,6 +15,11 @@ class Any implements Counter {
 
   play() {
     this.count++;
+    return this.holds;
+  }
+
+  reset() {
+    this.count = 0;
   }
 }
 

@@ -16,6 +16,11 @@ class Evenness implements Counter {
 
   play({ spread }: JudgedPlay) {
     if (spread !== undefined) this.count = spread <= this.rule.within ? 1 : 0;
+    return this.holds;
+  }
+
+  reset() {
+    this.count = 0;
   }
 }
 
