@@ -81,7 +81,7 @@ interface TellingProps {
 function Telling({ flawed }: TellingProps) {
   const { send } = useStand();
   return (
-    <>
+    <div className={styles.telling}>
       {flawed.bar === undefined ? <span>{words.stand.where}</span> : <Beats flawed={flawed} />}
       {FLAWS.map((what) => (
         <Press
@@ -94,7 +94,7 @@ function Telling({ flawed }: TellingProps) {
           {words.flaw[what]}
         </Press>
       ))}
-    </>
+    </div>
   );
 }
 
