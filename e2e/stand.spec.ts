@@ -38,8 +38,9 @@ test("a flawed play may say where and what, and smaller is offered there", async
     await expect(player.button("rhythm")).toHaveAttribute("aria-pressed", "true");
   }
   await expect(page.getByRole("heading", { name: /3 flawed at this tempo/ })).toBeVisible();
+  await expect(player.button("Lower: 10 bpm")).toBeVisible();
   await expect(player.button("Smaller: bar 2")).toBeVisible();
-  await page.keyboard.press("F1");
+  await page.keyboard.press("F2");
   await expect(page.getByText("Only bar 2 for now")).toBeVisible();
   await player.playsClean(2);
   await expect(page.getByText("Only bar 2 for now")).toBeHidden();
