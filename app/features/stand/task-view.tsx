@@ -77,12 +77,7 @@ export function NextPart() {
   const next = partsOf(state.plan)[state.part + 1];
   // Where it is over anyway, the offers lead on.
   const over = ["top", "left", "slow-end"].includes(questionOf(view) ?? "");
-  if (
-    (!next && over) ||
-    taskNow(state) ||
-    state.endingWell !== undefined ||
-    view.events.length === 0
-  )
+  if (over || taskNow(state) || state.endingWell !== undefined || view.events.length === 0)
     return null;
   return (
     <Press
