@@ -3,7 +3,6 @@ import {
   endWellTempo,
   isLastPart,
   lastUndoable,
-  loopOf,
   redrawnFrom,
   taskNow,
   tempoBelow,
@@ -11,7 +10,7 @@ import {
   type Payload,
 } from "~/core/session";
 import { tempo as tempoFrom } from "~/core/units";
-import { endNow, judgeNow, rest, restart, settle } from "./judging";
+import { endNow, judgeNow, rest, restart, settle, staysAsItWas } from "./judging";
 import { endAtBarLine, follow, playFrom, playsOnInTime, silence } from "./loops";
 import { BREAK_SECONDS, NERVOUS_MS, nudgeOf, REST_SECONDS } from "./pace";
 import { canPlayOn, endsFlawed, questionOf } from "./question";
@@ -117,7 +116,6 @@ export function back(turn: Turn): void {
 export function undo(turn: Turn): void {
   const last = lastUndoable(turn.state.events);
   if (!last) return;
-  const { heard } = turn.state;
   turn.set({ leaving: false });
   turn.write("undone", { event: last.id });
   if (playsOnInTime(turn)) return follow(turn);
@@ -130,10 +128,7 @@ export function undo(turn: Turn): void {
     silence(turn);
     return turn.go("asking");
   }
-  // What is played need not stop where it stays as it was: a note was taken back, say.
-  const playing = transport === "count-in" || transport === "play";
-  if (playing && heard?.of === loopOf(stand) && canPlayOn(stand)) return;
-  settle(turn);
+  if (!staysAsItWas(turn)) settle(turn);
 }
 
 /** Takes back that it hurt, for as long as nothing else has happened. */
@@ -152,7 +147,14 @@ export function decide<K extends EventKind>(turn: Turn, kind: K, payload: Payloa
 /** Answers what is asked, and goes on playing. */
 export function answer<K extends EventKind>(turn: Turn, kind: K, payload: Payload<K>): void {
   decide(turn, kind, payload);
-  if (canPlayOn(turn.stand)) start(turn);
+  startSoon(turn);
+}
+
+/** Plays on in a moment; where there is no sound yet, a press opens it. */
+function startSoon(turn: Turn): void {
+  if (turn.state.transport !== "stopped" || !canPlayOn(turn.stand)) return;
+  if (turn.state.sound === "open") return restart(turn);
+  start(turn);
 }
 
 export function toTempo(turn: Turn, bpm: number): void {
@@ -199,11 +201,18 @@ export function takeRest(turn: Turn, seconds: number): void {
   rest(turn);
 }
 
-export function endRest(turn: Turn): void {
+/** A rest is over by itself: only a press may open the sound. */
+export function restOver(turn: Turn): void {
   if (!turn.stand.resting) return;
   silence(turn);
-  turn.go("stopped");
-  start(turn);
+  turn.write("rest-ended", {});
+  turn.go(turn.stand.pending ? "asking" : "stopped");
+  if (turn.state.sound === "open") startSoon(turn);
+}
+
+export function endRest(turn: Turn): void {
+  restOver(turn);
+  startSoon(turn);
 }
 
 export function moveOn(turn: Turn): void {

@@ -1,9 +1,9 @@
 import type { Verdict } from "~/core/gate";
 import type { MapMarker } from "~/core/click";
-import type { Flaw, Payload, SessionEvent } from "~/core/session";
+import type { Payload, SessionEvent } from "~/core/session";
 
-/** What the player does, by a key, the pedal, touch or a button. */
-export type PlayersInput =
+/** What the player does about the session, whatever is on. */
+export type SessionInput =
   /** Start, or go on after a pause or a reload. */
   | { readonly kind: "start" }
   | { readonly kind: "pause" }
@@ -15,10 +15,24 @@ export type PlayersInput =
   /** The pedal back: flawed, or a rung lower where another way is offered. */
   | { readonly kind: "back" }
   | { readonly kind: "undo" }
+  | { readonly kind: "move-on" }
+  | { readonly kind: "task-done" }
+  | { readonly kind: "note"; readonly text: string }
+  /** A question for the lesson. */
+  | { readonly kind: "ask"; readonly text: string }
+  | { readonly kind: "end"; readonly how: Payload<"ended">["how"] }
+  /** Goes on after all, where leaving was asked for. */
+  | { readonly kind: "stay" }
+  /** Stops everything at once. */
+  | { readonly kind: "hurts" };
+
+/** What the player does about what is played; during a task it means nothing. */
+export type PlayingInput =
   | { readonly kind: "nudge"; readonly by: 1 | -1 }
   /** A tempo that was tapped, in bpm. */
   | { readonly kind: "tempo"; readonly bpm: number }
   | { readonly kind: "ease" }
+  /** A tap along with the play, in seconds of its map. */
   | { readonly kind: "tap"; readonly at: number }
   /** Count-in and breather from the next loop on. */
   | { readonly kind: "pace"; readonly pace: Payload<"paced"> }
@@ -35,20 +49,16 @@ export type PlayersInput =
   | { readonly kind: "decline-advice" }
   | { readonly kind: "rest"; readonly seconds: number }
   | { readonly kind: "end-rest" }
-  | { readonly kind: "move-on" }
-  | { readonly kind: "task-done" }
-  | { readonly kind: "detail"; readonly about: Omit<Payload<"detailed">, "play"> & { what?: Flaw } }
-  | { readonly kind: "note"; readonly text: string }
-  /** A question for the lesson. */
-  | { readonly kind: "ask"; readonly text: string }
-  | { readonly kind: "end-well" }
-  | { readonly kind: "end"; readonly how: Payload<"ended">["how"] }
-  /** Goes on after all, where leaving was asked for. */
-  | { readonly kind: "stay" }
-  /** Stops everything at once. */
-  | { readonly kind: "hurts" }
-  /** That was a wrong touch: the session goes on. */
+  | { readonly kind: "detail"; readonly about: Omit<Payload<"detailed">, "play"> }
+  | { readonly kind: "end-well" };
+
+/** What the player does, by a key, the pedal, touch or a button. */
+export type PlayersInput =
+  | SessionInput
+  | PlayingInput
+  /** That it hurt was a wrong touch: the session goes on. */
   | { readonly kind: "slip" }
+  /** Whether the notes are hidden, and nobody has looked. */
   | { readonly kind: "from-memory"; readonly on: boolean };
 
 export const TIMERS = ["rest", "asked-again"] as const;

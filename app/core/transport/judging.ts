@@ -1,5 +1,5 @@
 import type { Verdict } from "~/core/gate";
-import { nextTempo } from "~/core/session";
+import { loopOf, nextTempo } from "~/core/session";
 import { isInTime, isOnlyFinished } from "./in-time";
 import { dropNext, follow, playFrom, playsOnInTime, silence } from "./loops";
 import { NERVOUS_MS, RESTART_SECONDS } from "./pace";
@@ -21,6 +21,12 @@ export function restart(turn: Turn): void {
   silence(turn);
   turn.go("stopped");
   if (canPlayOn(turn.stand)) playFrom(turn, turn.clock + RESTART_SECONDS);
+}
+
+/** Whether what sounds is still what is to be played: then nothing need stop. */
+export function staysAsItWas({ state: { transport, heard, stand } }: Turn): boolean {
+  const sounds = transport === "count-in" || transport === "play";
+  return transport === "stopped" || (sounds && heard?.of === loopOf(stand) && canPlayOn(stand));
 }
 
 export function rest(turn: Turn): void {

@@ -2,16 +2,16 @@ import { replay } from "~/core/session";
 import { unreachable } from "~/core/result";
 import * as decided from "./decisions";
 import type { Effect } from "./effect";
-import type { Input, Moment, PlayersInput, Timer } from "./input";
-import { endNow, judgeNow, settle } from "./judging";
+import type { Input, Moment, PlayingInput, SessionInput, Timer } from "./input";
+import { endNow, judgeNow, settle, staysAsItWas } from "./judging";
 import { playFrom, silence } from "./loops";
 import { marker } from "./markers";
 import { isPlaying, possible } from "./possible";
-import { canPlayOn } from "./question";
+import { canPlayOn, questionOf, type Question } from "./question";
 import type { TransportState } from "./state";
 import { Turn } from "./turn";
 
-function playersInput(turn: Turn, input: Exclude<PlayersInput, { kind: "slip" }>): void {
+function playersInput(turn: Turn, input: SessionInput | PlayingInput): void {
   switch (input.kind) {
     case "start":
       return decided.start(turn);
@@ -41,39 +41,28 @@ function playersInput(turn: Turn, input: Exclude<PlayersInput, { kind: "slip" }>
       return turn.set({ leaving: false });
     case "hurts":
       return endNow(turn, "pain");
-    case "from-memory":
-      return turn.set({ fromMemory: input.on });
     default:
       // In a session of tasks alone there is nothing that could be played another way.
       if (isPlaying(turn.state)) aboutPlaying(turn, input);
   }
 }
 
-type AboutPlaying = Exclude<
-  PlayersInput,
-  {
-    kind:
-      | "slip"
-      | "start"
-      | "pause"
-      | "toggle"
-      | "judge"
-      | "forward"
-      | "back"
-      | "undo"
-      | "task-done"
-      | "move-on"
-      | "note"
-      | "ask"
-      | "end"
-      | "stay"
-      | "hurts"
-      | "from-memory";
-  }
->;
+/** What asks for each answer: given twice, or too late, it answers nothing. */
+const ANSWERS: Readonly<Partial<Record<PlayingInput["kind"], readonly Question[]>>> = {
+  again: ["top", "left"],
+  lower: ["another-way"],
+  narrow: ["another-way"],
+  firm: ["another-way"],
+  decline: ["another-way"],
+  heed: ["advice"],
+  "decline-advice": ["advice"],
+};
 
-function aboutPlaying(turn: Turn, input: AboutPlaying): void {
+function aboutPlaying(turn: Turn, input: PlayingInput): void {
   const can = possible(turn.state);
+  const asked = ANSWERS[input.kind];
+  const question = questionOf(turn.state);
+  if (asked && !(question && asked.includes(question))) return;
   switch (input.kind) {
     case "nudge":
       return can[input.by < 0 ? "slower" : "faster"] ? decided.nudge(turn, input.by) : undefined;
@@ -122,7 +111,7 @@ function waited(turn: Turn, timer: Timer): void {
   const { transport, stand } = turn.state;
   switch (timer) {
     case "rest":
-      return transport === "resting" && stand.resting ? decided.endRest(turn) : undefined;
+      return transport === "resting" ? decided.restOver(turn) : undefined;
     case "asked-again":
       if (transport !== "asking" || !canPlayOn(stand)) return;
       turn.go("stopped");
@@ -136,17 +125,9 @@ function waited(turn: Turn, timer: Timer): void {
 function others(turn: Turn, events: TransportState["events"]): void {
   const before = turn.stand;
   turn.set({ events, stand: replay(before.plan, events), ready: true });
-  if (!turn.stand.ended) return settleIfMoved(turn);
+  if (!turn.stand.ended) return staysAsItWas(turn) ? undefined : settle(turn);
   silence(turn);
   turn.go("stopped");
-}
-
-function settleIfMoved(turn: Turn): void {
-  const { transport, heard, stand } = turn.state;
-  if (transport === "stopped") return;
-  const sounds = transport === "count-in" || transport === "play";
-  if (sounds && heard && canPlayOn(stand)) return;
-  settle(turn);
 }
 
 function dealWith(turn: Turn, input: Input): void {
@@ -166,6 +147,8 @@ function dealWith(turn: Turn, input: Input): void {
       return waited(turn, input.timer);
     case "quiet":
       return turn.set({ quiet: input.on });
+    case "from-memory":
+      return turn.set({ fromMemory: input.on });
     case "slip":
       return decided.slip(turn);
     default:

@@ -101,9 +101,10 @@ export class Ledger {
     const { events, unsent } = mergeEvents(stored, [
       ...new Map(here.map((each) => [each.id, each])).values(),
     ]);
-    await this.keep(unsent);
+    // Told before anything else is waited for: what is appended from here on comes behind them.
     this.events = events;
     this.options.onEvents(events);
+    await this.keep(unsent);
     return unsent;
   }
 
