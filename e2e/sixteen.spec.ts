@@ -54,7 +54,7 @@ async function practisesAll(page: Page, plays: number): Promise<Record<string, r
     seen.push(await told(page));
     played[SCHOOLS[(Number(bar) - 1) / BARS_EACH]!] = seen;
     if (part + 1 === SCHOOLS.length) break;
-    await page.getByRole("button", { name: /^On to/ }).click();
+    await page.getByRole("button", { name: /^Next: / }).click();
     await expect(page.locator("main")).toHaveAttribute("data-part", `${part + 1}`);
   }
   await expect(page.getByText("All kept")).toBeVisible();
