@@ -115,9 +115,7 @@ test(
     await page.addInitScript(() => localStorage.setItem("fidus-take-delay", "0.1"));
     await player.goesToTheStand(await teacher.setsToday({ start: 200, target: 240, clean: 2 }));
     const session = page.url().replace(/\/stand$/, "");
-    await player.button("Record the next play").click();
-    await player.button("Record it").click();
-    await expect(page.getByText(/^The next play is recorded/)).toBeVisible();
+    await player.recordsTheNextPlay();
     await player.starts();
     await player.playsThrough();
     const kept = page.waitForResponse(
@@ -155,9 +153,7 @@ test("a take that arrives while the next page is being made is shown on it", asy
     await new Promise((resolve) => setTimeout(resolve, 500));
     await route.fulfill({ response });
   });
-  await player.button("Record the next play").click();
-  await player.button("Record it").click();
-  await expect(page.getByText(/^The next play is recorded/)).toBeVisible();
+  await player.recordsTheNextPlay();
   await player.starts();
   await player.playsThrough();
   await player.marksClean();
@@ -214,9 +210,7 @@ test("a take whose sending was cut off goes on at the stand; one whose sound is 
   await player.goesToTheStand(await teacher.setsToday({ start: 200, target: 240, clean: 2 }));
   const stand = page.url();
   await page.route(/\/takes\//, (route) => route.abort());
-  await player.button("Record the next play").click();
-  await player.button("Record it").click();
-  await expect(page.getByText(/^The next play is recorded/)).toBeVisible();
+  await player.recordsTheNextPlay();
   await player.starts();
   await player.playsThrough();
   await player.marksClean();

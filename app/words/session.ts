@@ -38,7 +38,7 @@ export const session = {
     next: (name: string) => `Done. Next: ${name} →`,
     skipTo: (name: string) => `Next: ${name}`,
     finish: "Finish here",
-    remembers: "Enough of this for today. Next time starts from where you stopped.",
+    enough: "Enough of this for today",
     over: (minutes: number) => `Its ${minutes} min are over`,
     last: "Done. Finish →",
     minutesLeft: (left: number, of: number) =>

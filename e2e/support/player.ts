@@ -78,6 +78,13 @@ export class Player {
     await this.heldOnce(`main[data-plays="${this.plays}"]`);
   }
 
+  /** Has the next play recorded. */
+  async recordsTheNextPlay(): Promise<void> {
+    await this.button("Record the next play").click();
+    await this.button("Record it").click();
+    await expect(this.page.getByText(/^The next play is recorded/)).toBeVisible();
+  }
+
   async marksClean(): Promise<void> {
     await this.page.keyboard.press("PageDown");
   }

@@ -216,6 +216,9 @@ export function endRest(turn: Turn): void {
 }
 
 export function moveOn(turn: Turn): void {
+  // A finger that taps twice means one part, not two.
+  if (turn.at - turn.state.movedAt < NERVOUS_MS) return;
+  turn.set({ movedAt: turn.at });
   if (turn.stand.endingWell !== undefined) return endNow(turn, "ended-well");
   silence(turn);
   turn.go("stopped");

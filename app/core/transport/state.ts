@@ -43,6 +43,8 @@ export interface TransportState {
   readonly fromMemory: boolean;
   /** When a verdict was pressed last, in milliseconds since 1970. */
   readonly judgedAt: number;
+  /** When it was gone on to another part last, or asked to. */
+  readonly movedAt: number;
   readonly heard: Loop | undefined;
   /** It follows the one that is heard. */
   readonly next: Loop | undefined;
@@ -69,6 +71,7 @@ export const closedTransport = (
   leaving: false,
   fromMemory: false,
   judgedAt: 0,
+  movedAt: 0,
   heard: undefined,
   next: undefined,
   last: undefined,

@@ -1,5 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import { currentBlock, progressNow, type SessionPlan } from "~/core/session";
+import { bpm } from "~/core/units";
 import { isOnlyFinished, questionOf } from ".";
 import { inTime, planOf } from "~/core/session/test/plans";
 import { World } from "./test/world";
@@ -121,7 +122,63 @@ describe("another way on the first rung", () => {
   });
 });
 
+describe("an answer", () => {
+  const flawedTwice = { plays: 2, then: "ask", steps: 1, seconds: 60 };
+
+  test("that is pressed twice counts once, and one to nothing asked counts nothing", () => {
+    const world = stand(planOf([{ start: 80, ladder: { afterFlawed: flawedTwice, start: 60 } }]));
+    for (let n = 1; n <= 2; n++) world.until(plays(n)).does({ kind: "judge", verdict: "flawed" });
+    world.settles().send({ kind: "lower" });
+    const { state } = world;
+    world.send({ kind: "lower" }).send({ kind: "decline" }).send({ kind: "again" });
+    expect(world.state).toBe(state);
+  });
+
+  test("leaves a moment before the next count-in", () => {
+    const world = stand(planOf([{ ladder: { afterFlawed: flawedTwice } }]));
+    for (let n = 1; n <= 2; n++) world.until(plays(n)).does({ kind: "judge", verdict: "flawed" });
+    world.settles().send({ kind: "decline" });
+    expect(world.state.heard!.start - world.clock).toBeCloseTo(0.8);
+  });
+});
+
+test("on to the next part, tapped twice, is one part", () => {
+  const world = new World(planOf([{}, {}, {}]));
+  world.send({ kind: "start" }).send({ kind: "move-on" }).send({ kind: "move-on" });
+  expect(world.state.stand.part).toBe(1);
+  expect(world.does({ kind: "move-on" }).state.stand.part).toBe(2);
+});
+
+describe("what is known of a play", () => {
+  test("hidden notes chosen before the stand is there", () => {
+    const world = new World(planOf([{}]), [], [{ kind: "from-memory", on: true }]);
+    world.does({ kind: "start" }).until(plays(1));
+    expect(world.state.stand.plays[0]).toMatchObject({ fromMemory: true });
+  });
+
+  test("how evenly it was tapped along, a constant lag left out; the count-in is none of it", () => {
+    const spread = (taps: (beats: readonly number[]) => readonly number[]) => {
+      const world = stand().until(playing);
+      const { map } = world.state.heard!;
+      const beats = map.bars.filter(({ part }) => part === "play").flatMap((bar) => bar.beats);
+      for (const at of taps(beats)) world.send({ kind: "tap", at });
+      return world.until(plays(1)).state.stand.plays[0]!.spread;
+    };
+    const late = (at: number, i: number) => at + 0.05 + (i % 2 ? 0.015 : -0.015);
+    expect(spread((beats) => beats.map(late))).toBeCloseTo(16.04, 1);
+    expect(spread(() => [0, 0.5])).toBeUndefined();
+    expect(spread(() => [])).toBeUndefined();
+  });
+});
+
 describe("the sound", () => {
+  test("is not opened by a rest that ends by itself: browsers want a press for that", () => {
+    const world = new World(planOf([{}])).does({ kind: "rest", seconds: 10 });
+    world.until(({ transport }) => transport === "stopped");
+    expect(world.state).toMatchObject({ sound: "closed" });
+    expect(world.state.stand.resting).toBeUndefined();
+  });
+
   test("that doesn't open says so, and a second press tries again", () => {
     const world = new World(planOf([{}]));
     world.send({ kind: "start" }).send({ kind: "sound-failed" });
@@ -169,6 +226,15 @@ describe("the end", () => {
     expect(questionOf(world.state)).toBe("slow-end");
     world.does({ kind: "forward" }).until(plays(2)).does({ kind: "judge", verdict: "clean" });
     expect(world.state.stand.ended).toBe("ended-well");
+  });
+
+  test("an event of another window that moves the tempo starts the play anew", () => {
+    const world = stand().until(playing);
+    const id = "00000000-0000-4000-8000-000000009999";
+    const set = { kind: "tempo-set", payload: { tempo: bpm(72) } } as const;
+    world.kept.push({ ...set, id, seq: world.kept.length, at: world.at });
+    world.send({ kind: "events", events: world.kept });
+    expect(world.state).toMatchObject({ transport: "count-in", heard: { tempo: 72 } });
   });
 
   test("an event of another window comes in: what sounds follows it", () => {

@@ -15,12 +15,12 @@ import styles from "./bottom-fields.module.css";
 export function AnotherWay() {
   const { view, send } = useStand();
   const { offer } = words.stand;
-  const { plan, state: block } = currentBlock(view.state);
+  const { plan, state: block } = currentBlock(view.stand);
   const below = tempoBelow(block);
-  const tense = offersForTension(view.state);
+  const tense = offersForTension(view.stand);
   // Cramp means too fast: then smaller is no answer.
-  const narrow = tense ? undefined : barsWhereItFailed(view.state);
-  const firm = firmingOffered(view.state);
+  const narrow = tense ? undefined : barsWhereItFailed(view.stand);
+  const firm = firmingOffered(view.stand);
   const isSlower = below !== undefined && below < block.tempo;
   const told = plan.ladder.hidden || !isSlower ? undefined : below;
   return (

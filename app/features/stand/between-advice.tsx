@@ -8,9 +8,9 @@ import styles from "./bottom-fields.module.css";
 export function BetweenAdvice() {
   const { view, send } = useStand();
   const { advice, offer } = words.stand;
-  const found = betweenPlays(view.state);
+  const found = betweenPlays(view.stand);
   if (!found) return null;
-  const { hidden } = currentBlock(view.state).plan.ladder;
+  const { hidden } = currentBlock(view.stand).plan.ladder;
   return (
     <section className={styles.choice} aria-live="polite">
       <h2>{advice.title[found.kind]}</h2>

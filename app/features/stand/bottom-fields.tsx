@@ -22,7 +22,7 @@ function BottomFields() {
   useEffect(() => {
     if (usable && document.activeElement === document.body) start.current?.focus();
   }, [usable]);
-  const { state, transport } = view;
+  const { stand: state, transport } = view;
   const question = questionOf(view);
   if (question === "rest") return <RestClock resting={state.resting!} />;
   if (question === "slow-end") return <SlowEnd />;
@@ -61,6 +61,7 @@ function BottomFields() {
               ? words.stand.goOn
               : words.stand.start
             : words.stand.opening}
+          {view.sound === "failed" && <small role="alert">{words.stand.noSound}</small>}
         </button>
       ) : (
         <div className={styles.middle}>
@@ -93,7 +94,7 @@ const waitsForTaps = (state: StandState): boolean =>
   rungNow(currentBlock(state).state).gate.some(({ kind }) => kind === "timing");
 
 function phaseWord(view: StandView, position: Position | undefined): string {
-  const { state, transport } = view;
+  const { stand: state, transport } = view;
   const { stand } = words;
   // Two verdicts were taken back: the earlier play is asked about first.
   if (transport === "asking" && state.alsoPending) return stand.playBefore;

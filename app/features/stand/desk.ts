@@ -73,7 +73,7 @@ export class StandDesk {
 
   private seen(): StandView {
     const { sending, keeps } = this.ports.store;
-    return { ...this.state, state: this.state.stand, sending, keeps };
+    return { ...this.state, sending, keeps };
   }
 
   /** Draws the stand as it is now; what is to be written for that is on disk first. */
@@ -113,12 +113,10 @@ export class StandDesk {
     this.state = next.state;
     for (const effect of next.effects) this.perform(effect);
     // Only a verdict that is waited for is drawn at once.
-    const judged = next.effects.find(
-      (effect) => effect.kind === "write" && effect.event.kind === "judged",
-    );
-    const asked = before.transport !== "play" && before.stand.pending !== undefined;
-    if (asked && judged?.kind === "write" && judged.event.kind === "judged") {
-      this.marked.set(judged.event.payload.verdict);
+    if (before.transport === "play" || before.stand.pending === undefined) return;
+    for (const effect of next.effects) {
+      if (effect.kind !== "write" || effect.event.kind !== "judged") continue;
+      this.marked.set(effect.event.payload.verdict);
     }
   }
 

@@ -36,7 +36,7 @@ function shareOfBar({ fromBar, toBar, startBeat, endBeats }: Segment, bar: numbe
 export function StandBars(props: StandBarsProps) {
   const { music, notesShown, onNotesShown, byHeart } = props;
   const { view } = useStand();
-  const { state } = view;
+  const { stand: state } = view;
   const { state: block } = currentBlock(state);
   const flawed = flawedPlay(state);
   const { segment, extent } = block;
@@ -101,7 +101,7 @@ function Telling({ flawed }: TellingProps) {
 /** On which beat of the bar that was told it failed. */
 function Beats({ flawed }: TellingProps) {
   const { view, send } = useStand();
-  const bars = barsWithAround(currentBlock(view.state).plan);
+  const bars = barsWithAround(currentBlock(view.stand).plan);
   const told = bars.find(({ number }) => number === flawed.bar);
   if (!told) return null;
   const { number: bar, metre } = told;
@@ -126,7 +126,7 @@ function Beats({ flawed }: TellingProps) {
 /** The bars to play; the one that is heard is marked. After a flawed play, a tap says where. */
 function BarRow() {
   const { view, send, position } = useStand();
-  const { state } = view;
+  const { stand: state } = view;
   const { plan, state: block } = currentBlock(state);
   const flawed = flawedPlay(state);
   const here = position?.bar.part === "play" ? position.bar.number : undefined;

@@ -62,7 +62,7 @@ function useSteps(plan: Block, { rungs, passed, rung: now, toppedOut }: BlockSta
 /** The number, what is played, the count, the staircase, and the bars. */
 export function StandFigure(props: StandBarsProps) {
   const { view, send, position } = useStand();
-  const { state } = view;
+  const { stand: state } = view;
   const { plan, state: block } = currentBlock(state);
   const tempo = nextTempo(state);
   const hidden = plan.ladder.hidden && !block.toppedOut;

@@ -27,7 +27,7 @@ interface StandNotesProps {
 /** The music to play; the bar that is heard is marked. After a flawed play, a tap says where. */
 export function StandNotes({ music, hidden, hiddenBars }: StandNotesProps) {
   const { view, send, position } = useStand();
-  const { state } = view;
+  const { stand: state } = view;
   const { plan, state: block } = currentBlock(state);
   const segment = heardSegment(plan, block.segment);
   const ref = useRef<HTMLDivElement>(null);

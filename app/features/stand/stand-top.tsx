@@ -26,13 +26,13 @@ export function StandTop(props: StandTopProps) {
   const { view } = useStand();
   const { home, onHelp, onward, take, volume, onVolume } = props;
   const { dark, toggle } = useScheme();
-  const { plan, state } = currentBlock(view.state);
-  const task = taskNow(view.state);
-  const parts = partsOf(view.state.plan);
-  const { said } = partNow(view.state);
+  const { plan, state } = currentBlock(view.stand);
+  const task = taskNow(view.stand);
+  const parts = partsOf(view.stand.plan);
+  const { said } = partNow(view.stand);
   const listenFor = said?.listenFor || (task ? "" : plan.focus);
   const focuses = said?.focuses.map((each) => words.focuses[each as Focus]).join(", ");
-  const note = view.state.plan.easyAgain ? words.stand.easyAgain : said?.note;
+  const note = view.stand.plan.easyAgain ? words.stand.easyAgain : said?.note;
   return (
     <header className={styles.top}>
       <div className={styles.what}>
@@ -40,7 +40,7 @@ export function StandTop(props: StandTopProps) {
         <span>
           {parts.length > 1 && (
             <>
-              {words.part.of(view.state.part + 1, parts.length)}
+              {words.part.of(view.stand.part + 1, parts.length)}
               {task ? "" : " · "}
             </>
           )}
@@ -56,7 +56,7 @@ export function StandTop(props: StandTopProps) {
         )}
       </div>
       {!task && (
-        <Minutes played={Math.floor(state.activeSeconds / 60)} of={partNow(view.state).minutes} />
+        <Minutes played={Math.floor(state.activeSeconds / 60)} of={partNow(view.stand).minutes} />
       )}
       <div className={styles.onward}>{onward}</div>
       <SentNote />

@@ -101,7 +101,7 @@ function OpenStand({
     plan.opening && stored.length === 0 ? "opening" : undefined,
   );
   const navigate = useNavigate();
-  const { state, transport } = view;
+  const { stand: state, transport } = view;
   const running = transport !== "stopped";
   const position = usePosition(desk, running);
   useAwake(running);

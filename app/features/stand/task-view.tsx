@@ -16,7 +16,7 @@ interface TaskViewProps {
 }
 
 /** Seconds that a task has taken; it goes on while nothing happens on the page. */
-function useTaskSeconds({ state, events }: StandView): number {
+function useTaskSeconds({ stand: state, events }: StandView): number {
   const [now, setNow] = useState<number | undefined>(undefined);
   useEffect(() => {
     const tick = () => setNow(Date.now());
@@ -32,12 +32,12 @@ function useTaskSeconds({ state, events }: StandView): number {
 const nameOf = (view: StandView, part: Part): string =>
   part.block === null
     ? words.block[part.kind].name
-    : view.state.plan.blocks[part.block]!.pieceTitle;
+    : view.stand.plan.blocks[part.block]!.pieceTitle;
 
 /** A part without a click: what to do, how long, and one field to say that it is done. */
 export function TaskView({ along, alongAddress }: TaskViewProps) {
   const { view, send, usable } = useStand();
-  const { state } = view;
+  const { stand: state } = view;
   const task = taskNow(state)!;
   const seconds = useTaskSeconds(view);
   const left = Math.max(0, Math.ceil(task.minutes - seconds / 60));
@@ -73,7 +73,7 @@ export function TaskView({ along, alongAddress }: TaskViewProps) {
 /** Enough of this part at any rung: on to the next one, or the end. */
 export function NextPart() {
   const { view, send, usable } = useStand();
-  const { state } = view;
+  const { stand: state } = view;
   const next = partsOf(state.plan)[state.part + 1];
   // Where it is over anyway, the offers lead on.
   const over = ["top", "left", "slow-end"].includes(questionOf(view) ?? "");
@@ -83,7 +83,7 @@ export function NextPart() {
     <Press
       size="small"
       disabled={!usable}
-      title={words.part.remembers}
+      title={words.part.enough}
       onClick={() => send({ kind: "move-on" })}
     >
       {next ? words.part.skipTo(nameOf(view, next)) : words.part.finish}

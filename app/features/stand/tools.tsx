@@ -34,7 +34,7 @@ export function Tools({ onNote, onTap, onBetween }: ToolsProps) {
   const { stand } = words;
   const can = possible(view);
   // During a task there is no tempo to change and no rung to repeat.
-  const task = taskNow(view.state) !== undefined && view.state.endingWell === undefined;
+  const task = taskNow(view.stand) !== undefined && view.stand.endingWell === undefined;
   const undo = { label: stand.undo, icon: <Undo2 size={SIZE} />, tool: "undo" } as const;
   const about = [
     { label: stand.slower, icon: <Minus size={SIZE} />, tool: "slower" },

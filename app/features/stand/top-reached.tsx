@@ -13,7 +13,7 @@ interface OnwardProps {
 export function TopReached() {
   const { view } = useStand();
   const { top } = words.stand;
-  const { plan, state: block } = currentBlock(view.state);
+  const { plan, state: block } = currentBlock(view.stand);
   const phase = plan.ladder.phases[rungNow(block).phase]!;
   const { target } = spanOf(plan.ladder, phase);
   const { tempo, firms } = natureOf(phase.school.name);
@@ -67,7 +67,7 @@ export function SlowEnd() {
 function Onward({ again }: OnwardProps) {
   const { view, send } = useStand();
   const { top } = words.stand;
-  const { state } = view;
+  const { stand: state } = view;
   const next = partsOf(state.plan)[state.part + 1];
   return (
     <div className={styles.buttons} data-offers>

@@ -6,7 +6,7 @@ import { lastTakeChoice } from "./take-choice-kept";
 import type { StandView } from "./view";
 
 /** Going on in time, what follows is sent ahead while one plays: that must be known before. */
-export const plannedNow = ({ state, transport }: StandView): PlannedTake | undefined =>
+export const plannedNow = ({ stand: state, transport }: StandView): PlannedTake | undefined =>
   plannedTake(state, transport === "play" && isInTime(state));
 
 interface PlannedTakeProps {
@@ -22,7 +22,7 @@ interface PlannedTakeProps {
 /** Where the plan says that a run is recorded, it is, without a press. */
 export function usePlannedTake({ view, desk, free, trial, ask }: PlannedTakeProps): void {
   const planned = plannedNow(view);
-  const { state, transport } = view;
+  const { stand: state, transport } = view;
   const asked = useRef(new Set<string>());
   const isDue = planned?.before === 0;
   const key = planned && free ? `${state.blockIndex} ${isDue}` : undefined;

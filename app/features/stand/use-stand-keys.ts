@@ -46,7 +46,7 @@ function barsNow(state: StandState): readonly [number, number] {
 /** Every key of the stand. */
 export function useStandKeys(options: StandKeysOptions): void {
   const { view, send, desk, usable, enabled, letters } = options;
-  const { state } = view;
+  const { stand: state } = view;
   const act = (action: () => unknown) => () => void (usable && action());
   /** For what has no meaning during a task. */
   const atBlock = (action: () => unknown) => act(() => taskNow(state) === undefined && action());

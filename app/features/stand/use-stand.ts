@@ -11,10 +11,11 @@ interface StandOptions extends BrowserOptions {
 }
 
 /** Before the browser has opened its store: what the server knew. */
-function serverView({ plan, stored }: StandOptions): StandView {
-  const closed = closedTransport(plan, stored);
-  return { ...closed, state: closed.stand, sending: "sent", keeps: true };
-}
+const serverView = ({ plan, stored }: StandOptions): StandView => ({
+  ...closedTransport(plan, stored),
+  sending: "sent",
+  keeps: true,
+});
 
 const nothing = () => () => undefined;
 

@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import { ALMOST, isClean, type Counter, type GateCost, type GateRule } from "../rule";
+import { isClean, type Counter, type GateCost, type GateRule } from "../rule";
 import { absorbed } from "./chain";
 import { plays } from "./numbers";
 
@@ -15,7 +15,7 @@ class Row implements Counter {
   constructor(private readonly rule: InARow) {}
 
   get holds() {
-    return this.count >= this.rule.plays - ALMOST;
+    return this.count >= this.rule.plays;
   }
 
   play(play: Parameters<Counter["play"]>[0]) {

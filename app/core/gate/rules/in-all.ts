@@ -1,27 +1,10 @@
 import * as v from "valibot";
-import { ALMOST, isClean, type Counter, type GateCost, type GateRule } from "../rule";
+import { isClean, type GateCost, type GateRule } from "../rule";
 import { plays } from "./numbers";
+import { Tally } from "./tally";
 
 const schema = v.object({ kind: v.literal("in-all"), plays });
 type InAll = v.InferOutput<typeof schema>;
-
-class All implements Counter {
-  count = 0;
-  constructor(private readonly rule: InAll) {}
-
-  get holds() {
-    return this.count >= this.rule.plays - ALMOST;
-  }
-
-  play(play: Parameters<Counter["play"]>[0]) {
-    if (isClean(play)) this.count++;
-    return this.holds;
-  }
-
-  reset() {
-    this.count = 0;
-  }
-}
 
 /** r clean in all: the negative binomial, E = r / p, Var = r (1 − p) / p². */
 export const cleanInAll = (r: number, p: number): GateCost => ({
@@ -34,7 +17,7 @@ export const inAll = {
   schema,
   first: (count) => ({ kind: "in-all", plays: count }),
   needed: (rule) => rule.plays,
-  counter: (rule) => new All(rule),
+  counter: (rule) => new Tally(rule.plays, isClean),
   cost: (rule, p) => cleanInAll(rule.plays, p),
   rough: (rule, p) => cleanInAll(rule.plays, p).mean,
 } satisfies GateRule<InAll>;

@@ -11,73 +11,64 @@ const schema = v.object({
 });
 type Minutes = v.InferOutput<typeof schema>;
 
-/** The latest plays that fill the minutes with playing; all of them where they don't. */
-class Latest implements Counter {
-  private plays: JudgedPlay[] = [];
-  private from = 0;
-  private clean = 0;
-  private seconds = 0;
-  constructor(private readonly rule: Minutes) {}
+/** Minutes of the plays that are looked at, and how many of those were clean. */
+abstract class Filled implements Counter {
+  protected looked = 0;
+  protected clean = 0;
+  protected seconds = 0;
+  constructor(protected readonly rule: Minutes) {}
 
   get count() {
     return this.seconds / 60;
   }
 
   get holds() {
-    const looked = this.plays.length - this.from;
-    return holds(this.rule, this.seconds, looked === 0 ? 0 : this.clean / looked);
+    const { minutes: asked, percent } = this.rule;
+    const share = this.looked === 0 ? 0 : this.clean / this.looked;
+    return this.seconds >= asked * 60 - ALMOST && share * 100 >= percent - ALMOST;
   }
 
-  play(play: JudgedPlay) {
-    this.plays.push(play);
-    this.seconds += playingOf(play);
-    if (isClean(play)) this.clean++;
-    const enough = this.rule.minutes * 60 - ALMOST;
-    for (;;) {
-      const oldest = this.plays[this.from]!;
-      const without = this.seconds - playingOf(oldest);
-      if (without < enough) return this.holds;
-      this.seconds = without;
-      if (isClean(oldest)) this.clean--;
-      this.from++;
-    }
-  }
+  abstract play(play: JudgedPlay): boolean;
 
   reset() {
-    this.plays = [];
-    this.from = this.clean = this.seconds = 0;
+    this.looked = this.clean = this.seconds = 0;
   }
 }
 
 const playingOf = ({ seconds, playing }: JudgedPlay): number => playing ?? seconds;
 
-const holds = ({ minutes: asked, percent }: Minutes, seconds: number, share: number): boolean =>
-  seconds >= asked * 60 - ALMOST && share * 100 >= percent - ALMOST;
-
-/** Under the first rules: all plays of the rung, with their count-ins. */
-class WholeRung implements Counter {
-  private all = 0;
-  private clean = 0;
-  private seconds = 0;
-  constructor(private readonly rule: Minutes) {}
-
-  get count() {
-    return this.seconds / 60;
-  }
-
-  get holds() {
-    return holds(this.rule, this.seconds, this.all === 0 ? 0 : this.clean / this.all);
-  }
+/** The latest plays that fill the minutes with playing; all of them where they don't. */
+class Latest extends Filled {
+  private plays: JudgedPlay[] = [];
 
   play(play: JudgedPlay) {
-    this.all++;
+    this.plays.push(play);
+    this.looked++;
+    this.seconds += playingOf(play);
     if (isClean(play)) this.clean++;
-    this.seconds += play.seconds;
-    return this.holds;
+    for (;;) {
+      const oldest = this.plays[this.plays.length - this.looked]!;
+      const without = this.seconds - playingOf(oldest);
+      if (without < this.rule.minutes * 60 - ALMOST) return this.holds;
+      this.seconds = without;
+      if (isClean(oldest)) this.clean--;
+      this.looked--;
+    }
   }
 
-  reset() {
-    this.all = this.clean = this.seconds = 0;
+  override reset() {
+    super.reset();
+    this.plays = [];
+  }
+}
+
+/** Under the first rules: all plays of the rung, with their count-ins. */
+class WholeRung extends Filled {
+  play(play: JudgedPlay) {
+    this.looked++;
+    this.seconds += play.seconds;
+    if (isClean(play)) this.clean++;
+    return this.holds;
   }
 }
 

@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import { ALMOST, isClean, type Counter, type GateRule } from "../rule";
+import { isClean, type Counter, type GateRule } from "../rule";
 import { cleanInAll } from "./in-all";
 import { plays } from "./numbers";
 
@@ -38,7 +38,7 @@ class Window implements Counter {
   }
 
   get holds() {
-    return this.count >= this.rule.plays - ALMOST;
+    return this.count >= this.rule.plays;
   }
 
   play(play: Parameters<Counter["play"]>[0]) {

@@ -42,11 +42,14 @@ export class World {
   constructor(
     readonly plan: SessionPlan,
     stored: readonly SessionEvent[] = [],
+    /** What comes before the device has told what it kept. */
+    early: readonly Input[] = [],
   ) {
     this.kept = [...stored];
     this.made = 10_000 * stored.length;
     this.before = stored.filter(({ kind }) => kind === "played").length;
     this.state = closedTransport(plan, stored);
+    for (const input of early) this.send(input);
     this.send({ kind: "events", events: stored });
   }
 
