@@ -33,7 +33,7 @@ export const accessWords = {
     linkOut: (day: string, used: string | undefined) =>
       used ? `A link from ${day}, last used on ${used}.` : `A link from ${day}, not used yet.`,
     linkMake: "Make a link",
-    linkAnew: "Make a new one; the old one ends",
+    linkAnew: "Replace link",
     linkOnce: "It is shown only now. Let the student scan it, or copy it.",
     revoke: "Withdraw link",
     revokeTold: "Withdrawing or replacing the link also signs out every device that used it.",
@@ -45,8 +45,8 @@ export const accessWords = {
     calendarLead:
       "Calendar programs can subscribe to it. Whoever has the address sees this week's practice.",
     calendarMake: "Make an address",
-    calendarAnew: "Make a new one; the old one ends",
-    calendarEnd: "End it",
+    calendarAnew: "Replace address",
+    calendarEnd: "Withdraw address",
     everywhere: "Sign out on all devices",
     everywhereDone: "Signed out everywhere.",
     parents: "Parents",

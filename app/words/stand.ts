@@ -230,7 +230,7 @@ export const stand = {
         "←  PageUp",
         "flawed; while playing: stop here; where another way is offered: lower, or rest",
       ],
-      ["Space", "start, pause"],
+      ["Space", "start, pause; where the stand asks: go on"],
       ["U  Backspace", "undo"],
       ["↑  ↓", "a little faster, a little slower; among offers: choose, Enter takes it"],
       ["F1 … F4", "an offer by its place"],
