@@ -79,7 +79,7 @@ describe("the demo music room", () => {
 
   test("shows someone silent, someone sore, someone stuck and someone thriving", async () => {
     expect(kinds("Petra")).toEqual(["silent"]);
-    expect(kinds("Yusuf")).toEqual(["pain"]);
+    expect(kinds("Yusuf")[0]).toBe("pain");
     expect(kinds("Bram")).toContain("stuck");
     const { passages } = await studentPage(services, studioId, line("Ines").id);
     expect(passages.map(({ state }) => state)).toContain("safe");

@@ -43,16 +43,17 @@ export function rungAfter(
   return rungs.slice(last + 1).find((rung) => !rung.task?.listed || !passed.has(rung.index));
 }
 
-/** Of the first tempo, where a step below it would be less. */
-const LEAST_OF_FIRST = 0.5;
+/** Of the ladder's own start: nothing slower is offered. */
+const LEAST_OF_START = 0.5;
 
 /**
- * Slower than the first rung, in bpm: its tempo less the step that follows it, then half of it;
- * undefined where that is what is played already.
+ * Slower than today's first rung, in bpm: its tempo less the step that follows it, then half of the
+ * `start` that is set with the ladder; undefined where that is what is played already. (Half of
+ * today's first tempo would halve again from day to day where today starts where it ended.)
  */
-export function belowFirst(rungs: readonly Rung[], played: Bpm): Bpm | undefined {
+export function belowFirst(rungs: readonly Rung[], played: Bpm, start: Bpm): Bpm | undefined {
   const first = rungs[0]!.tempo;
-  const half = nearestPlayable(first * LEAST_OF_FIRST);
+  const half = nearestPlayable(start * LEAST_OF_START);
   const step = (rungs.find(({ tempo }) => tempo > first)?.tempo ?? first) - first;
   const less = step > 0 ? nearestPlayable(Math.max(half, first - step)) : half;
   return [less, half].find((tempo) => tempo < played);

@@ -155,23 +155,29 @@ export function skipping(plan: Block, block: BlockState): BlockState {
 }
 
 /** Where so many rungs lower lies: a rung before, or below the first a tempo of its own. */
-function lowerThan(block: BlockState, steps: number): Rung | Bpm | undefined {
+function lowerThan(plan: Block, block: BlockState, steps: number): Rung | Bpm | undefined {
   const { rungs, rung: index, tempo, rules } = block;
   const rung = rungBefore(rungs, index, tempo, steps);
   const isBefore = rung !== undefined && (rung.index < index || rung.tempo < tempo);
-  return isBefore || rules === 1 ? rung : belowFirst(rungs, tempo);
+  return isBefore || rules === 1 ? rung : belowFirst(rungs, tempo, plan.ladder.start);
 }
 
 export function lowering(plan: Block, block: BlockState, steps: number): BlockState {
-  const lower = lowerThan(block, steps);
+  const lower = lowerThan(plan, block, steps);
   if (lower === undefined) return block;
   if (typeof lower === "number") return atTempo(block, lower);
   return toRung(plan, { ...block, toppedOut: false }, lower);
 }
 
+/** Lowered by the ladder itself, not by the player: on the first rung it holds, counted afresh. */
+export function falling(plan: Block, block: BlockState, steps: number): BlockState {
+  const holds = typeof lowerThan(plan, block, steps) !== "object";
+  return holds ? atTempo(block, block.tempo) : lowering(plan, block, steps);
+}
+
 /** The tempo of the play that comes after one step lower, in bpm; undefined at the lowest. */
-export function tempoBelow(block: BlockState): Bpm | undefined {
-  const lower = lowerThan(block, 1);
+export function tempoBelow(plan: Block, block: BlockState): Bpm | undefined {
+  const lower = lowerThan(plan, block, 1);
   return typeof lower === "object" ? lower.tempo : lower;
 }
 

@@ -6,6 +6,7 @@ import {
   counting,
   firming,
   gatePassed,
+  falling,
   lowering,
   narrowing,
   openBlock,
@@ -134,7 +135,7 @@ function anotherWay(state: StandState): StandState {
     case "ask":
       return state;
     case "lower":
-      return withBlock(state, lowering(plan, block, steps));
+      return withBlock(state, falling(plan, block, steps));
     case "cut": {
       // Nobody has said where: then it is asked after all.
       const where = barsWhereItFailed(state);

@@ -116,7 +116,10 @@ class SimulatedPlayer {
       this.wait(this.state.resting.seconds);
       this.emit("rest-ended", {});
     }
-    if (offersAnotherWay(this.state)) this.emit("lowered", { steps: 1 });
+    if (!offersAnotherWay(this.state)) return;
+    // On the first rung it is tried again: only a person decides to go below what was set.
+    if (currentBlock(this.state).state.rung > 0) this.emit("lowered", { steps: 1 });
+    else this.emit("offer-declined", {});
   }
 
   private get isThrough(): boolean {

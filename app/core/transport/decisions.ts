@@ -106,7 +106,8 @@ export function back(turn: Turn): void {
   if (justJudged(turn)) return;
   if (question === "another-way") {
     // Below the lowest there is only a rest.
-    if (tempoBelow(turn.block.state) === undefined) return takeRest(turn, REST_SECONDS);
+    if (tempoBelow(turn.block.plan, turn.block.state) === undefined)
+      return takeRest(turn, REST_SECONDS);
     return answer(turn, "lowered", { steps: 1 });
   }
   if (question === "advice") return heed(turn);

@@ -115,6 +115,21 @@ describe("another way on the first rung", () => {
     expect(world.state.transport).toBe("resting");
   });
 
+  test("today begins where yesterday went down to: nothing is slower than half of what was set", () => {
+    const afterFlawed = { plays: 2, then: "ask", steps: 1, seconds: 60 };
+    const world = stand(planOf([{ start: 30, ladder: { afterFlawed, start: 60 } }]));
+    for (const n of [1, 2]) world.until(plays(n)).does({ kind: "judge", verdict: "flawed" });
+    world.settles().does({ kind: "back" });
+    expect(world.state.transport).toBe("resting");
+  });
+
+  test("a ladder that goes lower by itself holds on its first rung", () => {
+    const afterFlawed = { plays: 2, then: "lower", steps: 1, seconds: 60 };
+    const world = stand(planOf([{ ladder: { afterFlawed } }]));
+    for (const n of [1, 2]) world.until(plays(n)).does({ kind: "judge", verdict: "flawed" });
+    expect(blockOf(world)).toMatchObject({ rung: 0, tempo: 60, flawedOnRung: 0 });
+  });
+
   test("passed below its start, the ladder begins with its first rung", () => {
     const world = twiceFlawed().does({ kind: "lower" });
     for (const n of [3, 4]) world.until(plays(n)).does({ kind: "judge", verdict: "clean" });

@@ -16,7 +16,7 @@ export function AnotherWay() {
   const { view, send } = useStand();
   const { offer } = words.stand;
   const { plan, state: block } = currentBlock(view.stand);
-  const below = tempoBelow(block);
+  const below = tempoBelow(plan, block);
   const tense = offersForTension(view.stand);
   // Cramp means too fast: then smaller is no answer.
   const narrow = tense ? undefined : barsWhereItFailed(view.stand);
