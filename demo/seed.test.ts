@@ -15,7 +15,7 @@ import { weekPage } from "~/server/cases/student-week";
 import { todayPage } from "~/server/cases/today";
 import { weekOf } from "~/server/cases/week";
 import { ownIds, withOwnIds } from "~/server/archive/ids";
-import { servicesOver } from "~/server/test/room";
+import { servicesOver } from "~/server/test/services-over";
 import { outAndIn } from "~/server/test/round-trip";
 import type { Services } from "~/server/services";
 import { ROOM } from "./scenario";

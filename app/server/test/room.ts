@@ -1,4 +1,3 @@
-import { randomUUID } from "node:crypto";
 import { afterAll, expect } from "@jest/globals";
 import { aLadder } from "~/core/ladder/test/fixtures";
 import { EventWriter, NOON } from "~/core/session/test/event-writer";
@@ -8,10 +7,7 @@ import { addPiece, readPieceForm } from "../cases/add-piece";
 import { openRoom } from "../cases/open-room";
 import { cutPassage, setLadder } from "../cases/passages";
 import { passagePart, startSession } from "../cases/start-session";
-import { takesAside } from "./takes-aside";
-import { readRoomHere } from "../archive/read-in-thread";
-import { workHere } from "../score/work";
-import type { Services } from "../services";
+import { servicesOver } from "./services-over";
 
 export { EventWriter, NOON };
 
@@ -40,16 +36,6 @@ export const ladder = (change: object = {}) =>
   });
 
 /** What use cases are given, over a database and at a time. */
-export const servicesOver = (db: Database, now: () => number): Services => ({
-  db,
-  now,
-  newId: randomUUID,
-  scores: workHere(),
-  readRoom: readRoomHere,
-  print: () => Promise.reject(new Error("Nothing is printed here.")),
-  takes: takesAside(),
-});
-
 /** One database for all the rooms of a test file: each test has a room of its own in it. */
 let house: Promise<Database> | undefined;
 afterAll(async () => (await house)?.close());
