@@ -1,7 +1,7 @@
 import * as v from "valibot";
 import { LADDER_DEFAULTS, ladderSchema, staircase } from "~/core/ladder";
 import { afterDay, daysLater, estimateOf, firstLevel } from "~/core/record";
-import { replay, sessionPlanSchema, type SessionEvent } from "~/core/session";
+import { planOf, replay, rolledBlockSchema, type SessionEvent } from "~/core/session";
 import { bpm } from "~/core/units";
 
 export interface Figure {
@@ -35,10 +35,9 @@ const ladder = v.parse(ladderSchema, {
   hidden: false,
 });
 const bars = [1, 2, 3, 4].map((number) => ({ number, metre: { beats: 4, unit: 4 } as const }));
-const plan = v.parse(sessionPlanSchema, {
-  version: 1,
+const plan = planOf({
   noVerdict: "wait",
-  blocks: [
+  blocks: v.parse(v.array(rolledBlockSchema), [
     {
       passageId: uuid(1),
       pieceTitle: "Bench",
@@ -53,7 +52,7 @@ const plan = v.parse(sessionPlanSchema, {
       start: 10,
       ladder,
     },
-  ],
+  ]),
 });
 
 /** Ten thousand events: plays with verdicts, now and then an undo. */

@@ -68,7 +68,7 @@ async function playAYear(db: Database, studioId: string, personId: string, passa
   );
   // The least that a session can be: reading the room in looks at each.
   const parts = [{ kind: "free", minutes: 10, text: "", block: null }];
-  const plan = JSON.stringify({ version: 1, noVerdict: "wait", blocks: [], parts });
+  const plan = JSON.stringify({ version: 2, rules: 2, noVerdict: "wait", blocks: [], parts });
   await db.execute(
     `insert into session (id, studio_id, person_id, plan, created_at)
      select id, $1, $2, $3::jsonb, now() - ago * interval '1 day'

@@ -1,6 +1,6 @@
 import type { Gate } from "./gate";
 import { ruleOf, type Rule } from "./registry";
-import type { GateRules, JudgedPlay } from "./rule";
+import type { JudgedPlay } from "./rule";
 
 /** How far one rule has come; `count` and `needed` in plays, or in minutes for "minutes". */
 export interface RuleProgress {
@@ -20,15 +20,10 @@ export interface GateProgress {
  * How far the plays of one rung, oldest first, have come towards its gate. `easy`: the player has
  * said since the rung began that it feels easy.
  */
-export function gateProgress(
-  gate: Gate,
-  plays: readonly JudgedPlay[],
-  easy = false,
-  rules: GateRules = 2,
-): GateProgress {
+export function gateProgress(gate: Gate, plays: readonly JudgedPlay[], easy = false): GateProgress {
   const parts = gate.map((rule): RuleProgress => {
     const { counter: make, needed } = ruleOf(rule);
-    const counter = make(rule, rules);
+    const counter = make(rule);
     for (const play of plays) counter.play(play);
     if (easy) counter.easy?.();
     const most = needed(rule);
@@ -44,7 +39,7 @@ export function gateProgress(
 export function gateRun(gate: Gate, seconds: number) {
   const clean: JudgedPlay = { verdict: "clean", seconds, spread: 0 };
   const flawed: JudgedPlay = { verdict: "flawed", seconds };
-  const counters = gate.map((rule) => ruleOf(rule).counter(rule, 2));
+  const counters = gate.map((rule) => ruleOf(rule).counter(rule));
   const felt = counters.filter(({ easy }) => easy !== undefined);
   return {
     play(isClean: boolean): boolean {

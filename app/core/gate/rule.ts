@@ -33,12 +33,6 @@ export interface GateCost {
   readonly variance: number;
 }
 
-/**
- * The versions of these rules (`core/ladder` names them): under 1, minutes looked at the whole
- * rung, count-in and breather included.
- */
-export type GateRules = 1 | 2;
-
 /** A kind of rule by which a gate opens, with everything that depends on it. */
 export interface GateRule<R> {
   /** Read from outside, with sentences. */
@@ -48,7 +42,7 @@ export interface GateRule<R> {
   /** How much of it has to come together. */
   readonly needed: (rule: R) => number;
   /** Counts the plays of a rung from its beginning; the stand and the cost count by the same. */
-  readonly counter: (rule: R, rules: GateRules) => Counter;
+  readonly counter: (rule: R) => Counter;
   /** Plays that it takes at a clean probability p, each of so many seconds; where there is a formula. */
   readonly cost?: (rule: R, p: number, seconds: number) => GateCost | undefined;
   /** A quick mean of them, by the nearest rule that has a closed form. */

@@ -28,13 +28,6 @@ describe("the next day", () => {
     ]);
   });
 
-  test("under the first rules all later links began at today's start", () => {
-    const at = where(70, { place: { phase: 0, stage: 1 }, rules: 1 });
-    expect(told(aLadder(chain, 60, 80), at)).toEqual([
-      ...["1–2: 70", "1–2: 80", "1–3: 70", "1–3: 80"],
-    ]);
-  });
-
   test("a school that stays at its tempo is led into by one easy play with the ladder's click", () => {
     const ladder = aLadder({ name: "withdraw", numbers: initialNumbers("withdraw") }, 60, 90);
     const first = staircase(ladder, where(60));

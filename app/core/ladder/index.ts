@@ -4,7 +4,7 @@ export { ladderSchema, type Ladder, type Phase } from "./ladder";
 export { ladderAtFull, ladderInPercent, type MovedLadder } from "./full-tempo";
 export { percentOf, tempoAt } from "./percent";
 export { spanOf, wayOf } from "./span";
-export { LADDER_DEFAULTS } from "./upgrade";
+export { LADDER_DEFAULTS } from "./defaults";
 export {
   fieldsOf,
   initialNumbers,
@@ -18,7 +18,7 @@ export type { Place, Rung, Where } from "./rung";
 export { materialOf } from "./material";
 export { carriesTasks, ordersFor } from "./phase-tasks";
 export type { PhaseTasks, TaskOrder } from "./phase-tasks-schema";
-export { RULES, RULES_NOW, type Rules } from "./rules";
+export { RULES_NOW } from "./rules";
 export {
   type ChoiceField,
   type ListField,

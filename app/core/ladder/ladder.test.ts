@@ -46,19 +46,6 @@ const thin = {
 };
 
 describe("a ladder from outside", () => {
-  const first = {
-    school: even(8),
-    start: 54,
-    target: 90,
-    startRule: { kind: "where-ended" },
-    gate: { kind: "in-a-row", plays: 3, afterFlawed: "reset" },
-    offerAfter: 6,
-    rest: 0,
-    minutes: 10,
-    hidden: false,
-    countInBars: 2,
-    subdivision: 3,
-  };
   const fields = (change: object) => {
     const result = v.safeParse(ladderSchema, { ...aLadder(even(8), 54, 90), ...change });
     return result.success ? [] : result.issues.map((issue) => v.getDotPath(issue));
@@ -74,18 +61,6 @@ describe("a ladder from outside", () => {
     const click = aLadder(even(8), 54, 90).click;
     const dense = { ...click, pattern: { kind: "beats", subdivision: 8 } };
     expect(fields({ target: 200, click: dense })).toEqual(["click.pattern"]);
-  });
-
-  test("one of the first form is read as one school with one rule", () => {
-    const ladder = v.parse(ladderSchema, first);
-    expect(ladder.phases).toEqual([phase(even(8))]);
-    expect(ladder.gate).toEqual([first.gate]);
-    expect(ladder.afterFlawed).toMatchObject({ plays: 6, then: "ask" });
-    expect(ladder.click).toMatchObject({
-      pattern: { kind: "beats", subdivision: 3 },
-      countIn: { bars: 2, inner: false },
-    });
-    expect(v.parse(ladderSchema, ladder)).toEqual(ladder);
   });
 
   test("more than 5,000 rungs, or a tempo beyond the limits, is refused with a sentence", () => {

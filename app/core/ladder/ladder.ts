@@ -10,7 +10,6 @@ import { carriesTasks, ordersFor } from "./phase-tasks";
 import { phaseTasksSchema } from "./phase-tasks-schema";
 import { chosenSchoolSchema } from "./registry";
 import { startRuleSchema } from "./start-rule";
-import { upgraded } from "./upgrade";
 
 /** A row is limited by its rungs; this only keeps what is stored within bounds. */
 const MOST_PHASES = 64;
@@ -48,7 +47,11 @@ const phaseSchema = v.pipe(
 );
 export type Phase = v.InferOutput<typeof phaseSchema>;
 
-const shape = v.pipe(
+/**
+ * What a teacher sets for a passage: a school or several in a row, with start, target, gate,
+ * click and options.
+ */
+export const ladderSchema = v.pipe(
   v.object({
     /** Schools in order: one, or a programme of several. */
     phases: v.pipe(
@@ -132,11 +135,4 @@ const shape = v.pipe(
     ["click", "pattern"],
   ),
 );
-
-/**
- * What a teacher sets for a passage: a school or several in a row, with start, target, gate,
- * click and options. Ladders of the first form (one school, one rule) are read as well.
- */
-export const ladderSchema = v.pipe(v.unknown(), v.transform(upgraded), shape);
-
-export type Ladder = v.InferOutput<typeof shape>;
+export type Ladder = v.InferOutput<typeof ladderSchema>;

@@ -1,7 +1,6 @@
 import type { ClickProgramme } from "~/core/click";
 import type { Gate } from "~/core/gate";
 import type { Bpm } from "~/core/units";
-import type { Rules } from "./rules";
 import type { Cycle, Links, Task } from "./school";
 import type { Bar, Segment } from "./segment";
 
@@ -47,6 +46,4 @@ export interface Where {
   readonly again?: boolean;
   /** Today's ceiling, where the record knows one. */
   readonly ceiling?: number;
-  /** The rules to go by; today's without any. */
-  readonly rules?: Rules;
 }

@@ -28,18 +28,15 @@ function* warmUp(count: number, start: Bpm): Generator<Step> {
 function* raw(ladder: Ladder, index: number, from: Bpm, where: Where): Generator<Step> {
   const { school } = ladder.phases[index]!;
   const { target } = spanOf(ladder, ladder.phases[index]!);
-  const { bars, place, rules } = where;
+  const { bars, place } = where;
   const kept = place?.phase === index ? place.stage : 0;
-  if (rules !== 1 && natureOf(school.name).linked) {
-    return yield* fromLink(ladder, index, from, where);
-  }
+  if (natureOf(school.name).linked) return yield* fromLink(ladder, index, from, where);
   const path = {
     start: from,
     target,
     bars,
     click: ladder.click,
     ...(where.ceiling === undefined ? {} : { ceiling: where.ceiling }),
-    ...(rules ? { rules } : {}),
   };
   if (kept === 0 || natureOf(school.name).daily) {
     return yield* stepsOf(school, { ...path, stage: kept });

@@ -3,7 +3,6 @@ import type { ClickProgramme } from "~/core/click";
 import type { Gate } from "~/core/gate";
 import type { Bpm } from "~/core/units";
 import type { Family } from "./families";
-import type { Rules } from "./rules";
 import type { Bar, Segment } from "./segment";
 
 /** The way from where today starts to where it should end; start ≤ target. */
@@ -18,8 +17,6 @@ export interface Path {
   readonly click?: Pick<ClickProgramme, "pattern">;
   /** Today's ceiling, where the record knows one. */
   readonly ceiling?: number;
-  /** The rules to go by; today's without any. */
-  readonly rules?: Rules;
 }
 
 /** Links of a chain, both ends included, counted from 1. */

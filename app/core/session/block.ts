@@ -6,7 +6,6 @@ import {
   rungsFrom,
   rungsToday,
   storedRungs,
-  type Rules,
   type Rung,
 } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
@@ -20,20 +19,14 @@ import { whereOf } from "./where";
 const freshCount = { counted: [], easy: false, flawedOnRung: 0, tense: 0 } as const;
 
 /** A block before anything was played. */
-export function openBlock(plan: Block, rules: Rules): BlockState {
-  const where = { start: plan.start, bars: plan.bars, place: plan.place, rules };
-  const rungs = plan.rungs
-    ? rungsFrom(plan.rungs, plan.ladder)
-    : rungsToday(plan.ladder, where, plan.comfortable ?? undefined);
-  return atTheBeginning(plan, { rules, start: plan.start, rungs });
-}
+export const openBlock = (plan: Block): BlockState =>
+  atTheBeginning(plan, { start: plan.start, rungs: rungsFrom(plan.rungs, plan.ladder) });
 
-type Beginning = Pick<BlockState, "rules" | "start" | "rungs">;
+type Beginning = Pick<BlockState, "start" | "rungs">;
 
-function atTheBeginning(plan: Block, { rules, start, rungs }: Beginning): BlockState {
+function atTheBeginning(plan: Block, { start, rungs }: Beginning): BlockState {
   const first = rungs[0]!;
   return {
-    rules,
     start,
     rungs,
     rung: 0,
@@ -96,11 +89,11 @@ const gateNow = (block: BlockState): Gate =>
 
 /** How far the plays of the present rung have come towards its gate. */
 export const progressNow = (block: BlockState) =>
-  gateProgress(gateNow(block), block.counted, block.easy, block.rules);
+  gateProgress(gateNow(block), block.counted, block.easy);
 
 /** Where tension was noted, nothing is played beyond what is to be made firm. */
-function pastBeyond({ rungs, tension, rules }: BlockState, next: Rung | undefined) {
-  if (!tension || rules === 1) return next;
+function pastBeyond({ rungs, tension }: BlockState, next: Rung | undefined) {
+  if (!tension) return next;
   return next && rungs.slice(next.index).find(({ beyond }) => !beyond);
 }
 
@@ -156,10 +149,10 @@ export function skipping(plan: Block, block: BlockState): BlockState {
 
 /** Where so many rungs lower lies: a rung before, or below the first a tempo of its own. */
 function lowerThan(plan: Block, block: BlockState, steps: number): Rung | Bpm | undefined {
-  const { rungs, rung: index, tempo, rules } = block;
+  const { rungs, rung: index, tempo } = block;
   const rung = rungBefore(rungs, index, tempo, steps);
   const isBefore = rung !== undefined && (rung.index < index || rung.tempo < tempo);
-  return isBefore || rules === 1 ? rung : belowFirst(rungs, tempo, plan.ladder.start);
+  return isBefore ? rung : belowFirst(rungs, tempo, plan.ladder.start);
 }
 
 export function lowering(plan: Block, block: BlockState, steps: number): BlockState {

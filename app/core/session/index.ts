@@ -5,6 +5,8 @@ export {
   planOf,
   sessionPlanSchema,
   type Block,
+  type RolledBlock,
+  rolledBlockSchema,
   type NoVerdict,
   type SessionPlan,
 } from "./plan";

@@ -1,49 +1,37 @@
 import { describe, expect, test } from "@jest/globals";
-import * as v from "valibot";
 import { loopMap } from "~/core/click";
+import { LADDER_DEFAULTS } from "~/core/ladder";
+import { aLadder } from "~/core/ladder/test/fixtures";
 import { bpm } from "~/core/units";
-import {
-  advance,
-  endWellTempo,
-  initialState,
-  nextLoop,
-  secondsOfRung,
-  sessionPlanSchema,
-  type SessionEvent,
-} from ".";
+import { advance, endWellTempo, initialState, nextLoop, secondsOfRung, type SessionEvent } from ".";
+import { planFrom } from "./test/plans";
 
-const plan = v.parse(sessionPlanSchema, {
-  version: 1,
-  noVerdict: "wait",
-  blocks: [
-    {
-      passageId: "00000000-0000-4000-8000-000000000001",
-      pieceTitle: "Lamplighter's Air",
-      passageName: "Long breath",
-      focus: "",
-      fromBar: 21,
-      toBar: 24,
-      pickupBeats: 1,
-      endBeats: 3,
-      bars: [21, 22, 23, 24].map((number) => ({ number, metre: { beats: 6, unit: 8 } })),
-      beatUnit: "dotted-quarter",
-      start: 40,
-      ladder: {
-        school: { name: "even-steps", numbers: { step: 4 } },
-        start: 36,
-        target: 66,
-        startRule: { kind: "comfortable" },
-        gate: { kind: "of-last", plays: 3, window: 4 },
-        offerAfter: 4,
-        rest: 0,
-        minutes: 12,
-        hidden: false,
-        countInBars: 2,
-        subdivision: 3,
+const { click } = LADDER_DEFAULTS;
+const plan = planFrom([
+  {
+    passageId: "00000000-0000-4000-8000-000000000001",
+    pieceTitle: "Lamplighter's Air",
+    passageName: "Long breath",
+    focus: "",
+    fromBar: 21,
+    toBar: 24,
+    pickupBeats: 1,
+    endBeats: 3,
+    bars: [21, 22, 23, 24].map((number) => ({ number, metre: { beats: 6, unit: 8 } })),
+    beatUnit: "dotted-quarter",
+    start: 40,
+    ladder: aLadder({ name: "even-steps", numbers: { step: 4 } }, 36, 66, {
+      startRule: { kind: "comfortable" },
+      gate: [{ kind: "of-last", plays: 3, window: 4 }],
+      minutes: 12,
+      click: {
+        ...click,
+        pattern: { kind: "beats", subdivision: 3 },
+        countIn: { ...click.countIn, bars: 2 },
       },
-    },
-  ],
-});
+    }),
+  },
+]);
 
 const after = (...events: Pick<SessionEvent, "kind" | "payload">[]) =>
   events.reduce((state, { kind, payload }, seq) => {

@@ -10,13 +10,13 @@ import {
   plannedTake,
   replay,
   sessionEventSchema,
-  sessionPlanSchema,
   taskNow,
   tasksOf,
   type EventKind,
   type SessionEvent,
   type SessionPlan,
 } from "./index";
+import { planFrom } from "./test/plans";
 
 const START = Date.UTC(2026, 4, 4, 16);
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
@@ -42,12 +42,7 @@ const task = (kind: string, minutes: number) => ({ kind, minutes, text: "", bloc
 const ladder = (index: number) => ({ kind: "hard", minutes: 8, text: "", block: index });
 
 const planOf = (parts?: readonly object[]): SessionPlan =>
-  v.parse(sessionPlanSchema, {
-    version: 1,
-    noVerdict: "wait",
-    blocks: [block(1), block(2)],
-    ...(parts ? { parts } : {}),
-  });
+  planFrom([block(1), block(2)], parts ? { parts } : {});
 
 const PLAN = planOf([
   task("warm-up", 2),
@@ -79,7 +74,7 @@ describe("the parts of a session", () => {
     const said = { listenFor: "", note: "", focuses: [], goalTempo: null, key: null, recordRun: 2 };
     const blocks = [block(1), block(2), block(1)];
     const parts = [task("warm-up", 2), { ...ladder(0), said }, ladder(1), { ...ladder(2), said }];
-    const plan = v.parse(sessionPlanSchema, { version: 1, noVerdict: "wait", blocks, parts });
+    const plan = planFrom(blocks, { parts });
     const done: Step = [120, "part-ended", { part: 0 }];
     const next: Step = [5, "moved-on"];
     const payload = { tempo: 60, seconds: 4, fromBar: 1, toBar: 2, complete: true };

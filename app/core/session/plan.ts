@@ -2,7 +2,6 @@ import * as v from "valibot";
 import {
   ladderSchema,
   type Rung,
-  RULES,
   RULES_NOW,
   rungsToday,
   storedRungs,
@@ -38,7 +37,8 @@ const bars = v.array(
   }),
 );
 
-const blockSchema = v.object({
+/** A passage as it is to be played, before its ladder is unrolled. */
+export const rolledBlockSchema = v.object({
   passageId: v.pipe(v.string(), v.uuid()),
   pieceTitle: v.string(),
   /** The passage's own name; empty when it has none. */
@@ -82,16 +82,24 @@ const blockSchema = v.object({
   ceiling: v.optional(v.nullable(v.number()), null),
   /** Count-in and breather as the player set them on an earlier day. */
   pace: v.optional(paceSchema),
-  /** The rungs that it was opened with; a plan of version 1 has none and unrolls its ladder. */
-  rungs: v.optional(v.pipe(v.array(storedRungSchema), v.minLength(1))),
 });
+export type RolledBlock = v.InferOutput<typeof rolledBlockSchema>;
+
+const blockSchema = v.object({
+  ...rolledBlockSchema.entries,
+  /** The rungs that it was opened with. */
+  rungs: v.pipe(v.array(storedRungSchema), v.minLength(1)),
+});
+
+/** The form of a plan as it is stored. */
+const PLAN_VERSION = 2;
 
 /** What a session is going to be; fixed when it is opened, so that replaying it never changes. */
 export const sessionPlanSchema = v.pipe(
   v.object({
-    version: v.picklist([1, 2]),
+    version: v.literal(PLAN_VERSION),
     /** The rules it was opened under; what was played never changes when rules do. */
-    rules: v.optional(v.picklist(RULES), 1),
+    rules: v.literal(RULES_NOW),
     noVerdict: v.picklist(NO_VERDICT_CHOICES),
     /** None in a session of tasks alone. */
     blocks: v.array(blockSchema),
@@ -110,10 +118,6 @@ export const sessionPlanSchema = v.pipe(
     (plan) => partsAreWhole(plan),
     "The parts of a session are its blocks, in their order, and tasks.",
   ),
-  v.check(
-    ({ version, blocks }) => version === 1 || blocks.every(({ rungs }) => rungs !== undefined),
-    "A plan keeps the rungs of its blocks.",
-  ),
 );
 
 export type SessionPlan = v.InferOutput<typeof sessionPlanSchema>;
@@ -126,7 +130,7 @@ const onlyEasy = (rungs: readonly Rung[], most: number): readonly Rung[] => {
 };
 
 interface PlanInputs extends Pick<SessionPlan, "noVerdict" | "parts" | "opening"> {
-  readonly blocks: SessionPlan["blocks"];
+  readonly blocks: readonly RolledBlock[];
   readonly easyAgain?: boolean;
 }
 
@@ -141,7 +145,7 @@ export const planOf = ({
   opening,
   easyAgain = false,
 }: PlanInputs): SessionPlan => ({
-  version: 2,
+  version: PLAN_VERSION,
   rules: RULES_NOW,
   noVerdict,
   easyAgain,

@@ -2,7 +2,7 @@ import { loopSeconds, playingSeconds, type LoopRequest } from "~/core/click";
 import { unroll, type Rung, type Segment } from "~/core/ladder";
 import { segmentOf } from "./extent";
 import type { Played } from "./heard-bars";
-import type { Block } from "./plan";
+import type { RolledBlock } from "./plan";
 import { loopOver, playsOf, turnsIn } from "./loop";
 import { whereOf } from "./where";
 
@@ -47,7 +47,7 @@ interface PlayLasts {
 }
 
 /** How long a play of today's first rung lasts; undefined where the player set what lies between. */
-export function playLasts(block: Block): PlayLasts | undefined {
+export function playLasts(block: RolledBlock): PlayLasts | undefined {
   if (block.pace) return undefined;
   const [rung] = unroll(block.ladder, whereOf(block));
   if (!rung) return undefined;

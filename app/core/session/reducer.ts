@@ -42,7 +42,7 @@ export const initialState = (plan: SessionPlan): StandState => ({
   part: 0,
   blockIndex: 0,
   taskSeconds: {},
-  blocks: plan.blocks.map((block) => openBlock(block, plan.rules)),
+  blocks: plan.blocks.map(openBlock),
   plays: [],
   advised: {},
   notes: [],

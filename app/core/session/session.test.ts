@@ -1,6 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import * as v from "valibot";
+import { aLadder } from "~/core/ladder/test/fixtures";
 import {
   advance,
   barsWhereItFailed,
@@ -12,12 +13,12 @@ import {
   offersAnotherWay,
   replay,
   sessionEventSchema,
-  sessionPlanSchema,
   summarise,
   type EventKind,
   type SessionEvent,
   type StandState,
 } from ".";
+import { planFrom } from "./test/plans";
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
 const block = (passage: number, change: object = {}) => ({
@@ -32,23 +33,13 @@ const block = (passage: number, change: object = {}) => ({
   bars: [5, 6, 7, 8].map((number) => ({ number, metre: { beats: 3, unit: 4 } })),
   beatUnit: "quarter",
   start: 60,
-  ladder: {
-    school: { name: "even-steps", numbers: { step: 10 } },
-    start: 60,
-    target: 80,
-    startRule: { kind: "where-ended" },
-    gate: { kind: "in-a-row", plays: 2, afterFlawed: "reset" },
-    offerAfter: 3,
-    rest: 0,
-    minutes: 10,
-    hidden: false,
-    countInBars: 1,
-    subdivision: 1,
+  ladder: aLadder({ name: "even-steps", numbers: { step: 10 } }, 60, 80, {
+    gate: [{ kind: "in-a-row", plays: 2, afterFlawed: "reset" }],
+    afterFlawed: { plays: 3, then: "ask", steps: 1, seconds: 60 },
     ...change,
-  },
+  }),
 });
-const planOf = (...blocks: object[]) =>
-  v.parse(sessionPlanSchema, { version: 1, noVerdict: "wait", blocks });
+const planOf = (...blocks: object[]) => planFrom(blocks);
 const plan = planOf(block(1), block(2));
 
 /** Speaks the player's verbs and checks, at every step, that replaying gives the same state. */

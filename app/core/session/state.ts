@@ -1,12 +1,5 @@
 import type { JudgedPlay, Verdict } from "~/core/gate";
-import {
-  whereItFailed,
-  type FailedBars,
-  type Rules,
-  type Rung,
-  type Segment,
-  type Task,
-} from "~/core/ladder";
+import { whereItFailed, type FailedBars, type Rung, type Segment, type Task } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
 import type { BetweenKind } from "./between-kinds";
 import type { Ending, Flaw, Rated, Rating } from "./events";
@@ -53,7 +46,6 @@ export type Extent = "rung" | "narrowed" | "context";
 
 /** Where one block stands. */
 export interface BlockState {
-  readonly rules: Rules;
   /** Where it starts today. */
   readonly start: Bpm;
   readonly rungs: readonly Rung[];
@@ -150,7 +142,7 @@ export function offersAnotherWay(state: StandState): boolean {
 
 const TENSE_TIMES = 2;
 
-const tooTense = ({ rules, tense }: BlockState): boolean => rules !== 1 && tense >= TENSE_TIMES;
+const tooTense = ({ tense }: BlockState): boolean => tense >= TENSE_TIMES;
 
 const canBeOffered = (state: StandState): boolean =>
   (state.ended ?? state.resting ?? state.endingWell) === undefined &&
@@ -173,20 +165,10 @@ function flawsHere(state: StandState): number[] {
   });
 }
 
-/** Under the first rules: all flawed bars, widened to two. */
-function firstRulesBars(flawed: readonly number[], segment: Segment): FailedBars | undefined {
-  if (flawed.length === 0) return undefined;
-  const fromBar = Math.max(segment.fromBar, Math.min(...flawed));
-  const toBar = Math.min(segment.toBar, Math.max(Math.max(...flawed), fromBar + 1));
-  const allOfIt = fromBar === segment.fromBar && toBar === segment.toBar;
-  return allOfIt || toBar < fromBar ? undefined : { fromBar, toBar, enough: true };
-}
-
 /** Where most flaws of the present rung fell. Undefined while nobody said where. */
 export function barsWhereItFailed(state: StandState): FailedBars | undefined {
   const { state: block } = currentBlock(state);
   const flawed = flawsHere(state);
-  if (block.rules === 1) return firstRulesBars(flawed, block.segment);
   return whereItFailed(
     flawed.map((bar) => ({ bar, flawed: 1 })),
     block.segment,

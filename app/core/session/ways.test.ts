@@ -15,11 +15,11 @@ import {
   replay,
   rungNow,
   sessionEventSchema,
-  sessionPlanSchema,
   summarise,
   type EventKind,
   type SessionEvent,
 } from ".";
+import { planFrom } from "./test/plans";
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "0")}`;
 const even = { name: "even-steps", numbers: { step: 10 } };
@@ -30,34 +30,29 @@ class Stand {
   private events: SessionEvent[] = [];
   state;
 
-  constructor(school: object, change: object = {}, block: object = {}, plan: object = {}) {
+  constructor(school: object, change: object = {}, block: object = {}) {
     const all = barsOf(9);
-    this.plan = v.parse(sessionPlanSchema, {
-      version: 1,
-      noVerdict: "wait",
-      ...plan,
-      blocks: [
-        {
-          passageId: uuid(1),
-          pieceTitle: "Two Ducks",
-          passageName: "",
-          focus: "",
-          fromBar: 3,
-          toBar: 6,
-          pickupBeats: 0,
-          endBeats: 0,
-          bars: all.slice(2, 6),
-          around: { before: all.slice(0, 2), after: all.slice(6, 8) },
-          beatUnit: "quarter",
-          start: 60,
-          ladder: aLadder(school as never, 60, 80, {
-            gate: [{ kind: "in-a-row", plays: 2, afterFlawed: "reset" }],
-            ...change,
-          }),
-          ...block,
-        },
-      ],
-    });
+    this.plan = planFrom([
+      {
+        passageId: uuid(1),
+        pieceTitle: "Two Ducks",
+        passageName: "",
+        focus: "",
+        fromBar: 3,
+        toBar: 6,
+        pickupBeats: 0,
+        endBeats: 0,
+        bars: all.slice(2, 6),
+        around: { before: all.slice(0, 2), after: all.slice(6, 8) },
+        beatUnit: "quarter",
+        start: 60,
+        ladder: aLadder(school as never, 60, 80, {
+          gate: [{ kind: "in-a-row", plays: 2, afterFlawed: "reset" }],
+          ...change,
+        }),
+        ...block,
+      },
+    ]);
     this.state = initialState(this.plan);
   }
 
@@ -145,10 +140,9 @@ describe("at the ceiling", () => {
   });
 
   test("after tension nothing is played beyond what is to be made firm", () => {
-    const rules = { rules: 2 };
-    const eased = new Stand(consolidate, {}, {}, rules).plays("cc");
+    const eased = new Stand(consolidate).plays("cc");
     expect(eased.rung.beyond).toBe(true);
-    const tense = new Stand(consolidate, {}, {}, rules).plays("f");
+    const tense = new Stand(consolidate).plays("f");
     const play = tense.state.plays.at(-1)!.id;
     tense.does("detailed", { play, what: "tension" });
     expect([tense.plays("c").rung.beyond, tense.block.tempo]).toEqual([false, 80]);
@@ -188,10 +182,10 @@ describe("after so many flawed plays, by itself", () => {
   });
 
   test("cuts around the flawed bars, as soon as it is known where", () => {
-    const stand = new Stand(even, after("cut")).plays("ff");
+    const stand = new Stand(even, after("cut")).plays("ff").plays("ff", 4);
     expect(stand.block.extent).toBe("rung");
     stand.plays("f", 4);
-    expect(stand.block).toMatchObject({ extent: "narrowed", segment: { fromBar: 4, toBar: 5 } });
+    expect(stand.block).toMatchObject({ extent: "narrowed", segment: { fromBar: 4, toBar: 4 } });
     expect(stand.plays("cc").block).toMatchObject({ extent: "rung", tempo: 60, passed: [] });
   });
 

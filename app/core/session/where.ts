@@ -1,7 +1,7 @@
 import type { Where } from "~/core/ladder";
 
 /** What of a block says where its rungs begin; a ceiling of null is one that nobody knows. */
-type WhereInBlock = Omit<Where, "ceiling" | "rules"> & { readonly ceiling: number | null };
+type WhereInBlock = Omit<Where, "ceiling"> & { readonly ceiling: number | null };
 
 /** From where the rungs of a block are unrolled. */
 export const whereOf = ({ start, bars, place, again, ceiling }: WhereInBlock): Where => ({

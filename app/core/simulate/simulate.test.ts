@@ -1,6 +1,8 @@
 import { describe, expect, test } from "@jest/globals";
 import * as v from "valibot";
-import { replay, sessionEventSchema, sessionPlanSchema, summarise } from "~/core/session";
+import { replay, sessionEventSchema, summarise } from "~/core/session";
+import { planFrom } from "~/core/session/test/plans";
+import { aLadder } from "~/core/ladder/test/fixtures";
 import { initialNumbers, ladderSchema, SCHOOL_NAMES } from "~/core/ladder";
 import { bpm } from "~/core/units";
 import { Learner, seeded, seededUuid, simulateSitting, type LearnerTraits } from ".";
@@ -13,10 +15,8 @@ const traits: LearnerTraits = {
   fatigue: 0.0005,
   width: 0.075,
 };
-const plan = v.parse(sessionPlanSchema, {
-  version: 1,
-  noVerdict: "wait",
-  blocks: [1, 2].map((n) => ({
+const plan = planFrom(
+  [1, 2].map((n) => ({
     passageId: `00000000-0000-4000-8000-00000000000${n}`,
     pieceTitle: "Two Ducks",
     passageName: "",
@@ -28,24 +28,14 @@ const plan = v.parse(sessionPlanSchema, {
     bars: [1, 2].map((number) => ({ number, metre: { beats: 4, unit: 4 } })),
     beatUnit: "quarter",
     start: 60,
-    ladder: {
-      school: {
-        name: "percent-steps",
-        numbers: { percent: 10, percentAbove: 5, knee: 75, least: 2 },
-      },
-      start: 60,
-      target: 90,
-      startRule: { kind: "where-ended" },
-      gate: { kind: "in-a-row", plays: 3, afterFlawed: "minus-one" },
-      offerAfter: 4,
-      rest: 15,
-      minutes: 8,
-      hidden: false,
-      countInBars: 1,
-      subdivision: 1,
-    },
+    ladder: aLadder(
+      { name: "percent-steps", numbers: { percent: 10, percentAbove: 5, knee: 75, least: 2 } },
+      60,
+      90,
+      { gate: [{ kind: "in-a-row", plays: 3, afterFlawed: "minus-one" }], rest: 15, minutes: 8 },
+    ),
   })),
-});
+);
 const sit = (seed: number, change: { painAfter?: number } = {}) => {
   const random = seeded(seed);
   return simulateSitting({

@@ -3,6 +3,7 @@ import { mkdir, rename, writeFile } from "node:fs/promises";
 import path from "node:path";
 import { createDatabase, type Database } from "./database";
 import { lockDirectory } from "./lock";
+import { refuseFirstRules } from "./first-rules";
 import { forUsAlone } from "./private-files";
 import { fingerprint, migrate, readMigrations } from "./migrate";
 import { openPglite } from "./pglite.mjs";
@@ -50,6 +51,7 @@ export async function openDatabase(
     });
     // Unpacked with the rights that its files had when it was packed: anybody's.
     if (isNew) await forUsAlone(databaseDir);
+    if (!isNew) await refuseFirstRules(engine);
     await migrate(engine, await migrationsIn(root));
     const database = createDatabase(engine);
     return {

@@ -2,7 +2,9 @@ import { createHash } from "node:crypto";
 import { createWriteStream } from "node:fs";
 import { pipeline } from "node:stream/promises";
 import * as v from "valibot";
+import { RULES_NOW } from "~/core/ladder";
 import { speakPlainly } from "~/core/result";
+import { MADE_BY_FIRST } from "~/db/client";
 import {
   ROOM_TABLE_NAMES,
   roomTable,
@@ -68,6 +70,8 @@ async function readerIn(file: RoomFile, name: string): Promise<string | undefine
   return typeof found?.id === "string" ? found.id : undefined;
 }
 
+const underTodaysRules = v.object({ plan: v.object({ rules: v.literal(RULES_NOW) }) });
+
 /** Reads the rows of one file into one room. */
 class Reading {
   private readonly references: References;
@@ -94,6 +98,8 @@ class Reading {
     }
     const wrong = misfit(row, this.asked.shapes[name]);
     if (wrong !== undefined) throw new Unreadable(`${where}: ${wrong}.`);
+    if (name === "session" && !v.is(underTodaysRules, row))
+      throw new Unreadable(`${MADE_BY_FIRST}.`);
     const fits = v.safeParse(ROW_SCHEMAS[name], row);
     if (!fits.success) {
       const [issue] = fits.issues;

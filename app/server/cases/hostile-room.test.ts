@@ -205,6 +205,16 @@ describe("a file from a stranger", () => {
     });
   });
 
+  test("with a session under the first rules is left to the version that played it", async () => {
+    const { studioId, bring } = await emptyRoom();
+    const { rules: _, ...plan } = rowsOf(files, "session")[0]!["plan"] as Row;
+    expect(await bring(changed("session", { plan }))).toEqual({
+      ok: false,
+      error: "Made by 0.1.0, which still opens it.",
+    });
+    expect((await roomRows(room.services.db, studioId)).session).toEqual([]);
+  });
+
   test("two at once into the same room: one comes in whole, one is told to wait", async () => {
     const { studioId, bring } = await emptyRoom();
     const both = await Promise.all([bring(files), bring(files)]);

@@ -4,7 +4,7 @@ import { barsOf, type PassageRange } from "~/core/score";
 import {
   keptPace,
   planOf,
-  type Block,
+  type RolledBlock,
   type Feeling,
   type Part,
   type SessionPlan,
@@ -50,7 +50,7 @@ function shareOfPassage({ piece, ...range }: Passage, bars: readonly Bar[]): num
 }
 
 /** A passage with its ladder as a block of today's session; undefined without a ladder. */
-export function blockOf(passage: Passage, today: Day): Block | undefined {
+export function blockOf(passage: Passage, today: Day): RolledBlock | undefined {
   const { ladder, piece } = passage;
   if (!ladder) return undefined;
   const withLadder = { ...passage, ladder };
@@ -91,7 +91,7 @@ function partsChosen(
   today: Day,
   noteOf: NoteOf,
 ) {
-  const blocks: Block[] = [];
+  const blocks: RolledBlock[] = [];
   const parts: Part[] = [];
   for (const { kind, minutes, text, passageId, itemId } of chosen) {
     const said = noteOf({ passageId, itemId });

@@ -11,12 +11,15 @@ const schema = v.object({
 });
 type Minutes = v.InferOutput<typeof schema>;
 
-/** Minutes of the plays that are looked at, and how many of those were clean. */
-abstract class Filled implements Counter {
-  protected looked = 0;
-  protected clean = 0;
-  protected seconds = 0;
-  constructor(protected readonly rule: Minutes) {}
+const playingOf = ({ seconds, playing }: JudgedPlay): number => playing ?? seconds;
+
+/** The latest plays that fill the minutes with playing; all of them where they don't. */
+class Latest implements Counter {
+  private plays: JudgedPlay[] = [];
+  private looked = 0;
+  private clean = 0;
+  private seconds = 0;
+  constructor(private readonly rule: Minutes) {}
 
   get count() {
     return this.seconds / 60;
@@ -27,19 +30,6 @@ abstract class Filled implements Counter {
     const share = this.looked === 0 ? 0 : this.clean / this.looked;
     return this.seconds >= asked * 60 - ALMOST && share * 100 >= percent - ALMOST;
   }
-
-  abstract play(play: JudgedPlay): boolean;
-
-  reset() {
-    this.looked = this.clean = this.seconds = 0;
-  }
-}
-
-const playingOf = ({ seconds, playing }: JudgedPlay): number => playing ?? seconds;
-
-/** The latest plays that fill the minutes with playing; all of them where they don't. */
-class Latest extends Filled {
-  private plays: JudgedPlay[] = [];
 
   play(play: JudgedPlay) {
     this.plays.push(play);
@@ -56,19 +46,9 @@ class Latest extends Filled {
     }
   }
 
-  override reset() {
-    super.reset();
+  reset() {
+    this.looked = this.clean = this.seconds = 0;
     this.plays = [];
-  }
-}
-
-/** Under the first rules: all plays of the rung, with their count-ins. */
-class WholeRung extends Filled {
-  play(play: JudgedPlay) {
-    this.looked++;
-    this.seconds += play.seconds;
-    if (isClean(play)) this.clean++;
-    return this.holds;
   }
 }
 
@@ -77,7 +57,7 @@ export const minutes = {
   schema,
   first: () => ({ kind: "minutes", minutes: 2, percent: 80 }),
   needed: (rule) => rule.minutes,
-  counter: (rule, rules) => (rules === 1 ? new WholeRung(rule) : new Latest(rule)),
+  counter: (rule) => new Latest(rule),
   cost: (rule, _p, seconds) => {
     const count = Math.ceil((rule.minutes * 60) / seconds - SETTLED);
     return rule.percent === 0 ? { mean: count, variance: 0 } : undefined;

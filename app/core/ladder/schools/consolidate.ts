@@ -4,29 +4,18 @@ import { markFrom, nearestPlayable, wholeBpm, type Bpm } from "~/core/units";
 import { wholeBetween } from "../number-schema";
 import type { Path, School } from "../school";
 
-/** Numbers as they were first stored: the same plays and the same bpm below and above. */
-function upgraded(stored: unknown): unknown {
-  if (typeof stored !== "object" || stored === null || !("by" in stored)) return stored;
-  const { by, plays } = stored as { readonly by: unknown; readonly plays?: unknown };
-  return { in: "bpm", below: by, plays, above: by, over: plays };
-}
-
-const numbers = v.pipe(
-  v.unknown(),
-  v.transform(upgraded),
-  v.object({
-    /** what the two distances are counted in; default marks. */
-    in: v.picklist(["marks", "bpm"], "Choose marks or bpm."),
-    /** how far below the tempo to be made firm; default 1, 1–50. */
-    below: wholeBetween(1, 50, "marks or bpm"),
-    /** plays there; default 12, 1–20. */
-    plays: wholeBetween(1, 20, "plays"),
-    /** how far above it; default 1, 1–50. */
-    above: wholeBetween(1, 50, "marks or bpm"),
-    /** plays there, which may be flawed; default 2, 0–20: a teacher may set more than two. */
-    over: wholeBetween(0, 20, "plays"),
-  }),
-);
+const numbers = v.object({
+  /** what the two distances are counted in; default marks. */
+  in: v.picklist(["marks", "bpm"], "Choose marks or bpm."),
+  /** how far below the tempo to be made firm; default 1, 1–50. */
+  below: wholeBetween(1, 50, "marks or bpm"),
+  /** plays there; default 12, 1–20. */
+  plays: wholeBetween(1, 20, "plays"),
+  /** how far above it; default 1, 1–50. */
+  above: wholeBetween(1, 50, "marks or bpm"),
+  /** plays there, which may be flawed; default 2, 0–20: a teacher may set more than two. */
+  over: wholeBetween(0, 20, "plays"),
+});
 type Numbers = v.InferOutput<typeof numbers>;
 
 const USUAL: Numbers = { in: "marks", below: 2, plays: 12, above: 1, over: 0 };

@@ -32,10 +32,10 @@ function* tempi({ by, unit, up, down }: v.InferOutput<typeof numbers>, path: Pat
   const { start, target } = path;
   if (start === target) return yield target;
   const scale = by === "marks" ? markScale(path) : bpmScale(unit);
-  // Never below the start; the first rules knew no such floor.
+  // Never below the start.
   const backFrom = (from: Bpm): Bpm => {
     const lower = scale.from(from, -down);
-    return path.rules !== 1 && lower < start ? start : lower;
+    return lower < start ? start : lower;
   };
   let at = start;
   yield at;

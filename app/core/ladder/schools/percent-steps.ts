@@ -27,10 +27,8 @@ export const percentSteps: School<v.InferOutput<typeof numbers>> = {
   steps: ({ percent, percentAbove, knee, least }, path) =>
     eachTempo(
       climb(path, (from) => {
-        // From the knee on, as shrinking steps do; under the first rules only above it.
-        const above =
-          path.rules === 1 ? from * 100 > knee * path.target : from * 100 >= knee * path.target;
-        const share = above ? percentAbove : percent;
+        // From the knee on, as shrinking steps do.
+        const share = from * 100 >= knee * path.target ? percentAbove : percent;
         // Multiplied before dividing: 50 × 110 / 100 is exactly 55, 50 × 1.1 is not.
         return wholeBpm(Math.max(from + least, (from * (100 + share)) / 100));
       }),

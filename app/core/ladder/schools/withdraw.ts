@@ -106,9 +106,8 @@ export const withdraw: School<v.InferOutput<typeof numbers>> = {
   ],
   tempo: "stays",
   *steps({ clicks }, path) {
-    const asWritten = clicks.map((line) => ({ ...line, ...WITHDRAWALS[line.name] }));
-    const lines: readonly Line[] = path.rules === 1 ? asWritten : linesOn(clicks, path);
-    for (const [stage, { name, clean, pattern, silence }] of lines.entries()) {
+    for (const [stage, line] of linesOn(clicks, path).entries()) {
+      const { name, clean, pattern, silence } = line;
       yield {
         tempo: path.target,
         stage,

@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { aLadder, barsOf } from "~/core/ladder/test/fixtures";
-import { sessionPlanSchema, type SessionPlan } from "..";
+import { planOf as unrolled, rolledBlockSchema, sessionPlanSchema, type SessionPlan } from "..";
 
 const uuid = (n: number) => `00000000-0000-4000-8000-${String(n).padStart(12, "9")}`;
 export const EVEN = { name: "even-steps", numbers: { step: 10 } };
@@ -41,18 +41,28 @@ const blockOf = (
   };
 };
 
-/** A session of some passages, by today's rules. */
-export const planOf = (blocks: readonly BlockWish[], plan: object = {}): SessionPlan =>
-  v.parse(sessionPlanSchema, {
-    version: 1,
-    rules: 2,
-    noVerdict: "wait",
-    ...plan,
-    blocks: blocks.map(blockOf),
-  });
+interface PlanWish extends Partial<
+  Pick<Parameters<typeof unrolled>[0], "noVerdict" | "opening" | "easyAgain">
+> {
+  readonly parts?: readonly object[];
+}
+
+/** A plan of blocks and parts as they are read from outside. */
+export const planFrom = (
+  blocks: readonly object[],
+  { parts, ...plan }: PlanWish = {},
+): SessionPlan => {
+  const rolled = v.parse(v.array(rolledBlockSchema), blocks);
+  const whole = unrolled({ noVerdict: "wait", ...plan, blocks: rolled });
+  return v.parse(sessionPlanSchema, { ...whole, ...(parts ? { parts } : {}) });
+};
+
+/** A session of some passages. */
+export const planOf = (blocks: readonly BlockWish[], plan: PlanWish = {}): SessionPlan =>
+  planFrom(blocks.map(blockOf), plan);
 
 /** One passage that goes on in time, unless something else is said. */
-export const inTime = (wish: BlockWish = {}, plan: object = {}): SessionPlan => {
+export const inTime = (wish: BlockWish = {}, plan: PlanWish = {}): SessionPlan => {
   const { click } = aLadder(EVEN, 60, 80);
   const click_ = { ...click, breather: IN_TIME, ...(wish.ladder as { click?: object })?.click };
   return planOf([{ ...wish, ladder: { ...wish.ladder, click: click_ } }], plan);
