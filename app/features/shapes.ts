@@ -66,11 +66,21 @@ export interface LogEntry {
 }
 
 /** A passage on one day: what was reached, what is estimated, what was played. */
+/** How evenly a passage lay against its beats, in milliseconds. */
+export interface Evenness {
+  readonly passage_id: string;
+  readonly spread: number;
+  /** Below 0 early, above 0 late; null where it was not told. */
+  readonly bias: number | null;
+}
+
 export interface PassageDay {
   readonly day: Day;
   readonly reached_tempo: number | null;
   readonly comfortable: number;
   readonly comfortable_low: number;
+  /** How evenly it lay against its beats, in milliseconds, where that was measured. */
+  readonly spread?: number | undefined;
   readonly comfortable_high: number;
   /** Null while nothing near it was tried. */
   readonly ceiling: number | null;

@@ -306,6 +306,7 @@ export const desk = {
     plays: "Plays",
     clean: "Clean",
     minutes: "Minutes",
+    even: "Even within",
     ladder: "Change the ladder",
     where: "Where flaws fell",
     byKey: "Key by key",

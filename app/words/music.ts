@@ -30,6 +30,12 @@ export const music = {
   barCount: (count: number) => `${count} ${plural(count, "bar", "bars")}`,
   minutes,
   plays: (count: number) => `${count} ${plural(count, "play", "plays")}`,
+  /** Milliseconds; `bias` is the mean, below 0 early. */
+  evenness(spread: number, bias = 0) {
+    const told = `even within ${Math.round(spread)} ms`;
+    const off = Math.round(Math.abs(bias));
+    return off < 5 ? told : `${told}, ${off} ms ${bias < 0 ? "early" : "late"}`;
+  },
   cleanOf: (clean: number, plays: number) => `${clean} of ${plays} clean`,
   days: (count: number) => `${count} ${plural(count, "day", "days")}`,
   barRibbon: {

@@ -1,5 +1,5 @@
 export { tappedTempo, type TappedTempo } from "./tapped-tempo";
-export { spreadAgainst } from "./spread";
+export { timingAgainst, type Timing } from "./timing";
 export { findMark, takeMark } from "./mark";
 export { clappedDelay, roundTripOf, type Heard } from "./round-trip";
 export { barsInTake, takeSchema, type Take, type TakeBar } from "./take";

@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { spreadAgainst, tappedTempo } from ".";
+import { tappedTempo, timingAgainst } from ".";
 
 const taps = (bpm: number, count: number, shift: (i: number) => number = () => 0) =>
   Array.from({ length: count }, (_, i) => 1000 + (i * 60_000) / bpm + shift(i));
@@ -58,21 +58,31 @@ describe("the spread of taps along a play", () => {
   const beats = Array.from({ length: 12 }, (_, i) => i * 0.5);
 
   test("a constant lag is no unevenness", () => {
-    expect(
-      spreadAgainst(
-        beats.map((at) => at + 0.06),
-        beats,
-      ),
-    ).toBeCloseTo(0, 9);
+    const late = timingAgainst(
+      beats.map((at) => at + 0.06),
+      beats,
+    )!;
+    expect([late.spread, late.bias]).toEqual([expect.closeTo(0, 9), expect.closeTo(0.06, 9)]);
   });
 
   test("early and late in turn is", () => {
     const uneven = beats.map((at, i) => at + (i % 2 ? 0.02 : -0.02));
-    expect(spreadAgainst(uneven, beats)!).toBeCloseTo(0.0209, 3);
+    expect(timingAgainst(uneven, beats)!.spread).toBeCloseTo(0.0209, 3);
+  });
+
+  test("beats that nobody met and onsets of no beat are counted", () => {
+    const [first, ...others] = beats;
+    const onsets = [...others, first! + 0.49 * (others[0]! - first!)].sort((a, b) => a - b);
+    const { missed, extra, offsets } = timingAgainst(onsets, beats)!;
+    expect({ missed, extra, met: offsets.length }).toEqual({
+      missed: 1,
+      extra: 1,
+      met: beats.length - 1,
+    });
   });
 
   test("with too few beats met nothing is said", () => {
-    expect(spreadAgainst(beats.slice(0, 5), beats)).toBeUndefined();
-    expect(spreadAgainst([], beats)).toBeUndefined();
+    expect(timingAgainst(beats.slice(0, 5), beats)).toBeUndefined();
+    expect(timingAgainst([], beats)).toBeUndefined();
   });
 });

@@ -1,4 +1,4 @@
-import { gateProgress, type Gate, type JudgedPlay } from "~/core/gate";
+import { gateProgress, type Gate } from "~/core/gate";
 import {
   belowFirst,
   rungAfter,
@@ -13,7 +13,7 @@ import type { Payload } from "./events";
 import { firmed } from "./firming";
 import { inContext, narrowedTo, needsContext, segmentOf } from "./extent";
 import type { Block } from "./plan";
-import { rungNow, type BlockState, type Extent } from "./state";
+import { rungNow, type BlockState, type CountedPlay, type Extent } from "./state";
 import { whereOf } from "./where";
 
 const freshCount = { counted: [], easy: false, flawedOnRung: 0, tense: 0 } as const;
@@ -121,7 +121,7 @@ export function gatePassed(plan: Block, block: BlockState): BlockState {
 }
 
 /** One more judged play; the gate may pass by it. */
-export function counting(block: BlockState, play: JudgedPlay): BlockState {
+export function counting(block: BlockState, play: CountedPlay): BlockState {
   const flawed = play.verdict === "flawed" ? 1 : 0;
   return {
     ...block,

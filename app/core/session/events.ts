@@ -37,6 +37,16 @@ const text = v.pipe(
 export const ENDINGS = ["finished", "ended-well", "left", "pain"] as const;
 export type Ending = (typeof ENDINGS)[number];
 
+/** What told how a play lay against its beats. */
+export const MEASURE_SOURCES = ["taps", "midi", "sound"] as const;
+/** So many asynchronies are kept of a play at most. */
+export const MOST_OFFSETS = 2000;
+const MOST_MS = 10_000;
+
+/** Spread (standard deviation) of the asynchronies in milliseconds. */
+const spread = v.pipe(v.number(), v.minValue(0), v.maxValue(MOST_MS));
+const onsets = v.pipe(v.number(), v.integer(), v.minValue(0), v.maxValue(100_000));
+
 /** What can happen at the stand, by kind. */
 const payloads = {
   /** The stand was opened for the first time. */
@@ -56,8 +66,26 @@ const payloads = {
     uncounted: v.optional(v.boolean()),
     /** Its notes were hidden, and nobody looked. */
     fromMemory: v.optional(v.boolean()),
-    /** Spread of the asynchronies in milliseconds, when the player tapped along. */
-    spread: v.optional(v.pipe(v.number(), v.minValue(0), v.maxValue(10_000))),
+    /** As sessions of an earlier form tell how evenly was tapped along; now `measured` does. */
+    spread: v.optional(spread),
+  }),
+  /** How a play lay against its beats, as something else than the player heard it. */
+  measured: v.object({
+    play: id,
+    source: v.picklist(MEASURE_SOURCES),
+    /** Mean asynchrony in milliseconds: below 0 early, above 0 late. */
+    bias: v.pipe(v.number(), v.minValue(-MOST_MS), v.maxValue(MOST_MS)),
+    spread,
+    /** Beats or notes that were met. */
+    met: onsets,
+    /** Beats without an onset, and onsets without a beat; only where nothing else can sound. */
+    missed: v.optional(onsets),
+    extra: v.optional(onsets),
+    /** Each of those that were met, in whole milliseconds. */
+    offsets: v.pipe(
+      v.array(v.pipe(v.number(), v.integer(), v.minValue(-MOST_MS), v.maxValue(MOST_MS))),
+      v.maxLength(MOST_OFFSETS),
+    ),
   }),
   judged: v.object({ play: id, verdict: v.picklist(["clean", "flawed"]) }),
   /** Where and what went wrong; either may be unsaid. */

@@ -13,6 +13,8 @@ export {
 export { whereOf } from "./where";
 export {
   FLAWS,
+  MEASURE_SOURCES,
+  MOST_OFFSETS,
   RATED,
   RATINGS,
   sessionEventSchema,
@@ -34,6 +36,7 @@ export {
   playsAnything,
   rungNow,
   type BlockState,
+  type Measured,
   type Play,
   type StandState,
 } from "./state";

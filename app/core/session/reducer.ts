@@ -82,7 +82,8 @@ function passTime(state: StandState, at: number): StandState {
 }
 
 function played(state: StandState, event: SessionEvent & { kind: "played" }): StandState {
-  const { id, at, payload } = event;
+  const { id, at } = event;
+  const { spread, ...payload } = event.payload;
   const { plan, state: block } = currentBlock(state);
   const rung = rungNow(block);
   const task = layerNow(state);
@@ -105,6 +106,7 @@ function played(state: StandState, event: SessionEvent & { kind: "played" }): St
     key: task?.kind === "key" ? task.name : undefined,
     endingWell,
     ...payload,
+    ...(spread === undefined ? {} : { measured: { ...NOT_TOLD, source: "taps", spread } }),
   };
   const plays = [...state.plays, play];
   // What only was finished is not asked about, and a rest begins after it.
@@ -163,9 +165,37 @@ function count(state: StandState, play: Play, verdict: Verdict): StandState {
     play.fromBar === segment.fromBar &&
     play.toBar === segment.toBar;
   if (!ofThisRung || block.toppedOut) return state;
-  const { seconds, playing, spread } = play;
-  const counted = withBlock(state, counting(block, { verdict, seconds, playing, spread }));
+  const { id, seconds, playing, measured } = play;
+  const judgedPlay = { play: id, verdict, seconds, playing, spread: measured?.spread };
+  const counted = withBlock(state, counting(block, judgedPlay));
   return progressNow(currentBlock(counted).state).passed ? moveOnUp(counted) : anotherWay(counted);
+}
+
+/** What an earlier form did not tell. */
+const NOT_TOLD = { bias: null, met: null, missed: null, extra: null } as const;
+
+/** How a play lay may be known before its verdict or after: then its gate looks at it again. */
+function measured(
+  state: StandState,
+  { play: id, source, bias, spread, met, ...told }: Payload<"measured">,
+): StandState {
+  const index = state.plays.findLastIndex((each) => each.id === id);
+  const play = state.plays[index];
+  if (!play) return state;
+  const plays = state.plays.with(index, {
+    ...play,
+    measured: {
+      ...{ source, bias, spread, met },
+      missed: told.missed ?? null,
+      extra: told.extra ?? null,
+    },
+  });
+  const { state: block } = currentBlock(state);
+  const at = block.counted.findLastIndex((each) => each.play === id);
+  if (at < 0 || block.toppedOut) return { ...state, plays };
+  const counted = block.counted.with(at, { ...block.counted[at]!, spread });
+  const known = withBlock({ ...state, plays }, { ...block, counted });
+  return progressNow(currentBlock(known).state).passed ? moveOnUp(known) : known;
 }
 
 /** The plays that wait for a verdict, in the order in which they are asked about. */
@@ -248,6 +278,7 @@ function nextPart(state: StandState): StandState {
 
 const ABOUT_PLAYING: ReadonlySet<SessionEvent["kind"]> = new Set([
   "played",
+  "measured",
   "judged",
   "detailed",
   "eased",
@@ -274,6 +305,8 @@ function step(state: StandState, event: Exclude<SessionEvent, { kind: "undone" }
       return state;
     case "played":
       return played(state, event);
+    case "measured":
+      return measured(state, event.payload);
     case "judged":
       return judged(state, event.payload);
     case "detailed":

@@ -2,10 +2,23 @@ import type { JudgedPlay, Verdict } from "~/core/gate";
 import { whereItFailed, type FailedBars, type Rung, type Segment, type Task } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
 import type { BetweenKind } from "./between-kinds";
-import type { Ending, Flaw, Rated, Rating } from "./events";
+import type { Ending, Flaw, Payload, Rated, Rating } from "./events";
 import type { Feeling } from "./fitted";
 import type { PlayersPace } from "./pace";
 import type { Block, SessionPlan } from "./plan";
+
+/** How a play lay against its beats; an earlier form told the spread alone. */
+export interface Measured extends Pick<Payload<"measured">, "source" | "spread"> {
+  readonly bias: number | null;
+  readonly met: number | null;
+  readonly missed: number | null;
+  readonly extra: number | null;
+}
+
+/** A judged play, as its gate looks at it. */
+export interface CountedPlay extends JudgedPlay {
+  readonly play: string;
+}
 
 /** One play, judged or not. Without a verdict it does not count. */
 export interface Play {
@@ -32,7 +45,7 @@ export interface Play {
   readonly complete: boolean;
   /** The slow play at the end; recorded, but it opens no gate. */
   readonly endingWell: boolean;
-  readonly spread?: number | undefined;
+  readonly measured?: Measured;
   readonly verdict?: Verdict;
   readonly bar?: number;
   readonly beat?: number;
@@ -56,7 +69,7 @@ export interface BlockState {
   readonly extent: Extent;
   readonly segment: Segment;
   /** Judged plays since the rung (or its count) began. */
-  readonly counted: readonly JudgedPlay[];
+  readonly counted: readonly CountedPlay[];
   /** The player has said that it feels easy. */
   readonly easy: boolean;
   readonly flawedOnRung: number;

@@ -49,6 +49,7 @@ export function askedAgain(events: readonly SessionEvent[]): ReadonlySet<string>
 const NOT_UNDOABLE: ReadonlySet<SessionEvent["kind"]> = new Set([
   "opened",
   "played",
+  "measured",
   "paced",
   "rest-ended",
   "ended",

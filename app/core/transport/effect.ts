@@ -14,8 +14,12 @@ export type Effect =
   | { readonly kind: "withdraw"; readonly loop: Loop }
   /** One that sounds ends at a time of the sound's clock. */
   | { readonly kind: "cut"; readonly loop: Loop; readonly at: number }
-  /** From here on this one is heard: drawn, recorded, listened to. */
+  /** From here on this one is heard: drawn, recorded. */
   | { readonly kind: "begin"; readonly loop: Loop }
+  /** Whatever can tell how it lies against its beats listens, instead of to anything before. */
+  | { readonly kind: "listen"; readonly loop: Loop }
+  /** The play was heard to its end. Answered by `heard` at any time, or never. */
+  | { readonly kind: "listen-end"; readonly play: string }
   /** Silence at once. */
   | { readonly kind: "silence" }
   /** What is recorded just now is not wanted. */

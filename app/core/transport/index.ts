@@ -12,3 +12,4 @@ export type { Effect } from "./effect";
 export { flawedPlay, questionOf, type Question } from "./question";
 export { isInTime, isOnlyFinished } from "./in-time";
 export { possible, TOOLS, type Tool } from "./possible";
+export { measuredOf } from "./measured";

@@ -32,8 +32,6 @@ export type PlayingInput =
   /** A tempo that was tapped, in bpm. */
   | { readonly kind: "tempo"; readonly bpm: number }
   | { readonly kind: "ease" }
-  /** A tap along with the play, in seconds of its map. */
-  | { readonly kind: "tap"; readonly at: number }
   /** Count-in and breather from the next loop on. */
   | { readonly kind: "pace"; readonly pace: Payload<"paced"> }
   | { readonly kind: "repeat" }
@@ -72,6 +70,8 @@ export type WorldsInput =
   | { readonly kind: "sound-failed" }
   | { readonly kind: "marker"; readonly loop: number; readonly name: MapMarker["name"] }
   | { readonly kind: "waited"; readonly timer: Timer }
+  /** How a play that was listened to lay against its beats. */
+  | { readonly kind: "heard"; readonly measured: Payload<"measured"> }
   /** Whether only the count-in is to sound: the next play is recorded without its click. */
   | { readonly kind: "quiet"; readonly on: boolean };
 

@@ -72,6 +72,17 @@ export function judgeNow(turn: Turn, verdict: Verdict): void {
   if (!(late && same)) settle(turn);
 }
 
+/** How a play lay is known: its gate may have passed by it. One that nobody knows says nothing. */
+export function heard(turn: Turn, measured: Payload<"measured">): void {
+  const before = turn.stand;
+  if (!turn.state.ready || !before.plays.some(({ id }) => id === measured.play)) return;
+  turn.write("measured", measured);
+  const same = loopOf(turn.stand) === loopOf(before) && canPlayOn(turn.stand) === canPlayOn(before);
+  if (same || turn.stand.ended) return;
+  if (playsOnInTime(turn)) return follow(turn);
+  if (!staysAsItWas(turn)) settle(turn);
+}
+
 function judgeWhilePlaying(turn: Turn, verdict: Verdict): void {
   // Going on in time, a second press is meant for the play before.
   if (isInTime(turn.stand) && turn.at - turn.state.judgedAt < NERVOUS_MS) return;

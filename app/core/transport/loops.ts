@@ -52,8 +52,9 @@ export function playFrom(turn: Turn, at: number, follows = false): void {
 /** From here on a loop is the one that is heard. */
 export function begin(turn: Turn, loop: Loop): void {
   const { of, tempo } = loop;
-  turn.set({ heard: loop, next: undefined, last: { of, tempo }, taps: [] });
+  turn.set({ heard: loop, next: undefined, last: { of, tempo } });
   turn.do({ kind: "begin", loop });
+  turn.do({ kind: "listen", loop });
   turn.go(loop.map.bars[0]!.part === "play" ? "play" : "count-in");
   if (isInTime(turn.stand)) follow(turn);
 }

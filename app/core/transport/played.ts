@@ -1,4 +1,3 @@
-import { spreadAgainst } from "~/core/listen";
 import { turnsIn, type Payload } from "~/core/session";
 import type { MapMarker } from "~/core/click";
 import { isInTime, isOnlyFinished, waitsInTime } from "./in-time";
@@ -20,29 +19,21 @@ function playedOf({ map, request, tempo, segment }: Loop, gone: number): Payload
   };
 }
 
-/** How uneven the taps were against the beats of the play, in milliseconds. */
-function spreadOf({ map }: Loop, taps: readonly number[]): number | undefined {
-  const beats = map.bars.filter(({ part }) => part === "play").flatMap((bar) => bar.beats);
-  const spread = spreadAgainst(taps, beats);
-  return spread === undefined ? undefined : spread * 1000;
-}
-
 /** A play is over: at its end, or broken off. */
 export function playEnded(turn: Turn, complete: boolean): void {
-  const { heard, taps, fromMemory, stand } = turn.state;
+  const { heard, fromMemory, stand } = turn.state;
   if (!heard) return;
   const gone = complete ? Infinity : Math.max(0, turn.clock - heard.start);
-  const spread = complete ? spreadOf(heard, taps) : undefined;
   // Its rung was decided while it was played, or another play waits for its verdict.
   const uncounted = isOnlyFinished(turn.state) || (isInTime(stand) && waitsInTime(stand));
   turn.set({ transport: "breather", early: false });
   const { plan, state } = turn.block;
   const play = turn.write("played", {
     ...playedOf(heard, gone),
-    ...(spread === undefined ? {} : { spread }),
     ...(uncounted ? { uncounted } : {}),
     ...(fromMemory ? { fromMemory } : {}),
   });
   const { passageId: passage } = plan;
   turn.do({ kind: "played", loop: heard, play, passage, tempo: heard.tempo, rung: state.rung });
+  if (complete) turn.do({ kind: "listen-end", play });
 }

@@ -52,8 +52,6 @@ export interface TransportState {
   readonly last: Heard | undefined;
   /** How many loops were sent. */
   readonly sent: number;
-  /** Taps along with the play that is on, in seconds of its map. */
-  readonly taps: readonly number[];
 }
 
 /** The stand as the server knows it, before this device has told what it kept. */
@@ -76,5 +74,4 @@ export const closedTransport = (
   next: undefined,
   last: undefined,
   sent: 0,
-  taps: [],
 });

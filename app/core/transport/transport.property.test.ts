@@ -1,6 +1,6 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { NO_VERDICT_CHOICES, taskNow, type SessionPlan } from "~/core/session";
+import { NO_VERDICT_CHOICES, type Payload, taskNow, type SessionPlan } from "~/core/session";
 import { AFTER_FLAWED } from "~/core/ladder";
 import { possible, questionOf, TOOLS, type PlayersInput, type Tool } from ".";
 import { IN_TIME, planOf } from "~/core/session/test/plans";
@@ -80,8 +80,18 @@ function goes(world: World, step: Step): void {
   world.send(step);
 }
 
+const evenly = (play: string): Payload<"measured"> => ({
+  ...{ play, source: "sound", bias: 0, spread: 12, met: 8 },
+  offsets: [],
+});
+
 const arrives = (wish: Wish, before: readonly Step[]): World => {
   const world = new World(planFor(wish));
+  // Every other play is measured, some of them only when others are on.
+  world.ear = (_, play) =>
+    Number(play.at(-1)) % 2 === 0
+      ? { after: Number(play.at(-2)) * 500, measured: evenly(play) }
+      : undefined;
   for (const step of before) goes(world, step);
   return world;
 };

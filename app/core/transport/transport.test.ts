@@ -171,18 +171,45 @@ describe("what is known of a play", () => {
     expect(world.state.stand.plays[0]).toMatchObject({ fromMemory: true });
   });
 
-  test("how evenly it was tapped along, a constant lag left out; the count-in is none of it", () => {
-    const spread = (taps: (beats: readonly number[]) => readonly number[]) => {
-      const world = stand().until(playing);
-      const { map } = world.state.heard!;
-      const beats = map.bars.filter(({ part }) => part === "play").flatMap((bar) => bar.beats);
-      for (const at of taps(beats)) world.send({ kind: "tap", at });
-      return world.until(plays(1)).state.stand.plays[0]!.spread;
-    };
-    const late = (at: number, i: number) => at + 0.05 + (i % 2 ? 0.015 : -0.015);
-    expect(spread((beats) => beats.map(late))).toBeCloseTo(16.04, 1);
-    expect(spread(() => [0, 0.5])).toBeUndefined();
-    expect(spread(() => [])).toBeUndefined();
+  const within =
+    (spread: number, after: number): NonNullable<World["ear"]> =>
+    (_, play) => ({
+      after,
+      measured: { play, source: "taps", bias: 0, spread, met: 8, offsets: [] },
+    });
+  const evenEnough = [
+    { kind: "in-a-row", plays: 1, afterFlawed: "reset" },
+    { kind: "timing", within: 20 },
+  ];
+
+  test("how it lay may be heard before the verdict: then its gate knows", () => {
+    const world = stand(planOf([{ ladder: { gate: evenEnough } }]));
+    world.ear = within(15, 100);
+    world.until(plays(1)).does({ kind: "judge", verdict: "clean" });
+    expect(world.state.stand.plays[0]!.measured).toMatchObject({ source: "taps", spread: 15 });
+    expect(blockOf(world).rung).toBe(1);
+  });
+
+  test("or after it: the gate passes by it, and the next play goes at the next tempo", () => {
+    const world = stand(planOf([{ ladder: { gate: evenEnough } }]));
+    world.ear = within(15, 2000);
+    world.until(plays(1)).does({ kind: "judge", verdict: "clean" });
+    expect(blockOf(world).rung).toBe(0);
+    world.until(({ events }) => events.at(-1)!.kind === "measured");
+    expect(blockOf(world).rung).toBe(1);
+    expect(world.until(playing).state.heard!.tempo).toBe(70);
+  });
+
+  test("uneven, or of another rung by then, it passes nothing", () => {
+    const uneven = stand(planOf([{ ladder: { gate: evenEnough } }]));
+    uneven.ear = within(40, 100);
+    uneven.until(plays(1)).does({ kind: "judge", verdict: "clean" });
+    expect(blockOf(uneven).rung).toBe(0);
+    const late = stand(planOf([{ ladder: { gate: evenEnough } }]));
+    late.ear = within(15, 1500);
+    late.until(plays(1)).does({ kind: "judge", verdict: "clean" }).send({ kind: "nudge", by: 1 });
+    late.until(({ events }) => events.at(-1)!.kind === "measured");
+    expect(blockOf(late).passed).toEqual([]);
   });
 });
 

@@ -3,7 +3,7 @@ import { unreachable } from "~/core/result";
 import * as decided from "./decisions";
 import type { Effect } from "./effect";
 import type { Input, Moment, PlayingInput, SessionInput, Timer } from "./input";
-import { endNow, judgeNow, settle, staysAsItWas } from "./judging";
+import { endNow, heard, judgeNow, settle, staysAsItWas } from "./judging";
 import { playFrom, silence } from "./loops";
 import { marker } from "./markers";
 import { isPlaying, possible } from "./possible";
@@ -70,9 +70,6 @@ function aboutPlaying(turn: Turn, input: PlayingInput): void {
       return can.tap ? decided.tapped(turn, input.bpm) : undefined;
     case "ease":
       return decided.decide(turn, "eased", {});
-    case "tap":
-      if (turn.state.transport !== "play") return;
-      return turn.set({ taps: [...turn.state.taps, input.at] });
     case "pace":
       return can.between ? decided.pace(turn, input.pace) : undefined;
     case "repeat":
@@ -145,6 +142,8 @@ function dealWith(turn: Turn, input: Input): void {
       return marker(turn, input.loop, input.name);
     case "waited":
       return waited(turn, input.timer);
+    case "heard":
+      return heard(turn, input.measured);
     case "quiet":
       return turn.set({ quiet: input.on });
     case "from-memory":

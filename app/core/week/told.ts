@@ -73,6 +73,8 @@ export interface ReviewedItem extends AssignmentItem {
   readonly done: number;
   readonly tempo: TempoTold | undefined;
   readonly clean: { readonly clean: number; readonly plays: number } | undefined;
+  /** How evenly it lay against its beats on its last day, in milliseconds, where that was measured. */
+  readonly even?: number | undefined;
   readonly flawedBars: readonly { readonly bar: number; readonly flawed: number }[];
   /** Where it stands, where the tempo to aim at next lies below the one that was asked. */
   readonly lowered: StandsAt | undefined;

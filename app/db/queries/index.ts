@@ -141,6 +141,7 @@ export {
   lastPlayed,
   saidSince,
 } from "./record";
+export { evennessByDay, evennessOfSession } from "./measures";
 export { type Passage, type Piece, type Studio } from "./rows";
 export {
   beganAt,

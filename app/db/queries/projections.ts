@@ -8,6 +8,7 @@ import type { SessionChanges, SessionProjection } from "./session-changes";
 /** Takes away everything that was counted from some sessions, before they are counted anew. */
 export async function clearSessions(db: Queries, sessionIds: readonly string[]): Promise<void> {
   await db.execute("delete from rep where session_id = any($1::uuid[])", [sessionIds]);
+  await db.execute("delete from rep_measure where session_id = any($1::uuid[])", [sessionIds]);
   await db.execute("delete from passed_tempo where session_id = any($1::uuid[])", [sessionIds]);
   await db.execute("delete from session_block where session_id = any($1::uuid[])", [sessionIds]);
 }
@@ -42,13 +43,14 @@ const written = (db: Queries, it: SessionProjection, changes: SessionChanges) =>
     JSON.stringify(changes.blocks),
     JSON.stringify(changes.passed ? it.blocks : []),
     JSON.stringify(changes.reps),
+    JSON.stringify(changes.measures),
   ]);
 
 /** What is no longer so, or will be written otherwise. */
 function takenAway(
   db: Queries,
   { sessionId, blocks }: SessionProjection,
-  { fewerBlocks, oldPassed, oldReps }: SessionChanges,
+  { fewerBlocks, oldPassed, oldReps, oldMeasures }: SessionChanges,
 ): Promise<unknown>[] {
   const asked: Promise<unknown>[] = [];
   const take = (sql: string, ...params: unknown[]) =>
@@ -60,6 +62,10 @@ function takenAway(
   if (oldReps.length > 0) {
     const ids = oldReps.map(({ id }) => id);
     take("delete from rep where session_id = $1 and id = any($2::uuid[])", ids);
+  }
+  if (oldMeasures.length > 0) {
+    const ids = oldMeasures.map(({ id }) => id);
+    take("delete from rep_measure where session_id = $1 and play_id = any($2::uuid[])", ids);
   }
   return asked;
 }
@@ -101,6 +107,12 @@ const WRITTEN = `
     from rows from (jsonb_to_recordset($14::jsonb) as ("passageId" uuid, passed jsonb))
       with ordinality as block,
       jsonb_to_recordset(block.passed) as passed (material text, tempo numeric, top numeric, whole boolean)
+  ), measures as (
+    insert into rep_measure (play_id, session_id, studio_id, passage_id, day, source, bias, spread,
+      met, missed, extra)
+    select id, $1, $2, "passageId", $4, source, bias, spread, met, missed, extra
+    from json_to_recordset($16::json) as measure (id uuid, "passageId" uuid, source text,
+      bias numeric, spread numeric, met integer, missed integer, extra integer)
   )
   insert into rep (id, session_id, studio_id, passage_id, day, at, tempo, verdict,
     from_bar, to_bar, flaw_bar, flaw_beat, flaw_what, from_memory,

@@ -78,6 +78,7 @@ export const ROOM_TABLES = {
   session_outcome: { of: ofSession, counted: true },
   session_block: { of: ofSession, counted: true },
   rep: { of: ofSession, counted: true },
+  rep_measure: { of: ofSession, counted: true },
   passed_tempo: { of: ofSession, counted: true },
   passage_day: {
     of: { table: "passage", by: "passage_id", many: 4 },

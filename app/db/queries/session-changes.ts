@@ -1,5 +1,5 @@
 import type { Verdict } from "~/core/gate";
-import type { BlockSummary, Play, StandState, TaskSummary } from "~/core/session";
+import type { BlockSummary, Measured, Play, StandState, TaskSummary } from "~/core/session";
 import type { Day } from "~/core/units";
 
 /** What is counted from one session. */
@@ -19,6 +19,14 @@ export interface SessionProjection {
   readonly blocks: readonly BlockSummary[];
   /** Judged plays with the passage they belong to. */
   readonly reps: readonly CountedRep[];
+  /** How plays lay against their beats, judged or not. */
+  readonly measures: readonly CountedMeasure[];
+}
+
+/** How a play of a passage lay; the same object for as long as it is told the same. */
+export interface CountedMeasure extends Measured {
+  readonly id: string;
+  readonly passageId: string;
 }
 
 /** What is kept of a judged play. */
@@ -46,6 +54,9 @@ export interface SessionChanges {
   readonly reps: readonly CountedRep[];
   /** Those that were there and are not, or are told otherwise. */
   readonly oldReps: readonly CountedRep[];
+  /** What is measured that was not, or is told otherwise; and what of it was there before. */
+  readonly measures: readonly CountedMeasure[];
+  readonly oldMeasures: readonly CountedMeasure[];
 }
 
 const same = (one: unknown, other: unknown): boolean =>
@@ -56,6 +67,16 @@ function sameRep(one: CountedRep, other: CountedRep): boolean {
   if (one === other) return true;
   const names = Object.keys({ ...one, ...other }) as (keyof CountedRep)[];
   return names.every((name) => same(one[name], other[name]));
+}
+
+/** Of two lists those that are not in the other, told the same. */
+function othersOf<T extends { readonly id: string }>(now: readonly T[], then: readonly T[]) {
+  const text = (each: T) => JSON.stringify(each);
+  const [here, there] = [new Set(now.map(text)), new Set(then.map(text))];
+  return [
+    now.filter((each) => !there.has(text(each))),
+    then.filter((each) => !here.has(text(each))),
+  ] as const;
 }
 
 /** What is counted from a session now, less what was `before`; all of it where nothing was. */
@@ -73,7 +94,10 @@ export function changesSince(it: SessionProjection, before?: SessionProjection):
   for (const { id } of reps) kept.delete(id);
   const passedOf = (of: SessionProjection | undefined) => of?.blocks.map((block) => block.passed);
   const passed = !same(passedOf(it), passedOf(before));
+  const [measures, oldMeasures] = othersOf(it.measures, before?.measures ?? []);
   return {
+    measures,
+    oldMeasures,
     blocks: it.blocks
       .map((block, index) => ({ ...block, position: index + 1 }))
       .filter((_, index) => !same(it.blocks[index], before?.blocks[index])),

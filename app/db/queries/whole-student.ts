@@ -46,7 +46,14 @@ export const belongingsOf = (db: Queries, studioId: string, personId: string) =>
   );
 
 /** What is counted and kept of a session, behind what refers to it. */
-const OF_SESSIONS = ["session_event", "rep", "passed_tempo", "session_block", "session_outcome"];
+const OF_SESSIONS = [
+  "session_event",
+  "rep",
+  "rep_measure",
+  "passed_tempo",
+  "session_block",
+  "session_outcome",
+];
 const OF_PASSAGES = ["ladder", "passage_day"];
 /** What others see of a student elsewhere than on the student's own pages. */
 const SEEN_ELSEWHERE = ["take", "question", "group_member", "group_landed"];

@@ -11,7 +11,7 @@ import type { Mark } from "~/core/judge";
 import type { Flaw } from "~/core/session";
 import { AdviceList } from "~/features/advice/advice-list";
 import type { AdviceShown, ForToday } from "~/features/advice/advice-shapes";
-import type { LogEntry, PassageLine } from "~/features/shapes";
+import type { Evenness, LogEntry, PassageLine } from "~/features/shapes";
 import { SubmitButton } from "~/components/submit-button";
 import { TakeList } from "~/features/take/take-list";
 import type { TakeOfList } from "~/features/take/take-shapes";
@@ -34,6 +34,8 @@ export interface AfterwardsPageProps {
   readonly entry: LogEntry;
   /** Plays whose notes were hidden. */
   readonly fromMemory: { readonly plays: number; readonly clean: number };
+  /** How evenly passages lay against their beats, in milliseconds, where that was measured. */
+  readonly evenness: readonly Evenness[];
   readonly flaws: readonly { readonly what: Flaw; readonly times: number }[];
   readonly next: readonly PassageLine[];
   readonly refused: Refused | undefined;
@@ -52,6 +54,7 @@ export function AfterwardsPage({
   entry,
   flaws,
   fromMemory,
+  evenness,
   next,
   refused,
 }: AfterwardsPageProps) {
@@ -99,7 +102,11 @@ export function AfterwardsPage({
         )}
         {entry.blocks.length === 0 && entry.tasks.length === 0 && <p>{words.afterwards.nothing}</p>}
         {entry.blocks.map((block, i) => (
-          <MovedLine key={i} block={block} />
+          <MovedLine
+            key={i}
+            block={block}
+            even={evenness.find(({ passage_id: id }) => id === block.passageId)}
+          />
         ))}
         {entry.tasks.length > 0 && (
           <p className={styles.tasks}>

@@ -1,11 +1,11 @@
 import { TempoText } from "~/components/beat-unit";
 import { useFormats } from "~/components/locale";
-import type { LogBlock } from "~/features/shapes";
+import type { Evenness, LogBlock } from "~/features/shapes";
 import { words } from "~/words";
 import styles from "./afterwards.module.css";
 
 /** One passage of the session: from where to where, drawn as the climb it was. */
-export function MovedLine({ block }: { block: LogBlock }) {
+export function MovedLine({ block, even }: { block: LogBlock; even: Evenness | undefined }) {
   const formats = useFormats();
   const { start, end, reached, plays, clean, minutes } = block;
   const climbed = reached !== null && reached > start;
@@ -16,6 +16,7 @@ export function MovedLine({ block }: { block: LogBlock }) {
         <strong>{block.title}</strong>, {block.name || words.bars(block.fromBar, block.toBar)}
         <p className={styles.soft}>
           {words.minutes(minutes)} · {words.cleanOf(clean, plays)}
+          {even && ` · ${words.evenness(even.spread, even.bias ?? undefined)}`}
         </p>
       </div>
       <p className={climbed ? styles.big : styles.plain}>

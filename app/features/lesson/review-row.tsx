@@ -29,6 +29,7 @@ export function ReviewRow({ item, take, takes, decision, onDecide }: ReviewRowPr
   const facts = [
     item.tempo && lesson.tempo(item.tempo),
     item.clean && item.clean.plays > 0 && lesson.clean(item.clean.clean, item.clean.plays),
+    item.even !== undefined && words.evenness(item.even),
     item.flawedBars.length > 0 && lesson.flaws(item.flawedBars),
   ].filter((fact): fact is string => Boolean(fact));
   return (

@@ -18,6 +18,7 @@ const VALUES: Record<string, (day: PassageDay) => string | number> = {
   plays: ({ plays }) => plays,
   clean: ({ clean, plays }) => clean / Math.max(1, plays),
   minutes: ({ minutes }) => minutes,
+  even: ({ spread }) => spread ?? Infinity,
 };
 
 function compare(a: string | number, b: string | number): number {
@@ -36,6 +37,12 @@ export function DayRows({ days }: { days: readonly PassageDay[] }) {
     .toSorted((a, b) => sign * compare(valueOf(a), valueOf(b)))
     .slice(shown.page * shown.rows, (shown.page + 1) * shown.rows);
   const number = { width: 130, number: true, sortable: true };
+  const even: Column<(typeof rows)[number]> = {
+    ...number,
+    name: "even",
+    label: progress.even,
+    cell: ({ spread }) => (spread === undefined ? "–" : `${formats.whole(spread)} ms`),
+  };
   const columns: Column<(typeof rows)[number]>[] = [
     { name: "day", label: progress.day, sortable: true, cell: ({ day }) => formats.shortDay(day) },
     {
@@ -69,6 +76,7 @@ export function DayRows({ days }: { days: readonly PassageDay[] }) {
       label: progress.minutes,
       cell: ({ minutes }) => formats.tenth(minutes),
     },
+    ...(days.some(({ spread }) => spread !== undefined) ? [even] : []),
   ];
   return (
     <PagedRows

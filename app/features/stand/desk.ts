@@ -121,7 +121,7 @@ export class StandDesk {
   }
 
   private perform(effect: Effect): void {
-    const { sound, store, takes, along, wait } = this.ports;
+    const { sound, store, takes, along, tapping, wait } = this.ports;
     switch (effect.kind) {
       case "open-sound":
         return void this.openSound().catch(() => undefined);
@@ -137,6 +137,13 @@ export class StandDesk {
         if (!loop) return;
         takes.begin(loop);
         return along.begin(loop, this.passageId);
+      }
+      case "listen":
+        return tapping.listen(effect.loop);
+      case "listen-end": {
+        const measured = tapping.end(effect.play);
+        if (measured) this.send({ kind: "heard", measured });
+        return;
       }
       case "silence":
         along.stop();
@@ -201,7 +208,7 @@ export class StandDesk {
   /** A tap along with the play, at an event's time stamp. */
   tap(timeStamp: number): void {
     const at = this.ports.sound.heardAt(timeStamp);
-    if (at !== undefined) this.send({ kind: "tap", at });
+    if (at !== undefined) this.ports.tapping.tap(at);
   }
 
   setVolume(volume: number): void {

@@ -5,6 +5,7 @@ import { Ledger } from "./ledger";
 import { LoopSound } from "./loop-sound";
 import { PlayAlong } from "./play-along";
 import { Takes } from "./takes";
+import { Tapping } from "./tapping";
 
 /** What the stand reaches of the world outside. */
 export interface StandPorts {
@@ -17,6 +18,8 @@ export interface StandPorts {
   readonly store: Ledger;
   readonly takes: Takes;
   readonly along: PlayAlong;
+  /** Tells how plays lay against their beats; another may come beside it. */
+  readonly tapping: Tapping;
 }
 
 /** How the world outside is heard. */
@@ -63,5 +66,6 @@ export function browserPorts(options: BrowserOptions, { send, changed }: StandEa
     }),
     takes,
     along: new PlayAlong(options.along, options.alongAddress, volume),
+    tapping: new Tapping(),
   };
 }

@@ -30,7 +30,7 @@ export type TrackedPart = TrackPart & TrackedPassage;
 export const partOf = (passage: TrackedPassage, word?: TrackWord): TrackedPart => ({
   ...passage,
   word: word && word.samples.length / TRACK_RATE,
-  rungs: rungsFrom(passage.block.rungs , passage.block.ladder),
+  rungs: rungsFrom(passage.block.rungs, passage.block.ladder),
 });
 
 const USUAL_A = 440;

@@ -21,6 +21,7 @@ import {
 import {
   FEELINGS,
   FLAWS,
+  MEASURE_SOURCES,
   keptPaceSchema,
   mustDoSchema,
   NO_VERDICT_CHOICES,
@@ -234,6 +235,12 @@ export const ROW_SCHEMAS: Readonly<Record<RoomTableName, v.GenericSchema>> = {
     share,
     layer: v.nullish(text(200)),
     factor: v.nullish(v.number()),
+  }),
+  rep_measure: rows({
+    source: v.picklist(MEASURE_SOURCES),
+    bias: v.nullish(v.number()),
+    spread: counted,
+    ...{ met: v.nullish(count), missed: v.nullish(count), extra: v.nullish(count) },
   }),
   passed_tempo: rows({ position: count, material: text(300), tempo: counted, top: counted }),
   passage_day: rows({ level: levelSchema, most: v.nullish(counted) }),

@@ -2,6 +2,7 @@ import { worthAMark, type Mark, type PassageAfter } from "~/core/judge";
 import { addDays } from "~/core/units";
 import {
   assignmentsOf,
+  evennessOfSession,
   flawsOfSession,
   fromMemoryOf,
   logEntry,
@@ -65,12 +66,13 @@ export async function afterwardsPage(services: Services, studioId: string, sessi
   const { db } = services;
   const entry = await logEntry(db, studioId, sessionId);
   if (!entry) return undefined;
-  const [studio, person, flaws, passages, fromMemory] = await Promise.all([
+  const [studio, person, flaws, passages, fromMemory, evenness] = await Promise.all([
     studioById(db, studioId),
     studentById(db, studioId, entry.person_id),
     flawsOfSession(db, studioId, sessionId),
     passagesOfPerson(db, studioId, entry.person_id),
     fromMemoryOf(db, studioId, sessionId),
+    evennessOfSession(db, studioId, sessionId),
   ]);
   const today = todayIn(services, studio);
   const next = passages
@@ -80,5 +82,5 @@ export async function afterwardsPage(services: Services, studioId: string, sessi
   const isToday = entry.day === today;
   const read = asOf(entry, today, studio.time_zone);
   const takes = await takesListed(services, studioId, { sessionId });
-  return { person, marks, entry: read, isToday, flaws, fromMemory, next, takes };
+  return { person, marks, entry: read, isToday, flaws, fromMemory, evenness, next, takes };
 }

@@ -207,8 +207,8 @@ describe("a file from a stranger", () => {
 
   test("with a session under the first rules is left to the version that played it", async () => {
     const { studioId, bring } = await emptyRoom();
-    const { rules: _, ...plan } = rowsOf(files, "session")[0]!["plan"] as Row;
-    expect(await bring(changed("session", { plan }))).toEqual({
+    const plan = rowsOf(files, "session")[0]!["plan"] as Row;
+    expect(await bring(changed("session", { plan: { ...plan, rules: 1 } }))).toEqual({
       ok: false,
       error: "Made by 0.1.0, which still opens it.",
     });

@@ -27,6 +27,12 @@ interface Inputs {
     readonly pieceId: string;
     readonly bars: readonly { readonly bar: number; readonly flawed: number }[];
   }[];
+  /** How evenly passages lay day by day, the earliest first. */
+  readonly evenness: readonly {
+    readonly passage_id: string;
+    readonly day: Day;
+    readonly spread: number;
+  }[];
   readonly today: Day;
   /** On which day the next week begins. */
   readonly next: Day;
@@ -53,7 +59,7 @@ function reviewed(
   inputs: Inputs,
   laid: ReadonlyMap<string, number> | undefined,
 ): ReviewedItem {
-  const { happened, passages, flaws } = inputs;
+  const { happened, passages, flaws, evenness } = inputs;
   const byDay = [...minutesOfItem(item, happened)].filter(([day]) => within(day, inputs));
   const passage = passages.find(({ id }) => id === item.passageId);
   const rows = happened.played.filter(
@@ -71,6 +77,9 @@ function reviewed(
     done: byDay.reduce((total, [, minutes]) => total + minutes, 0),
     tempo: tempoOf(rows),
     clean: rows.length > 0 ? { clean: sum((r) => r.clean), plays: sum((r) => r.plays) } : undefined,
+    even: evenness.findLast(
+      ({ passage_id, day }) => passage_id === item.passageId && within(day, inputs),
+    )?.spread,
     flawedBars: (inBars ?? []).toSorted((a, b) => b.flawed - a.flawed).slice(0, MOST_FLAWED_BARS),
     lowered: loweredFrom(item, passage, rows),
     suggested: safe || (item.passageId !== null && !passage) ? "finished" : "carried",

@@ -3,6 +3,7 @@ import { addDays, daysBetween, type Day } from "~/core/units";
 import {
   assignmentsOf,
   draftOf,
+  evennessByDay,
   exercisesOf,
   flawsByBar,
   keptLadders,
@@ -100,6 +101,14 @@ export async function lessonPage(services: Services, studioId: string, personId:
         })),
       )
     : [];
+  const evenness = last
+    ? await evennessByDay(
+        db,
+        studioId,
+        passages.map(({ id }) => id),
+        last.from_day,
+      )
+    : [];
   const from = set?.from_day ?? beginsOn(last, today);
   const until = set?.until_day ?? nextLesson(from, person.times.lesson?.weekday);
   const came = last && happened && weekDone({ week: last, happened }, today);
@@ -110,7 +119,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
       week: last,
       happened,
       review: reviewItems({
-        ...{ week: last, happened, passages, flaws, today, next: from, weak },
+        ...{ week: last, happened, passages, flaws, evenness, today, next: from, weak },
         times: person.times,
       }),
     };

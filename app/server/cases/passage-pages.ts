@@ -2,6 +2,7 @@ import { tempiOfPiece, USUAL_STAGES } from "~/core/score";
 import { addDays, dayOf } from "~/core/units";
 import {
   barMarksOf,
+  evennessByDay,
   flawBeats,
   earOf,
   flawsByBar,
@@ -110,7 +111,7 @@ export async function progressPage(
   const studio = await studioById(db, studioId);
   const passage = await passageById(db, studioId, passageId);
   const today = todayIn(services, studio);
-  const [person, days, keys, flaws, inputs, ladders, plays] = await Promise.all([
+  const [person, days, keys, flaws, inputs, ladders, plays, evenness] = await Promise.all([
     studentById(db, studioId, passage.personId),
     passageDays(db, studioId, passageId),
     recordByKey(db, studioId, passageId),
@@ -118,6 +119,7 @@ export async function progressPage(
     aheadInputs(services, studio, passage.personId),
     laddersOf(db, studioId, passageId),
     withPlays ? playsOfPassage(db, studioId, passageId) : undefined,
+    evennessByDay(db, studioId, [passageId]),
   ]);
   const standing = standingOf(passage, today);
   return {
@@ -136,7 +138,10 @@ export async function progressPage(
     outlook: passageOutlook(passage, inputs),
     concertName: studio.concert_name,
     hurts: inputs.hurts,
-    days,
+    days: days.map((each) => ({
+      ...each,
+      spread: evenness.find(({ day }) => day === each.day)?.spread,
+    })),
     /** Every play behind it, where they are asked for. */
     plays,
     turns: turnsOf(

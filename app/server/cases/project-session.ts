@@ -154,6 +154,9 @@ function projectionOf(
     reps: state.plays.flatMap((play) =>
       play.verdict ? [countedRep(session, state, play, play.verdict)] : [],
     ),
+    measures: state.plays.flatMap(({ id, blockIndex, measured }) =>
+      measured ? [{ id, passageId: session.plan.blocks[blockIndex]!.passageId, ...measured }] : [],
+    ),
   };
 }
 

@@ -1,4 +1,4 @@
-import { replay, type SessionEvent, type SessionPlan } from "~/core/session";
+import { replay, type Payload, type SessionEvent, type SessionPlan } from "~/core/session";
 import { assert } from "~/core/result";
 import {
   closedTransport,
@@ -36,6 +36,12 @@ export class World {
   /** Plays that were told to whoever records and listens. */
   readonly told: string[] = [];
   private made = 0;
+  private listened: Loop | undefined;
+  /** What hears the plays: how one lay, and so many milliseconds after its end it is told. */
+  ear?: (
+    loop: Loop,
+    play: string,
+  ) => { readonly after: number; readonly measured: Payload<"measured"> } | undefined;
   /** Plays that were there when the page was loaded. */
   private readonly before: number;
 
@@ -139,6 +145,14 @@ export class World {
         return this.due(effect.ms, { kind: "waited", timer: effect.timer });
       case "stop-waiting":
         return this.dropDues(({ kind }) => kind === "waited");
+      case "listen":
+        this.listened = effect.loop;
+        return;
+      case "listen-end": {
+        const told = this.ear?.(this.listened!, effect.play);
+        if (told) this.due(told.after, { kind: "heard", measured: told.measured });
+        return;
+      }
       case "drop-take":
       case "drone":
     }
