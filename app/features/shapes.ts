@@ -50,6 +50,8 @@ export interface LogBlock {
   readonly plays: number;
   readonly clean: number;
   readonly minutes: number;
+  /** The fastest tempo by the clock, where it went by it. */
+  readonly byClock: number | null;
 }
 
 /** A session as the log tells it. */

@@ -327,7 +327,9 @@ export const desk = {
       if (passed > from) return `${tenth(from)} → ${tenth(passed)} bpm`;
       return next > passed ? `${tenth(passed)} bpm passed` : `${tenth(passed)} bpm held`;
     },
-    noGate: (at: number) => `worked at ${tenth(at)} bpm`,
+    /** No gate passed; `clock`: the fastest tempo by the clock, where it went by it. */
+    noGate: (at: number, clock: number | null) =>
+      clock === null ? `worked at ${tenth(at)} bpm` : `by the clock to ${tenth(clock)} bpm`,
     note: "One line for the log",
     noteSubmit: "Write it down",
     notes: "Notes",

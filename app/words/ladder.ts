@@ -256,6 +256,8 @@ export const ladder = {
       easy: "it feels easy, says the player",
       timing: "even timing, tapped along",
       played: "plays, clean or not",
+      "clock-plays": "by the clock, after so many runs",
+      "clock-minutes": "by the clock, after so many minutes",
     } satisfies Record<RuleKind, string>,
     plays: "Clean plays",
     played: "Plays",
@@ -289,8 +291,17 @@ export const ladder = {
           return `even within ${rule.within} ms`;
         case "played":
           return `${rule.plays} ${plural(rule.plays, "play", "plays")}`;
+        case "clock-plays":
+          return `by the clock: ${rule.plays} ${plural(rule.plays, "run", "runs")}${rule.back ? ", up and down" : ""}`;
+        case "clock-minutes":
+          return `by the clock: ${rule.minutes} min${rule.back ? ", up and down" : ""}`;
       }
     },
+    clockBack: "Up and down again",
+    clockHelp: "The tempo moves on by itself. No verdict is asked, and nothing counts as passed.",
+    runs: "Runs at each tempo",
+    runsUnit: "runs",
+    clockMinutes: "At each tempo",
     flawedTitle: "When it goes wrong",
     flawedPlays: "After",
     flawed: "flawed",

@@ -92,10 +92,15 @@ export const stand = {
           return `even within ${rule.within} ms: tap along`;
         case "played":
           return rule.plays === 1 ? "play, whatever comes of it" : "plays, whatever comes of them";
+        case "clock-plays":
+          return "runs, then it moves on by itself";
+        case "clock-minutes":
+          return "minutes, then it moves on by itself";
       }
     },
     count: (count: number, needed: number, kind?: RuleKind) => {
-      const whole = kind === "minutes" ? Math.floor(count * 10) / 10 : count;
+      const whole =
+        kind === "minutes" || kind === "clock-minutes" ? Math.floor(count * 10) / 10 : count;
       return kind === "easy" || kind === "timing"
         ? count
           ? "yes:"
@@ -183,6 +188,8 @@ export const stand = {
       firm: "Made firm.",
       today: "Today's part of the ladder is done.",
       span: "You've played every tempo of the span.",
+      clock: "You've played every tempo.",
+      clockSub: "By the clock: no run was marked, so nothing counts as passed.",
       sub: (bpm: number) => `The gate passed at ${bpm} bpm.`,
       next: (title: string) => `Next: ${title} →`,
       again: "Once more at the target",

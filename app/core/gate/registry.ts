@@ -1,5 +1,6 @@
 import type * as v from "valibot";
 import type { GateRule } from "./rule";
+import { clockMinutes, clockPlays } from "./rules/by-clock";
 import { easy } from "./rules/easy";
 import { inARow } from "./rules/in-a-row";
 import { inAll } from "./rules/in-all";
@@ -17,6 +18,8 @@ export const GATE_RULES = {
   easy,
   timing,
   played,
+  "clock-plays": clockPlays,
+  "clock-minutes": clockMinutes,
 } as const;
 
 export type RuleKind = keyof typeof GATE_RULES;

@@ -1,4 +1,4 @@
-import type { Gate } from "~/core/gate";
+import { goesBack, isByClock, type Gate } from "~/core/gate";
 import { err, ok, type Result } from "~/core/result";
 import { nearestPlayable, TEMPO_LIMITS, wholeBpm, type Bpm } from "~/core/units";
 import { tempoBeyond } from "./beyond";
@@ -93,10 +93,13 @@ function* stepsOfPhase(ladder: Ladder, index: number, where: Where): Generator<S
   const phase = ladder.phases[index]!;
   const { start, target } = spanOf(ladder, phase);
   const first = index === (where.place?.phase ?? 0);
-  const from = first ? (Math.min(where.start, target) as Bpm) : start;
+  const nature = natureOf(phase.school.name).tempo;
+  // What lies around a tempo has none that it ends at.
+  const today = nature === "centres" ? where.start : (Math.min(where.start, target) as Bpm);
+  const from = first ? today : start;
   let stage = first ? (where.place?.stage ?? 0) : 0;
   if (first) for (const step of warmUp(ladder.warmUp, from)) yield { ...step, stage };
-  const stays = natureOf(phase.school.name).tempo === "stays";
+  const stays = nature === "stays";
   if (first && stays && where.again) {
     for (const step of easyRung(from, target)) yield { ...step, stage };
   }
@@ -111,8 +114,23 @@ function* stepsOfPhase(ladder: Ladder, index: number, where: Where): Generator<S
   }
 }
 
-/** The rungs from a place and a start up to the end of the last phase, lazily. */
+/**
+ * The rungs from a place and a start up to the end of the last phase, lazily; by the clock down again
+ * where the ladder says so.
+ */
 export function* unroll(ladder: Ladder, where: Where): Generator<Rung, void> {
+  if (!goesBack(ladder.gate)) return yield* upwards(ladder, where);
+  const up: Rung[] = [];
+  for (const rung of upwards(ladder, where)) {
+    up.push(rung);
+    yield rung;
+    if (up.length > MOST_RUNGS) return;
+  }
+  for (const rung of up.slice(0, -1).reverse())
+    yield { ...rung, index: 2 * up.length - 2 - rung.index };
+}
+
+function* upwards(ladder: Ladder, where: Where): Generator<Rung, void> {
   const { of: full } = ladder;
   if (full === null) return yield* unrolled(ladder, where);
   const percents = unrolled(ladderInPercent(ladder, full), whereInPercent(where, full));
@@ -144,7 +162,8 @@ function* unrolled(ladder: Ladder, where: Where): Generator<Rung, void> {
         alternates: step.alternates,
         cycle: step.cycle,
         click: click ? { ...ladder.click, ...click } : ladder.click,
-        gate: step.gate ?? ladder.gate,
+        // By the clock it goes everywhere, whatever a school would ask.
+        gate: isByClock(ladder.gate) ? ladder.gate : (step.gate ?? ladder.gate),
         rest: ladder.rest,
         ease: step.ease ?? 1,
         share: segment ? segmentLength(bars, segment) / whole : 1,

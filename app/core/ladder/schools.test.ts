@@ -107,7 +107,7 @@ describe("schools with parts, tasks and clicks of their own", () => {
   test("comfort span 84, 6 bpm, 2 steps, each held a set time", () => {
     const held = rungs("comfort-span", { step: 6, steps: 2, hold: 90 }, [84, 84]);
     expect(held.map(({ tempo }) => tempo + 0)).toEqual([84, 78, 72, 84, 90, 96, 84]);
-    expect(held[0]!.gate).toEqual([{ kind: "minutes", minutes: 1.5, percent: 0 }]);
+    expect(held[0]!.gate).toEqual([{ kind: "clock-minutes", minutes: 1.5, back: false }]);
   });
 
   test("woven chain, 3 links, 50 to 80 by 5", () => {

@@ -120,6 +120,12 @@ export function gatePassed(plan: Block, block: BlockState): BlockState {
     : { ...block, ...freshCount, passed, toppedOut: true };
 }
 
+/** The time has come: on to the next rung, or it is over; nothing was passed by it. */
+export function clockMovedOn(plan: Block, block: BlockState): BlockState {
+  const next = rungAfter(block.rungs, block.rung, block.tempo);
+  return next ? toRung(plan, block, next) : { ...block, ...freshCount, toppedOut: true };
+}
+
 /** One more judged play; the gate may pass by it. */
 export function counting(block: BlockState, play: CountedPlay): BlockState {
   const flawed = play.verdict === "flawed" ? 1 : 0;

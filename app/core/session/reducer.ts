@@ -1,4 +1,4 @@
-import type { Verdict } from "~/core/gate";
+import { isByClock, type Verdict } from "~/core/gate";
 import { unreachable } from "~/core/result";
 import {
   again,
@@ -6,6 +6,7 @@ import {
   counting,
   firming,
   gatePassed,
+  clockMovedOn,
   falling,
   lowering,
   narrowing,
@@ -108,6 +109,7 @@ function played(state: StandState, event: SessionEvent & { kind: "played" }): St
     ...payload,
     ...(spread === undefined ? {} : { measured: { ...NOT_TOLD, source: "taps", spread } }),
   };
+  if (isByClock(rung.gate) && !endingWell && !payload.uncounted) return playedByClock(state, play);
   const plays = [...state.plays, play];
   // What only was finished is not asked about, and a rest begins after it.
   if (payload.uncounted) {
@@ -115,6 +117,23 @@ function played(state: StandState, event: SessionEvent & { kind: "played" }): St
     return { ...state, plays, ...(resting ? { resting: { ...resting, since: at } } : {}) };
   }
   return { ...without(state, "detailable", "alsoPending"), plays, pending: id };
+}
+
+/** By the clock nothing is asked and nothing is passed: it goes on when the time has come. */
+function playedByClock(before: StandState, play: Play): StandState {
+  const plays = [...before.plays, { ...play, byClock: true as const }];
+  const state = { ...without(before, "detailable"), plays };
+  const { plan, state: block } = currentBlock(state);
+  if (!play.complete || !isOfRung(state, play) || block.toppedOut) return state;
+  const { id, seconds, playing } = play;
+  // Nobody has judged it: it is none of the clean ones.
+  const counted = counting(block, { play: id, verdict: "flawed", seconds, playing });
+  const kept = { ...counted, flawedOnRung: block.flawedOnRung };
+  if (!progressNow(kept).passed) return withBlock(state, kept);
+  const { rest } = rungNow(block);
+  const next = withBlock(state, clockMovedOn(plan, kept));
+  const goesOn = !currentBlock(next).state.toppedOut;
+  return goesOn && rest > 0 ? { ...next, resting: { since: play.at, seconds: rest } } : next;
 }
 
 /** A rest after a rung that was passed, where the ladder says so. */
@@ -154,17 +173,23 @@ function anotherWay(state: StandState): StandState {
   }
 }
 
-function count(state: StandState, play: Play, verdict: Verdict): StandState {
+/** Whether a play was one of the rung that is on, as it is played now. */
+function isOfRung(state: StandState, play: Play): boolean {
   const { state: block } = currentBlock(state);
   const { segment } = block;
-  const ofThisRung =
+  return (
     !play.endingWell &&
     play.blockIndex === state.blockIndex &&
     play.rung === block.rung &&
     play.tempo === block.tempo &&
     play.fromBar === segment.fromBar &&
-    play.toBar === segment.toBar;
-  if (!ofThisRung || block.toppedOut) return state;
+    play.toBar === segment.toBar
+  );
+}
+
+function count(state: StandState, play: Play, verdict: Verdict): StandState {
+  const { state: block } = currentBlock(state);
+  if (play.byClock || !isOfRung(state, play) || block.toppedOut) return state;
   const { id, seconds, playing, measured } = play;
   const judgedPlay = { play: id, verdict, seconds, playing, spread: measured?.spread };
   const counted = withBlock(state, counting(block, judgedPlay));
@@ -372,7 +397,9 @@ export function replay(plan: SessionPlan, events: readonly SessionEvent[]): Stan
   );
   const again = askedAgain(events);
   if (again.size === 0) return state;
-  const open = state.plays.filter(({ id }) => again.has(id) || openPlays(state).includes(id));
+  const open = state.plays.filter(
+    ({ id, byClock }) => !byClock && (again.has(id) || openPlays(state).includes(id)),
+  );
   const { detailable } = state;
   const asks = asking(
     state,

@@ -46,6 +46,10 @@ export interface Play {
   /** The slow play at the end; recorded, but it opens no gate. */
   readonly endingWell: boolean;
   readonly measured?: Measured;
+  /** Its rung goes on by the clock: a verdict is kept and counts for no gate. */
+  readonly byClock?: true;
+  /** It counts for nothing: only finished, or just tried. */
+  readonly uncounted?: boolean | undefined;
   readonly verdict?: Verdict;
   readonly bar?: number;
   readonly beat?: number;

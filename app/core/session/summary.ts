@@ -1,9 +1,10 @@
+import { isByClock } from "~/core/gate";
 import { wayOf, type Place, type Rung } from "~/core/ladder";
 import { ownPace, type KeptPace } from "./pace";
 import { partsOf } from "./parts";
 import { passedRungs, type PassedRung } from "./passed";
 import type { BlockKind } from "./shape";
-import { currentBlock, rungNow, type StandState } from "./state";
+import { currentBlock, rungNow, type Play, type StandState } from "./state";
 
 /** What came of one block; everything that the desk counts is derived from this and the plays. */
 export interface BlockSummary {
@@ -22,6 +23,8 @@ export interface BlockSummary {
   readonly clean: number;
   readonly activeSeconds: number;
   readonly toppedOut: boolean;
+  /** The fastest tempo to which it went by the clock, where it did. */
+  readonly byClock: number | undefined;
   /** The place in the ladder at which it ended, and the way in which that is a place. */
   readonly place: Place;
   readonly way: string;
@@ -36,6 +39,9 @@ function fastest(passed: readonly PassedRung[]): number | undefined {
   const tempi = passed.filter(({ whole }) => whole).map(({ top }) => top);
   return tempi.length ? Math.max(...tempi) : undefined;
 }
+
+const fastestOf = (plays: readonly Play[]): number | undefined =>
+  plays.length > 0 ? Math.max(...plays.map(({ top }) => top)) : undefined;
 
 /** From a tempo to the next that the ladder has above it. */
 function stepAbove(tempo: number | undefined, rungs: readonly Pick<Rung, "top">[]) {
@@ -68,21 +74,28 @@ export function summarise(state: StandState): BlockSummary[] {
     const passed = passedRungs(state, index);
     const reached = fastest(passed);
     const { fromBar, toBar } = plan;
+    const clocked = isByClock(rungNow(block).gate);
     const part = plan.shareOfPassage < 1 ? { fromBar, toBar } : null;
     return [
       {
         passageId: plan.passageId,
         part,
         startTempo: block.start,
-        endTempo: block.tempo,
+        // By the clock nothing is passed: tomorrow begins as if it had not been.
+        endTempo: clocked ? block.start : block.tempo,
         reachedTempo: reached,
         targetTempo: plan.ladder.target,
         step: stepAbove(reached, block.rungs),
         plays: judged.length,
         clean: judged.filter(({ verdict }) => verdict === "clean").length,
         activeSeconds: block.activeSeconds,
-        toppedOut: block.toppedOut,
-        place: { phase: rungNow(block).phase, stage: rungNow(block).stage },
+        toppedOut: block.toppedOut && !clocked,
+        place: clocked ? plan.place : { phase: rungNow(block).phase, stage: rungNow(block).stage },
+        byClock: fastestOf(
+          state.plays.filter(
+            ({ byClock, complete, blockIndex }) => byClock && complete && blockIndex === index,
+          ),
+        ),
         way: wayOf(plan.ladder),
         pace: block.pace && { ...block.pace, instead: ownPace(plan.ladder) },
         passed: distinct(passed).map((each) => ({ ...each, whole: each.whole && !part })),

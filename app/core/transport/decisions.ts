@@ -9,10 +9,12 @@ import {
   type EventKind,
   type Payload,
 } from "~/core/session";
+import { natureOf, type Ladder } from "~/core/ladder";
 import { tempo as tempoFrom } from "~/core/units";
 import { endNow, judgeNow, rest, restart, settle, staysAsItWas } from "./judging";
 import { endAtBarLine, follow, playFrom, playsOnInTime, silence } from "./loops";
 import { BREAK_SECONDS, NERVOUS_MS, nudgeOf, REST_SECONDS } from "./pace";
+import { openByClock } from "./in-time";
 import { canPlayOn, endsFlawed, questionOf } from "./question";
 import type { Turn } from "./turn";
 
@@ -71,6 +73,9 @@ export function forward(turn: Turn): void {
     return transport === "stopped" ? start(turn) : judgeNow(turn, "clean");
   }
   if (justJudged(turn)) return;
+  if (question === undefined && transport !== "stopped" && openByClock(turn.stand)) {
+    return judgeNow(turn, "clean");
+  }
   switch (question) {
     case "slow-end":
       return endWell(turn);
@@ -111,6 +116,7 @@ export function back(turn: Turn): void {
     return answer(turn, "lowered", { steps: 1 });
   }
   if (question === "advice") return heed(turn);
+  if (question === undefined && openByClock(turn.stand)) judgeNow(turn, "flawed");
 }
 
 /** Takes the last decision back. A verdict taken back is asked for again. */
@@ -166,11 +172,15 @@ export function toTempo(turn: Turn, bpm: number): void {
 export const nudge = (turn: Turn, by: 1 | -1): void =>
   toTempo(turn, turn.block.state.tempo + by * nudgeOf(turn.block.plan));
 
+/** Whether a ladder ends at its target, and not around a tempo. */
+const hasTop = ({ phases }: Pick<Ladder, "phases">): boolean =>
+  natureOf(phases[0]!.school.name).tempo !== "centres";
+
 /** A tempo that was tapped: before anything was played, the ladder is drawn anew from it. */
 export function tapped(turn: Turn, bpm: number): void {
   const { plan } = turn.block;
   const { plays, blockIndex } = turn.stand;
-  const tempo = tempoFrom(Math.min(bpm, plan.ladder.target));
+  const tempo = tempoFrom(hasTop(plan.ladder) ? Math.min(bpm, plan.ladder.target) : bpm);
   const begun = plays.some((play) => play.blockIndex === blockIndex);
   if (begun || !tempo.ok) return toTempo(turn, bpm);
   decide(turn, "redrawn", redrawnFrom(plan, tempo.value));

@@ -1,4 +1,13 @@
-import { clickNow, currentBlock, loopOf, type NoVerdict, type StandState } from "~/core/session";
+import { isByClock } from "~/core/gate";
+import {
+  clickNow,
+  currentBlock,
+  loopOf,
+  playsAnything,
+  rungNow,
+  type NoVerdict,
+  type StandState,
+} from "~/core/session";
 import { canPlayOn } from "./question";
 import type { TransportState } from "./state";
 
@@ -15,6 +24,18 @@ export function noVerdictOf(stand: StandState): NoVerdict {
 /** Going on in time: a play waits for its verdict, and what is played meanwhile is only finished. */
 export const waitsInTime = (stand: StandState): boolean =>
   stand.pending !== undefined && noVerdictOf(stand) === "wait";
+
+/** Whether what is played now goes on by itself after so much playing. */
+export const goesByClock = (stand: StandState): boolean =>
+  playsAnything(stand) &&
+  stand.endingWell === undefined &&
+  isByClock(rungNow(currentBlock(stand).state).gate);
+
+/** The last play by the clock, for as long as nobody has said how it was. */
+export function openByClock({ plays }: StandState): string | undefined {
+  const last = plays.at(-1);
+  return last?.byClock && last.verdict === undefined ? last.id : undefined;
+}
 
 /** Whether another play may follow before anything more is said. */
 export const followsInTime = (stand: StandState): boolean =>

@@ -10,6 +10,6 @@ export {
 export { REST_SECONDS } from "./pace";
 export type { Effect } from "./effect";
 export { flawedPlay, questionOf, type Question } from "./question";
-export { isInTime, isOnlyFinished } from "./in-time";
+export { goesByClock, isInTime, isOnlyFinished, openByClock } from "./in-time";
 export { possible, TOOLS, type Tool } from "./possible";
 export { measuredOf } from "./measured";

@@ -1,6 +1,6 @@
 import type { Verdict } from "~/core/gate";
 import { loopOf, nextTempo } from "~/core/session";
-import { isInTime, isOnlyFinished } from "./in-time";
+import { goesByClock, isInTime, isOnlyFinished, openByClock } from "./in-time";
 import { dropNext, follow, playFrom, playsOnInTime, silence } from "./loops";
 import { NERVOUS_MS, RESTART_SECONDS } from "./pace";
 import { playEnded } from "./played";
@@ -59,6 +59,10 @@ export function settle(turn: Turn): void {
 /** A verdict on the play that waits for one, or on the one that is on. */
 export function judgeNow(turn: Turn, verdict: Verdict): void {
   const { stand, transport, last } = turn.state;
+  const byClock = stand.pending === undefined ? openByClock(stand) : undefined;
+  // Kept, and nothing comes of it: hands stay where they are.
+  if (byClock !== undefined) return void turn.write("judged", { play: byClock, verdict });
+  if (transport === "play" && goesByClock(stand)) return;
   const play = stand.pending;
   if (transport === "play" && !(play && isInTime(stand))) return judgeWhilePlaying(turn, verdict);
   if (!play) return;

@@ -1,8 +1,8 @@
-import { loopMap, type BeatMap } from "~/core/click";
-import { loopOf, nextLoop } from "~/core/session";
-import { followsInTime, isInTime } from "./in-time";
+import { loopMap, type BeatMap, type MapMarker } from "~/core/click";
+import { advance, currentBlock, loopOf, nextLoop, turnsIn, type Payload } from "~/core/session";
+import { followsInTime, goesByClock, isInTime } from "./in-time";
 import { LEAD_SECONDS } from "./pace";
-import type { Loop } from "./state";
+import type { Loop, TransportState } from "./state";
 import type { Turn } from "./turn";
 
 /** A map in which the play itself is silent. */
@@ -12,8 +12,8 @@ function countInOnly(map: BeatMap): BeatMap {
 }
 
 /** Sends the next loop ahead, to begin at a time of the sound's clock, or as soon as it can. */
-function sendNext(turn: Turn, at: number, follows: boolean): Loop {
-  const { stand, last, quiet, sent } = turn.state;
+function sendNext(turn: Turn, at: number, follows: boolean, stand = turn.stand): Loop {
+  const { last, quiet, sent } = turn.state;
   const request = nextLoop(stand, last, follows);
   const map = quiet ? countInOnly(loopMap(request)) : loopMap(request);
   const start = Math.max(at, turn.clock + LEAD_SECONDS);
@@ -23,7 +23,7 @@ function sendNext(turn: Turn, at: number, follows: boolean): Loop {
     map,
     start,
     ends: start + map.duration,
-    segment: turn.block.state.segment,
+    segment: currentBlock(stand).state.segment,
     of: loopOf(stand),
     tempo: request.plays[0].tempo,
   };
@@ -66,8 +66,33 @@ export function begin(turn: Turn, loop: Loop): void {
 export function follow(turn: Turn): void {
   dropNext(turn);
   const { heard } = turn.state;
-  if (!heard || !followsInTime(turn.stand)) return;
-  turn.set({ next: sendNext(turn, heard.ends, true) });
+  if (!heard) return;
+  const then = afterThis(turn, heard);
+  if (followsInTime(then)) turn.set({ next: sendNext(turn, heard.ends, true, then) });
+}
+
+/** What is written of a loop that was played, to its end or only for so many seconds. */
+export function playedOf({ map, request, tempo, segment }: Loop, gone: number): Payload<"played"> {
+  const at = (name: MapMarker["name"]) => map.markers.find((each) => each.name === name)?.at ?? 0;
+  const turns = request.turnsIn ? { turns: turnsIn(request) } : {};
+  return {
+    tempo,
+    seconds: Math.min(map.duration, gone),
+    playing: Math.max(0, Math.min(at("play-ended"), gone) - at("play-began")),
+    fromBar: segment.fromBar,
+    toBar: segment.toBar,
+    complete: gone === Infinity,
+    ...turns,
+  };
+}
+
+/** By the clock it is known what comes of the play that is on: another tempo is sent in time. */
+function afterThis(turn: Turn, heard: Loop): TransportState["stand"] {
+  const { stand, events } = turn.state;
+  if (!goesByClock(stand) || heard.of !== loopOf(stand)) return stand;
+  const payload = playedOf(heard, Infinity);
+  const event = { id: "", seq: events.length, at: turn.at, kind: "played", payload } as const;
+  return advance(stand, events, event);
 }
 
 /** A verdict, or its undoing, that comes while the next play is on in time: that one is finished. */

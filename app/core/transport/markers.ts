@@ -1,6 +1,6 @@
 import type { MapMarker } from "~/core/click";
-import { isInTime, noVerdictOf } from "./in-time";
-import { judgeNow, rest } from "./judging";
+import { isInTime, noVerdictOf, openByClock } from "./in-time";
+import { judgeNow, rest, settle } from "./judging";
 import { begin, playFrom } from "./loops";
 import { PAUSE_SECONDS } from "./pace";
 import { playEnded } from "./played";
@@ -37,6 +37,8 @@ export function marker(turn: Turn, loop: number, name: MapMarker["name"]): void 
   if (name === "play-ended" && transport === "play") {
     playEnded(turn, true);
     if (early) judgeNow(turn, "clean");
+    // By the clock nobody is waited for.
+    if (openByClock(turn.stand) && !isInTime(turn.stand)) settle(turn);
   }
   if (name === "map-ended") mapEnded(turn);
 }

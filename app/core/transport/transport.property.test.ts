@@ -13,6 +13,8 @@ const gates = [
   [{ kind: "in-all", plays: 1 }],
   [{ kind: "played", plays: 2 }],
   [{ kind: "of-last", plays: 1, window: 2 }],
+  [{ kind: "clock-plays", plays: 2, back: true }],
+  [{ kind: "clock-minutes", minutes: 0.5, back: false }],
 ] as const;
 const schools = [{ name: "even-steps", numbers: { step: 10 } }] as const;
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from "@jest/globals";
-import { currentBlock, progressNow, type SessionPlan } from "~/core/session";
+import { currentBlock, progressNow, summarise, type SessionPlan } from "~/core/session";
 import { bpm } from "~/core/units";
 import { isOnlyFinished, questionOf } from ".";
 import { inTime, planOf } from "~/core/session/test/plans";
@@ -210,6 +210,60 @@ describe("what is known of a play", () => {
     late.until(plays(1)).does({ kind: "judge", verdict: "clean" }).send({ kind: "nudge", by: 1 });
     late.until(({ events }) => events.at(-1)!.kind === "measured");
     expect(blockOf(late).passed).toEqual([]);
+  });
+});
+
+describe("by the clock", () => {
+  const clock = (plays: number, back = false) => [{ kind: "clock-plays", plays, back }];
+  const tempi = (world: World) => world.state.stand.plays.map(({ tempo }) => tempo + 0);
+
+  test("with breathers it goes on by itself to the top, and nothing is passed", () => {
+    const world = stand(planOf([{ ladder: { gate: clock(2) } }]));
+    world.settles();
+    expect(tempi(world)).toEqual([60, 60, 70, 70, 80, 80]);
+    expect(questionOf(world.state)).toBe("top");
+    expect(blockOf(world).passed).toEqual([]);
+    expect(summarise(world.state.stand)).toMatchObject([
+      { byClock: 80, plays: 0, endTempo: 60, toppedOut: false, passed: [] },
+    ]);
+  });
+
+  test("in time the next tempo follows with its cue, and no play is asked about", () => {
+    const world = new World(inTime({ ladder: { gate: clock(2) } })).does({ kind: "start" });
+    world.settles();
+    expect(tempi(world)).toEqual([60, 60, 70, 70, 80, 80]);
+    expect(world.kept.filter(({ kind }) => kind === "judged")).toEqual([]);
+    expect(world.kept.some((each) => each.kind === "played" && each.payload.uncounted)).toBe(false);
+  });
+
+  test("up and down again; so many minutes", () => {
+    const world = stand(planOf([{ ladder: { gate: clock(1, true) } }]));
+    world.settles();
+    expect(tempi(world)).toEqual([60, 70, 80, 70, 60]);
+    const gate = [{ kind: "clock-minutes", minutes: 0.5, back: false }];
+    const minutes = stand(planOf([{ ladder: { gate } }]));
+    minutes.settles();
+    // Two bars of common time take 8 s at 60: four of them fill half a minute.
+    expect(tempi(minutes).filter((tempo) => tempo === 60)).toHaveLength(4);
+  });
+
+  test("a verdict that is given is kept, and holds nothing up", () => {
+    const world = stand(planOf([{ ladder: { gate: clock(2) } }])).until(plays(1));
+    world.does({ kind: "judge", verdict: "flawed" });
+    expect(world.state.stand.plays[0]).toMatchObject({ verdict: "flawed" });
+    expect(world.settles() && tempi(world)).toEqual([60, 60, 70, 70, 80, 80]);
+    expect(summarise(world.state.stand)).toMatchObject([{ plays: 1, clean: 0, passed: [] }]);
+    // Taken back, it is not asked for.
+    world.does({ kind: "undo" });
+    expect(world.state.stand.pending).toBeUndefined();
+  });
+
+  test("a comfort span needs no verdict: each tempo is held by the clock", () => {
+    const school = { name: "comfort-span", numbers: { step: 6, steps: 1, hold: 16 } };
+    const world = stand(planOf([{ school }])).settles();
+    const held = tempi(world).filter((tempo, n, all) => tempo !== all[n - 1]);
+    expect(held).toEqual([60, 54, 60, 66, 60]);
+    expect(questionOf(world.state)).toBe("top");
   });
 });
 

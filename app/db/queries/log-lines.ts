@@ -20,6 +20,7 @@ const logLineRow = v.object({
   start: v.nullable(v.number()),
   reached: v.nullable(v.number()),
   ended_at: v.nullable(v.number()),
+  by_clock: v.nullable(v.number()),
   plays: v.nullable(v.number()),
   clean: v.nullable(v.number()),
   note: v.string(),
@@ -54,7 +55,7 @@ const LINES = `
       coalesce((b.part ->> 'toBar')::integer, passage.to_bar) as to_bar,
       coalesce(passage.beat_unit, piece.mark_unit) as beat_unit, null as block,
       b.active_seconds / 60 as minutes, b.start_tempo as start, b.reached_tempo as reached,
-      b.end_tempo as ended_at, b.plays, b.clean, coalesce(in_keys.keys, '') as note
+      b.end_tempo as ended_at, b.by_clock, b.plays, b.clean, coalesce(in_keys.keys, '') as note
     from session_block b join session_said o using (session_id)
     left join in_keys on in_keys.session_id = b.session_id and in_keys.passage_id = b.passage_id
     join passage on passage.id = b.passage_id join piece on piece.id = passage.piece_id
@@ -62,17 +63,17 @@ const LINES = `
     union all
     select o.session_id || '-t' || n, o.session_id, 'task', o.day, o.started_at, 1000 + n,
       coalesce(item.title, ''), '', null, null, null, task ->> 'kind',
-      (task ->> 'seconds')::numeric / 60, null, null, null, null, null, ''
+      (task ->> 'seconds')::numeric / 60, null, null, null, null, null, null, ''
     from session_said o
     cross join jsonb_array_elements(o.tasks) with ordinality as tasks (task, n)
     left join item on item.id = (task ->> 'itemId')::uuid
     union all
     select o.session_id || '-n' || n, o.session_id, 'said', o.day, o.started_at, 2000 + n,
-      '', '', null, null, null, null, null, null, null, null, null, null, said
+      '', '', null, null, null, null, null, null, null, null, null, null, null, said
     from session_said o cross join jsonb_array_elements_text(o.notes) with ordinality as notes (said, n)
     union all
     select o.session_id || '-q' || n, o.session_id, 'asked', o.day, o.started_at, 3000 + n,
-      '', '', null, null, null, null, null, null, null, null, null, null, said
+      '', '', null, null, null, null, null, null, null, null, null, null, null, said
     from session_said o
     cross join jsonb_array_elements_text(o.questions) with ordinality as questions (said, n)
     union all
@@ -127,7 +128,7 @@ export const logLines = (
   db.many(
     logLineRow,
     `${LINES} select id, session_id, kind, day, title, name, from_bar, to_bar, beat_unit, block,
-       minutes, start, reached, ended_at, plays, clean, note
+       minutes, start, reached, ended_at, by_clock, plays, clean, note
      from wanted
      order by ${ORDERS[sort]} ${down ? "desc" : "asc"} nulls last, day desc, at desc, place
      limit $7 offset $8`,

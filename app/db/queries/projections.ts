@@ -84,22 +84,23 @@ const WRITTEN = `
   ), blocks as (
     insert into session_block (session_id, position, studio_id, person_id, passage_id, day,
       start_tempo, end_tempo, reached_tempo, target_tempo, plays, clean, active_seconds, topped_out,
-      end_phase, end_stage, way, pace, step, part)
+      end_phase, end_stage, way, pace, step, part, by_clock)
     select $1, position, $2, $3, "passageId", $4, "startTempo", "endTempo", "reachedTempo",
       "targetTempo", plays, clean, "activeSeconds", "toppedOut",
       (place ->> 'phase')::integer, (place ->> 'stage')::integer, way, pace, step,
-      nullif(part, 'null')
+      nullif(part, 'null'), "byClock"
     from jsonb_to_recordset($13::jsonb) as block (position integer, "passageId" uuid,
       "startTempo" numeric, "endTempo" numeric, "reachedTempo" numeric, "targetTempo" numeric,
       plays integer, clean integer, "activeSeconds" numeric, "toppedOut" boolean, place jsonb,
-      way text, pace jsonb, step numeric, part jsonb)
+      way text, pace jsonb, step numeric, part jsonb,
+      "byClock" numeric)
     on conflict (session_id, position) do update set passage_id = excluded.passage_id,
       start_tempo = excluded.start_tempo, end_tempo = excluded.end_tempo,
       reached_tempo = excluded.reached_tempo, target_tempo = excluded.target_tempo,
       plays = excluded.plays, clean = excluded.clean, active_seconds = excluded.active_seconds,
       topped_out = excluded.topped_out, end_phase = excluded.end_phase,
       end_stage = excluded.end_stage, way = excluded.way, pace = excluded.pace,
-      step = excluded.step, part = excluded.part
+      step = excluded.step, part = excluded.part, by_clock = excluded.by_clock
   ), passed_rungs as (
     insert into passed_tempo (session_id, position, material, tempo, top, whole, studio_id,
       passage_id, day)

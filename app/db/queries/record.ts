@@ -207,6 +207,8 @@ export const logRow = v.object({
       start: v.number(),
       end: v.number(),
       reached: v.nullable(v.number()),
+      /** The fastest tempo by the clock, where it went by it. */
+      byClock: v.nullable(v.number()),
       /** Only some bars of the passage were practised. */
       ofPart: v.boolean(),
       plays: v.number(),
@@ -225,6 +227,7 @@ const LOG = `
       'fromBar', coalesce((b.part ->> 'fromBar')::integer, passage.from_bar),
       'toBar', coalesce((b.part ->> 'toBar')::integer, passage.to_bar), 'beatUnit', coalesce(passage.beat_unit, piece.mark_unit),
       'start', b.start_tempo, 'end', b.end_tempo, 'reached', b.reached_tempo, 'ofPart', b.part is not null,
+      'byClock', b.by_clock,
       'plays', b.plays, 'clean', b.clean, 'minutes', b.active_seconds / 60
     ) order by b.position) filter (where b.position is not null), '[]'::jsonb) as blocks
   from session_outcome o

@@ -7,7 +7,7 @@ import styles from "./afterwards.module.css";
 /** One passage of the session: from where to where, drawn as the climb it was. */
 export function MovedLine({ block, even }: { block: LogBlock; even: Evenness | undefined }) {
   const formats = useFormats();
-  const { start, end, reached, plays, clean, minutes } = block;
+  const { start, end, reached, byClock, plays, clean, minutes } = block;
   const climbed = reached !== null && reached > start;
   return (
     <div className={styles.moved}>
@@ -27,7 +27,7 @@ export function MovedLine({ block, even }: { block: LogBlock; even: Evenness | u
         ) : (
           <>
             {reached === null
-              ? words.afterwards.noGate(end)
+              ? words.afterwards.noGate(end, byClock)
               : words.afterwards.reached(start, reached, end)}
           </>
         )}

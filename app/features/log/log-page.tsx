@@ -138,12 +138,12 @@ function What(line: LogLine) {
   );
 }
 
-function Moved({ start, reached, ended_at: ended, beat_unit: unit }: LogLine) {
+function Moved({ start, reached, ended_at: ended, by_clock: clock, beat_unit: unit }: LogLine) {
   if (start === null || ended === null || unit === null) return null;
   return (
     <span>
       {reached === null
-        ? words.afterwards.noGate(ended)
+        ? words.afterwards.noGate(ended, clock)
         : words.afterwards.reached(start, reached, ended)}
     </span>
   );

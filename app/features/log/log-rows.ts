@@ -18,6 +18,7 @@ export interface LogLine {
   readonly start: number | null;
   readonly reached: number | null;
   readonly ended_at: number | null;
+  readonly by_clock: number | null;
   readonly plays: number | null;
   readonly clean: number | null;
   readonly note: string;

@@ -4,9 +4,9 @@ import type { LogBlock, LogEntry } from "~/features/shapes";
 import { words } from "~/words";
 import styles from "./session-list.module.css";
 
-function moved({ start, end, reached }: LogBlock): string {
+function moved({ start, end, reached, byClock }: LogBlock): string {
   return reached === null
-    ? words.afterwards.noGate(end)
+    ? words.afterwards.noGate(end, byClock)
     : words.afterwards.reached(start, reached, end);
 }
 

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 import type { MapBar } from "~/core/click";
 import { currentBlock, rungNow, type StandState } from "~/core/session";
-import { isInTime, isOnlyFinished, questionOf } from "~/core/transport";
+import { goesByClock, isInTime, isOnlyFinished, openByClock, questionOf } from "~/core/transport";
 import { words } from "~/words/stand-words";
 import { AnotherWay } from "./another-way";
 import { BetweenAdvice } from "./between-advice";
@@ -39,14 +39,17 @@ function BottomFields() {
   const before = playing && asked;
   // What is on was decided while it plays: it can only be left.
   const finishing = isOnlyFinished(view);
+  // By the clock, the last run may be marked at any time, and none has to be.
+  const clock = goesByClock(state);
+  const open = clock ? openByClock(state) !== undefined : playing;
   const canStart = transport === "stopped";
   return (
     <section className={styles.fields}>
       <VerdictField
         verdict="flawed"
         asked={asked}
-        usable={usable && (asked || playing)}
-        says={playing && !before ? words.stand.stopHere : words.stand.flawed}
+        usable={usable && (asked || open)}
+        says={playing && !before && !clock ? words.stand.stopHere : words.stand.flawed}
       />
       {canStart ? (
         <button
@@ -83,7 +86,7 @@ function BottomFields() {
       <VerdictField
         verdict="clean"
         asked={asked}
-        usable={usable && (asked || (playing && !finishing))}
+        usable={usable && (asked || (open && !finishing))}
         says={view.early ? words.stand.earlyClean : words.stand.clean}
       />
     </section>

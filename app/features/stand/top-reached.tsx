@@ -1,4 +1,5 @@
 import { Press } from "~/components/press";
+import { isByClock } from "~/core/gate";
 import { natureOf, spanOf } from "~/core/ladder";
 import { currentBlock, partsOf, rungNow } from "~/core/session";
 import { words } from "~/words/stand-words";
@@ -21,11 +22,13 @@ export function TopReached() {
   const short = block.tempo < target && !rungNow(block).cycle;
   const reached = short ? top.today : top.title;
   const through = tempo === "centres" ? top.span : reached;
-  const title = block.firming || firms ? top.firm : through;
+  const clock = isByClock(rungNow(block).gate);
+  const told = clock && tempo !== "centres" ? top.clock : through;
+  const title = block.firming || firms ? top.firm : told;
   return (
     <section className={`${styles.choice} ${styles.reached}`} aria-live="polite">
       <h2>{title}</h2>
-      <p>{top.sub(block.tempo)}</p>
+      <p>{clock ? top.clockSub : top.sub(block.tempo)}</p>
       <Onward again={top.again} />
     </section>
   );

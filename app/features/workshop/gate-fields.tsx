@@ -1,6 +1,8 @@
 import Button from "@mui/material/Button";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import Switch from "@mui/material/Switch";
 import { NumberField } from "~/components/number-field";
-import { firstRule, RULE_KINDS, type Gate, type Rule, type RuleKind } from "~/core/gate";
+import { firstRule, isByClock, RULE_KINDS, type Gate, type Rule, type RuleKind } from "~/core/gate";
 import { words } from "~/words";
 import { Choice } from "~/components/choice";
 import styles from "./workshop.module.css";
@@ -16,7 +18,12 @@ const MOST_RULES = 4;
 
 /** When may I go up? One rule, or several that must all hold. */
 export function GateFields({ gate, errors, onChange }: GateFieldsProps) {
-  const unused = RULE_KINDS.filter((kind) => !gate.some((rule) => rule.kind === kind));
+  const clock = isByClock(gate);
+  const free = RULE_KINDS.filter((kind) => !gate.some((rule) => rule.kind === kind));
+  // By the clock, nothing else opens a gate.
+  const more = clock ? [] : free.filter((kind) => !isByClock([firstRule(kind, 1)]));
+  const change = (i: number, next: Rule) =>
+    onChange(isByClock([next]) ? [next] : gate.with(i, next));
   return (
     <>
       {gate.map((rule, i) => (
@@ -24,9 +31,9 @@ export function GateFields({ gate, errors, onChange }: GateFieldsProps) {
           {i > 0 && <span className={styles.and}>{words.and}</span>}
           <RuleFields
             rule={rule}
-            kinds={[rule.kind, ...unused]}
+            kinds={[rule.kind, ...free]}
             errorAt={(key) => errors[`gate.${i}.${key}`]}
-            onChange={(next) => onChange(gate.with(i, next))}
+            onChange={(next) => change(i, next)}
           />
           {gate.length > 1 && (
             <Button size="small" onClick={() => onChange(gate.filter((_, at) => at !== i))}>
@@ -35,14 +42,22 @@ export function GateFields({ gate, errors, onChange }: GateFieldsProps) {
           )}
         </div>
       ))}
-      {gate.length < MOST_RULES && unused.length > 0 && (
-        <Button size="small" onClick={() => onChange([...gate, firstRule(unused[0]!, 3)])}>
+      {gate.length < MOST_RULES && more.length > 0 && (
+        <Button size="small" onClick={() => onChange([...gate, firstRule(more[0]!, 3)])}>
           {said.add}
         </Button>
       )}
     </>
   );
 }
+
+/** What is counted, where it is not clean plays. */
+const PLAYS: Readonly<
+  Partial<Record<RuleKind, { readonly label: string; readonly unit: string }>>
+> = {
+  played: { label: said.played, unit: said.playsUnit },
+  "clock-plays": { label: said.runs, unit: said.runsUnit },
+};
 
 function RuleFields(props: {
   rule: Rule;
@@ -64,8 +79,8 @@ function RuleFields(props: {
       />
       {"plays" in rule && (
         <NumberField
-          label={rule.kind === "played" ? said.played : said.plays}
-          unit={rule.kind === "played" ? said.playsUnit : said.clean}
+          label={PLAYS[rule.kind]?.label ?? said.plays}
+          unit={PLAYS[rule.kind]?.unit ?? said.clean}
           value={rule.plays}
           min={1}
           max={rule.kind === "of-last" ? 10 : 20}
@@ -115,6 +130,29 @@ function RuleFields(props: {
             error={errorAt("percent")}
             onChange={(percent) => onChange({ ...rule, percent })}
           />
+        </>
+      )}
+      {rule.kind === "clock-minutes" && (
+        <NumberField
+          label={said.clockMinutes}
+          unit="min"
+          value={rule.minutes}
+          min={0.25}
+          max={60}
+          by={0.25}
+          error={errorAt("minutes")}
+          onChange={(minutes) => onChange({ ...rule, minutes })}
+        />
+      )}
+      {"back" in rule && (
+        <>
+          <FormControlLabel
+            control={
+              <Switch checked={rule.back} onChange={(_, back) => onChange({ ...rule, back })} />
+            }
+            label={said.clockBack}
+          />
+          <p className={styles.soft}>{said.clockHelp}</p>
         </>
       )}
       {rule.kind === "timing" && (

@@ -223,6 +223,7 @@ export const ROW_SCHEMAS: Readonly<Record<RoomTableName, v.GenericSchema>> = {
     active_seconds: seconds,
     way: text(500),
     step: v.nullish(counted),
+    by_clock: v.nullish(counted),
     pace: v.nullish(keptPaceSchema),
   }),
   rep: rows({

@@ -9,7 +9,7 @@ const numbers = v.object({
   step: wholeBpmStep,
   /** steps each way; default 2, 1–10. */
   steps: wholeBetween(1, 10, "steps"),
-  /** how long each tempo is held, in seconds; default 60, 15–600. */
+  /** how long each tempo is held, in seconds; default 30, 15–600. */
   hold: numberBetween(15, 600, "seconds"),
 });
 
@@ -22,7 +22,7 @@ export const comfortSpan: School<v.InferOutput<typeof numbers>> = {
   fields: [
     { kind: "number", key: "step", unit: "bpm", initial: 6, min: 1, max: 50 },
     { kind: "number", key: "steps", unit: "steps", initial: 2, min: 1, max: 10 },
-    { kind: "number", key: "hold", unit: "seconds", initial: 60, min: 15, max: 600, by: 15 },
+    { kind: "number", key: "hold", unit: "seconds", initial: 30, min: 15, max: 600, by: 15 },
   ],
   tempo: "centres",
   impossible({ step, steps }, { start }) {
@@ -38,7 +38,7 @@ export const comfortSpan: School<v.InferOutput<typeof numbers>> = {
     return undefined;
   },
   *steps({ step, steps, hold }, { start }) {
-    const gate: Gate = [{ kind: "minutes", minutes: hold / 60, percent: 0 }];
+    const gate: Gate = [{ kind: "clock-minutes", minutes: hold / 60, back: false }];
     const away = Array.from({ length: steps }, (_, i) => i + 1);
     const offsets = [0, ...away.map((n) => -n), 0, ...away, 0];
     const tempi = offsets.map((offset) => nearestPlayable(start + offset * step));
