@@ -203,6 +203,13 @@ export const stand = {
       "signed-out": "Kept on this device until you sign in again",
     },
     signIn: "Sign in",
+    try: "Just try",
+    tryEnd: "Count again",
+    trying: {
+      title: "Just trying. Nothing counts.",
+      from: "From bar",
+      to: "to",
+    },
     /** Where the browser refuses to keep anything. */
     notKept: {
       sent: "This device keeps nothing; all has arrived",
@@ -248,6 +255,7 @@ export const stand = {
       ["M", "tap a tempo"],
       ["R", "repeat: the rung again, its count from zero"],
       ["S", "skip to the next rung"],
+      ["J", "just try: runs don't count, until J again"],
       ["T", "rest"],
       ["C", "count-in and breather"],
       ["N", "note"],

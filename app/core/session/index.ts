@@ -44,6 +44,7 @@ export { advance, initialState, replay } from "./reducer";
 export { lastUndoable } from "./undone";
 export { progressNow, redrawnFrom, tempoBelow } from "./block";
 export { isReached } from "./passed";
+export { standTrying, tryOf, type Try } from "./tried";
 export { firmingOffered } from "./firming";
 export { barsWithAround, inContext, needsContext, shareOf } from "./extent";
 export { heardSegment, type Played } from "./heard-bars";

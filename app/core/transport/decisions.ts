@@ -6,8 +6,10 @@ import {
   redrawnFrom,
   taskNow,
   tempoBelow,
+  tryOf,
   type EventKind,
   type Payload,
+  type Try,
 } from "~/core/session";
 import { natureOf, type Ladder } from "~/core/ladder";
 import { tempo as tempoFrom } from "~/core/units";
@@ -166,11 +168,35 @@ function startSoon(turn: Turn): void {
 
 export function toTempo(turn: Turn, bpm: number): void {
   const next = tempoFrom(bpm);
+  const { trying } = turn.state;
+  if (next.ok && trying) return tries(turn, { ...trying, tempo: next.value });
   if (next.ok) decide(turn, "tempo-set", { tempo: next.value });
 }
 
-export const nudge = (turn: Turn, by: 1 | -1): void =>
-  toTempo(turn, turn.block.state.tempo + by * nudgeOf(turn.block.plan));
+export function nudge(turn: Turn, by: 1 | -1): void {
+  const { trying } = turn.state;
+  const from = trying?.tempo ?? turn.block.state.tempo;
+  toTempo(turn, from + by * nudgeOf(turn.block.plan));
+}
+
+/** Plays are just tried from here on, or count again. */
+export function tryOut(turn: Turn, on: boolean): void {
+  if (on === (turn.state.trying !== undefined)) return;
+  tries(turn, on ? tryOf(turn.stand) : undefined);
+}
+
+/** Other bars of the passage are tried. */
+export function tryBars(turn: Turn, { fromBar, toBar }: Pick<Try, "fromBar" | "toBar">): void {
+  const { trying } = turn.state;
+  const { plan } = turn.block;
+  const inside = fromBar >= plan.fromBar && toBar <= plan.toBar && fromBar <= toBar;
+  if (trying && inside) tries(turn, { ...trying, fromBar, toBar });
+}
+
+function tries(turn: Turn, trying: Try | undefined): void {
+  turn.set({ trying });
+  if (!staysAsItWas(turn) && !turn.stand.pending) settle(turn);
+}
 
 /** Whether a ladder ends at its target, and not around a tempo. */
 const hasTop = ({ phases }: Pick<Ladder, "phases">): boolean =>
@@ -178,6 +204,7 @@ const hasTop = ({ phases }: Pick<Ladder, "phases">): boolean =>
 
 /** A tempo that was tapped: before anything was played, the ladder is drawn anew from it. */
 export function tapped(turn: Turn, bpm: number): void {
+  if (turn.state.trying) return toTempo(turn, bpm);
   const { plan } = turn.block;
   const { plays, blockIndex } = turn.stand;
   const tempo = tempoFrom(hasTop(plan.ladder) ? Math.min(bpm, plan.ladder.target) : bpm);

@@ -9,7 +9,7 @@ import {
   type StandState,
 } from "~/core/session";
 import { canPlayOn } from "./question";
-import type { TransportState } from "./state";
+import { soundingStand, type TransportState } from "./state";
 
 /** Whether the plays follow each other without a gap, and are judged while playing on. */
 export const isInTime = (stand: StandState): boolean =>
@@ -46,8 +46,10 @@ export const isOnlyFinished = ({
   stand,
   transport,
   heard,
-}: Pick<TransportState, "stand" | "transport" | "heard">): boolean =>
+  trying,
+}: Pick<TransportState, "stand" | "transport" | "heard" | "trying">): boolean =>
   transport === "play" &&
   heard !== undefined &&
+  !heard.tried &&
   isInTime(stand) &&
-  (heard.of !== loopOf(stand) || !canPlayOn(stand));
+  (heard.of !== loopOf(soundingStand({ stand, trying })) || !canPlayOn(stand));

@@ -1,5 +1,11 @@
 export { transport } from "./transport";
-export { closedTransport, type Loop, type Transport, type TransportState } from "./state";
+export {
+  closedTransport,
+  soundingStand,
+  type Loop,
+  type Transport,
+  type TransportState,
+} from "./state";
 export {
   MOST_EVENTS_AT_ONCE,
   type Input,

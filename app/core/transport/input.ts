@@ -32,6 +32,10 @@ export type PlayingInput =
   /** A tempo that was tapped, in bpm. */
   | { readonly kind: "tempo"; readonly bpm: number }
   | { readonly kind: "ease" }
+  /** From here on plays are just tried, or count again. */
+  | { readonly kind: "try"; readonly on: boolean }
+  /** Which bars are tried. */
+  | { readonly kind: "try-bars"; readonly fromBar: number; readonly toBar: number }
   /** Count-in and breather from the next loop on. */
   | { readonly kind: "pace"; readonly pace: Payload<"paced"> }
   | { readonly kind: "repeat" }

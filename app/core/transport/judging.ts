@@ -6,6 +6,7 @@ import { NERVOUS_MS, RESTART_SECONDS } from "./pace";
 import { playEnded } from "./played";
 import { canPlayOn } from "./question";
 import type { Payload } from "~/core/session";
+import { soundingStand } from "./state";
 import type { Turn } from "./turn";
 
 /** Ends the session. */
@@ -16,6 +17,10 @@ export function endNow(turn: Turn, how: Payload<"ended">["how"]): void {
   turn.write("ended", { how });
 }
 
+/** Whether what sounds is just tried; what waits for a verdict was played before it. */
+const triesNow = ({ state: { heard, stand } }: Turn): boolean =>
+  heard?.tried === true && stand.pending === undefined;
+
 /** Begins what is to be played now, out of nothing. */
 export function restart(turn: Turn): void {
   silence(turn);
@@ -24,9 +29,13 @@ export function restart(turn: Turn): void {
 }
 
 /** Whether what sounds is still what is to be played: then nothing need stop. */
-export function staysAsItWas({ state: { transport, heard, stand } }: Turn): boolean {
+export function staysAsItWas({ state }: Turn): boolean {
+  const { transport, heard, stand } = state;
   const sounds = transport === "count-in" || transport === "play";
-  return transport === "stopped" || (sounds && heard?.of === loopOf(stand) && canPlayOn(stand));
+  return (
+    transport === "stopped" ||
+    (sounds && heard?.of === loopOf(soundingStand(state)) && canPlayOn(stand))
+  );
 }
 
 export function rest(turn: Turn): void {
@@ -62,7 +71,7 @@ export function judgeNow(turn: Turn, verdict: Verdict): void {
   const byClock = stand.pending === undefined ? openByClock(stand) : undefined;
   // Kept, and nothing comes of it: hands stay where they are.
   if (byClock !== undefined) return void turn.write("judged", { play: byClock, verdict });
-  if (transport === "play" && goesByClock(stand)) return;
+  if (transport === "play" && (goesByClock(stand) || triesNow(turn))) return;
   const play = stand.pending;
   if (transport === "play" && !(play && isInTime(stand))) return judgeWhilePlaying(turn, verdict);
   if (!play) return;

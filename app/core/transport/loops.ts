@@ -2,7 +2,7 @@ import { loopMap, type BeatMap, type MapMarker } from "~/core/click";
 import { advance, currentBlock, loopOf, nextLoop, turnsIn, type Payload } from "~/core/session";
 import { followsInTime, goesByClock, isInTime } from "./in-time";
 import { LEAD_SECONDS } from "./pace";
-import type { Loop, TransportState } from "./state";
+import { soundingStand, type Loop, type TransportState } from "./state";
 import type { Turn } from "./turn";
 
 /** A map in which the play itself is silent. */
@@ -12,7 +12,12 @@ function countInOnly(map: BeatMap): BeatMap {
 }
 
 /** Sends the next loop ahead, to begin at a time of the sound's clock, or as soon as it can. */
-function sendNext(turn: Turn, at: number, follows: boolean, stand = turn.stand): Loop {
+function sendNext(
+  turn: Turn,
+  at: number,
+  follows: boolean,
+  stand = soundingStand(turn.state),
+): Loop {
   const { last, quiet, sent } = turn.state;
   const request = nextLoop(stand, last, follows);
   const map = quiet ? countInOnly(loopMap(request)) : loopMap(request);
@@ -25,6 +30,7 @@ function sendNext(turn: Turn, at: number, follows: boolean, stand = turn.stand):
     ends: start + map.duration,
     segment: currentBlock(stand).state.segment,
     of: loopOf(stand),
+    tried: turn.state.trying !== undefined && stand.endingWell === undefined,
     tempo: request.plays[0].tempo,
   };
   turn.set({ sent: loop.id });
@@ -88,7 +94,8 @@ export function playedOf({ map, request, tempo, segment }: Loop, gone: number): 
 
 /** By the clock it is known what comes of the play that is on: another tempo is sent in time. */
 function afterThis(turn: Turn, heard: Loop): TransportState["stand"] {
-  const { stand, events } = turn.state;
+  const { stand, events, trying } = turn.state;
+  if (trying) return soundingStand(turn.state);
   if (!goesByClock(stand) || heard.of !== loopOf(stand)) return stand;
   const payload = playedOf(heard, Infinity);
   const event = { id: "", seq: events.length, at: turn.at, kind: "played", payload } as const;

@@ -37,8 +37,8 @@ export function marker(turn: Turn, loop: number, name: MapMarker["name"]): void 
   if (name === "play-ended" && transport === "play") {
     playEnded(turn, true);
     if (early) judgeNow(turn, "clean");
-    // By the clock nobody is waited for.
-    if (openByClock(turn.stand) && !isInTime(turn.stand)) settle(turn);
+    // By the clock, and while something is tried, nobody is waited for.
+    if ((openByClock(turn.stand) || turn.state.heard?.tried) && !isInTime(turn.stand)) settle(turn);
   }
   if (name === "map-ended") mapEnded(turn);
 }

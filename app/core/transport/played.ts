@@ -8,7 +8,8 @@ export function playEnded(turn: Turn, complete: boolean): void {
   if (!heard) return;
   const gone = complete ? Infinity : Math.max(0, turn.clock - heard.start);
   // Its rung was decided while it was played, or another play waits for its verdict.
-  const uncounted = isOnlyFinished(turn.state) || (isInTime(stand) && waitsInTime(stand));
+  const uncounted =
+    heard.tried || isOnlyFinished(turn.state) || (isInTime(stand) && waitsInTime(stand));
   turn.set({ transport: "breather", early: false });
   const { plan, state } = turn.block;
   const play = turn.write("played", {

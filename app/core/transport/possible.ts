@@ -12,6 +12,7 @@ export const TOOLS = [
   "tap",
   "repeat",
   "skip",
+  "try",
   "rest",
   "between",
   "end-well",
@@ -27,16 +28,25 @@ export const isPlaying = ({ stand }: Pick<TransportState, "stand">): boolean =>
 
 /** Which tools would do something: the others are not to be pressed. */
 export function possible(state: TransportState): Readonly<Record<Tool, boolean>> {
-  const { stand, events, transport } = state;
+  const { stand, events, transport, trying } = state;
   const undo = lastUndoable(events) !== undefined;
   if (!isPlaying(state)) {
     const none = { slower: false, faster: false, tap: false, repeat: false, skip: false };
-    return { undo, ...none, rest: false, between: false, "end-well": false, pause: false };
+    return {
+      undo,
+      ...none,
+      try: false,
+      rest: false,
+      between: false,
+      "end-well": false,
+      pause: false,
+    };
   }
   const { plan, state: block } = currentBlock(stand);
   // The slow play at the end is one, at its own tempo.
   const free = stand.endingWell === undefined;
-  const nudged = (by: 1 | -1) => free && tempoFrom(block.tempo + by * nudgeOf(plan)).ok;
+  const nudged = (by: 1 | -1) =>
+    free && tempoFrom((trying?.tempo ?? block.tempo) + by * nudgeOf(plan)).ok;
   return {
     undo,
     slower: nudged(-1),
@@ -44,6 +54,7 @@ export function possible(state: TransportState): Readonly<Record<Tool, boolean>>
     tap: free,
     repeat: free,
     skip: free && rungAfter(block.rungs, block.rung, block.tempo) !== undefined,
+    try: free && !block.toppedOut && !block.left,
     rest: transport !== "resting",
     between: free,
     "end-well": free && tempoFrom(endWellTempo(stand)).ok,

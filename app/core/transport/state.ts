@@ -2,6 +2,8 @@ import type { BeatMap, LoopRequest } from "~/core/click";
 import type { Segment } from "~/core/ladder";
 import {
   replay,
+  standTrying,
+  type Try,
   type Heard,
   type SessionEvent,
   type SessionPlan,
@@ -21,7 +23,16 @@ export interface Loop extends Heard {
   /** When it begins and ends, in seconds of the sound's clock; it may be cut before its map ends. */
   readonly start: number;
   readonly ends: number;
+  /** It was just tried, and counts for nothing. */
+  readonly tried: boolean;
 }
+
+/** The session as it sounds: what is tried instead, where something is. */
+export const soundingStand = ({
+  stand,
+  trying,
+}: Pick<TransportState, "stand" | "trying">): StandState =>
+  trying && stand.endingWell === undefined ? standTrying(stand, trying) : stand;
 
 /** Everything that decides what the next input does. */
 export interface TransportState {
@@ -45,6 +56,8 @@ export interface TransportState {
   readonly judgedAt: number;
   /** When it was gone on to another part last, or asked to. */
   readonly movedAt: number;
+  /** What is just tried: plays count for nothing until it is over. */
+  readonly trying: Try | undefined;
   readonly heard: Loop | undefined;
   /** It follows the one that is heard. */
   readonly next: Loop | undefined;
@@ -68,6 +81,7 @@ export const closedTransport = (
   early: false,
   leaving: false,
   fromMemory: false,
+  trying: undefined,
   judgedAt: 0,
   movedAt: 0,
   heard: undefined,

@@ -74,6 +74,8 @@ const steps: fc.Arbitrary<Step> = fc.oneof(
   fc.constant<Step>({ kind: "rest", seconds: 10 }),
   fc.constant<Step>({ kind: "narrow", range: { fromBar: 3, toBar: 3 } }),
   fc.constant<Step>({ kind: "note", text: "Left hand" }),
+  fc.boolean().map((on): Step => ({ kind: "try", on })),
+  fc.constant<Step>({ kind: "try-bars", fromBar: 4, toBar: 4 }),
 );
 
 function goes(world: World, step: Step): void {
@@ -138,6 +140,7 @@ const BY_TOOL: Readonly<Partial<Record<Tool, PlayersInput>>> = {
   faster: { kind: "nudge", by: 1 },
   repeat: { kind: "repeat" },
   skip: { kind: "skip" },
+  try: { kind: "try", on: true },
   rest: { kind: "rest", seconds: 10 },
   "end-well": { kind: "end-well" },
   pause: { kind: "pause" },

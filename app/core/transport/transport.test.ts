@@ -267,6 +267,41 @@ describe("by the clock", () => {
   });
 });
 
+describe("just trying", () => {
+  test.each([
+    ["with breathers", planOf([{}])],
+    ["in time", inTime()],
+  ])("%s: at any tempo and for any bars, the count stays where it is", (_, plan) => {
+    const world = stand(plan).until(plays(1)).does({ kind: "judge", verdict: "clean" });
+    const { counted } = blockOf(world);
+    world.send({ kind: "try", on: true }).send({ kind: "nudge", by: 1 });
+    world.send({ kind: "try-bars", fromBar: 4, toBar: 4 });
+    expect(world.state.trying).toEqual({ tempo: bpm(62), fromBar: 4, toBar: 4 });
+    const before = world.state.stand.plays.length;
+    world.until(({ stand: now }) =>
+      now.plays.some(({ fromBar, tempo }) => fromBar === 4 && tempo === bpm(62)),
+    );
+    const tried = world.state.stand.plays.slice(before).filter(({ fromBar }) => fromBar === 4);
+    expect(tried.every(({ uncounted }) => uncounted)).toBe(true);
+    expect(blockOf(world)).toMatchObject({ counted, tempo: 60, segment: { fromBar: 3, toBar: 4 } });
+    expect(world.state.stand.pending).toBeUndefined();
+    // Nothing is asked, and it goes on by itself.
+    world.until(plays(before + 3));
+    world.does({ kind: "try", on: false }).until(({ heard }) => heard?.tempo === 60);
+    world.until(({ stand: now }) => now.pending !== undefined);
+    expect(world.state.stand.plays.at(-1)).toMatchObject({ tempo: 60, fromBar: 3 });
+  });
+
+  test("is over with anything else that is decided about what is played", () => {
+    const world = stand().send({ kind: "try", on: true }).send({ kind: "repeat" });
+    expect(world.state.trying).toBeUndefined();
+    expect(
+      stand().send({ kind: "try", on: true }).send({ kind: "try-bars", fromBar: 1, toBar: 9 }).state
+        .trying,
+    ).toMatchObject({ fromBar: 3, toBar: 4 });
+  });
+});
+
 describe("the sound", () => {
   test("is not opened by a rest that ends by itself: browsers want a press for that", () => {
     const world = new World(planOf([{}])).does({ kind: "rest", seconds: 10 });

@@ -70,6 +70,10 @@ function aboutPlaying(turn: Turn, input: PlayingInput): void {
       return can.tap ? decided.tapped(turn, input.bpm) : undefined;
     case "ease":
       return decided.decide(turn, "eased", {});
+    case "try":
+      return can.try ? decided.tryOut(turn, input.on) : undefined;
+    case "try-bars":
+      return decided.tryBars(turn, input);
     case "pace":
       return can.between ? decided.pace(turn, input.pace) : undefined;
     case "repeat":

@@ -10,6 +10,12 @@ import type { Effect } from "./effect";
 import type { Moment } from "./input";
 import type { Transport, TransportState } from "./state";
 
+/** With these something else is played: what was tried is over. */
+const LEAVES_TRYING: ReadonlySet<EventKind> = new Set([
+  ...(["moved-on", "part-ended", "end-well-began", "ended", "redrawn", "firmed"] as const),
+  ...(["repeated", "skipped", "lowered", "narrowed", "tempo-set"] as const),
+]);
+
 /** One input as it is dealt with: the state as it changes, and what is to be done outside. */
 export class Turn {
   readonly effects: Effect[] = [];
@@ -60,6 +66,7 @@ export class Turn {
     const made = { id, seq: events.length, at: this.at, kind, payload };
     const event = made as unknown as SessionEvent;
     this.set({ stand: advance(stand, events, event), events: [...events, event] });
+    if (LEAVES_TRYING.has(kind)) this.set({ trying: undefined });
     this.do({ kind: "write", event });
     return id;
   }

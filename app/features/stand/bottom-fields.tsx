@@ -41,7 +41,9 @@ function BottomFields() {
   const finishing = isOnlyFinished(view);
   // By the clock, the last run may be marked at any time, and none has to be.
   const clock = goesByClock(state);
-  const open = clock ? openByClock(state) !== undefined : playing;
+  // What is just tried is not judged.
+  const tried = view.heard?.tried === true;
+  const open = clock ? openByClock(state) !== undefined : playing && !tried;
   const canStart = transport === "stopped";
   return (
     <section className={styles.fields}>
@@ -49,7 +51,7 @@ function BottomFields() {
         verdict="flawed"
         asked={asked}
         usable={usable && (asked || open)}
-        says={playing && !before && !clock ? words.stand.stopHere : words.stand.flawed}
+        says={open && playing && !before && !clock ? words.stand.stopHere : words.stand.flawed}
       />
       {canStart ? (
         <button

@@ -17,10 +17,12 @@ import {
   type BlockState,
   type StandState,
 } from "~/core/session";
+import { soundingStand } from "~/core/transport";
 import { convertTempo, type Bpm } from "~/core/units";
 import { words } from "~/words/stand-words";
 import { StandBars, type StandBarsProps } from "./stand-bars";
 import { useStand } from "./stand-context";
+import { Trying } from "./trying";
 import { useKeptChoice } from "./use-kept-choice";
 import styles from "./stand-figure.module.css";
 
@@ -62,9 +64,9 @@ function useSteps(plan: Block, { rungs, passed, rung: now, toppedOut }: BlockSta
 /** The number, what is played, the count, the staircase, and the bars. */
 export function StandFigure(props: StandBarsProps) {
   const { view, send, position } = useStand();
-  const { stand: state } = view;
+  const { stand: state, trying } = view;
   const { plan, state: block } = currentBlock(state);
-  const tempo = nextTempo(state);
+  const tempo = nextTempo(soundingStand(view));
   const hidden = plan.ladder.hidden && !block.toppedOut;
   const steps = useSteps(plan, block);
   // In a cycle the number is that of the play that is heard.
@@ -92,7 +94,8 @@ export function StandFigure(props: StandBarsProps) {
           </p>
         )}
         {!hidden && <FullTempo plan={plan} tempo={tempo} />}
-        {slow
+        {trying && <Trying plan={plan} trying={trying} />}
+        {slow || trying
           ? null
           : parts.map((part, i) => (
               <Count
@@ -218,7 +221,7 @@ function CleanToday({ state }: { state: StandState }) {
 }
 
 const MOST_DRAWN = 12;
-const DRAWN = new Set(["in-a-row", "in-all", "of-last", "played"]);
+const DRAWN = new Set(["in-a-row", "in-all", "of-last", "played", "clock-plays"]);
 
 /** Plays counted towards a rule: a row of noteheads that fill. */
 function Count(props: { progress: RuleProgress; also: boolean; cycles: boolean }) {

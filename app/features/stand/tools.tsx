@@ -2,6 +2,7 @@ import {
   ChevronsRight,
   Coffee,
   Drum,
+  FlaskConical,
   Hand,
   Minus,
   NotebookPen,
@@ -42,6 +43,11 @@ export function Tools({ onNote, onTap, onBetween }: ToolsProps) {
     { label: stand.tapTempo, icon: <Drum size={SIZE} />, tool: "tap" },
     { label: stand.repeat, icon: <RotateCcw size={SIZE} />, tool: "repeat" },
     { label: stand.skip, icon: <ChevronsRight size={SIZE} />, tool: "skip" },
+    {
+      label: view.trying ? stand.tryEnd : stand.try,
+      icon: <FlaskConical size={SIZE} />,
+      tool: "try",
+    },
     { label: stand.rest, icon: <Coffee size={SIZE} />, tool: "rest" },
     { label: stand.between, icon: <Timer size={SIZE} />, tool: "between" },
   ] as const;
@@ -52,6 +58,7 @@ export function Tools({ onNote, onTap, onBetween }: ToolsProps) {
     tap: onTap,
     repeat: () => send({ kind: "repeat" }),
     skip: () => send({ kind: "skip" }),
+    try: () => send({ kind: "try", on: view.trying === undefined }),
     rest: () => send({ kind: "rest", seconds: REST_SECONDS }),
     between: onBetween,
     "end-well": () => send({ kind: "end-well" }),

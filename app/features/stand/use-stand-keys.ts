@@ -86,6 +86,7 @@ export function useStandKeys(options: StandKeysOptions): void {
     m: atBlock(options.onTap),
     r: atBlock(() => send({ kind: "repeat" })),
     s: atBlock(() => send({ kind: "skip" })),
+    j: atBlock(() => send({ kind: "try", on: view.trying === undefined })),
     t: atBlock(() => send({ kind: "rest", seconds: REST_SECONDS })),
     c: atBlock(options.onBetween),
     n: options.onNote,
