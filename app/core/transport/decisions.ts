@@ -72,9 +72,13 @@ export function forward(turn: Turn): void {
   const question = questionOf(turn.state);
   if (question === "task") return taskDone(turn);
   if (question === "verdict") {
+    const tries = turn.state.heard?.tried && turn.stand.pending === undefined;
+    if (transport === "play" && tries) return tryOut(turn, false);
     return transport === "stopped" ? start(turn) : judgeNow(turn, "clean");
   }
   if (justJudged(turn)) return;
+  // What is tried has no end of its own: on with what counts.
+  if (question === undefined && turn.state.trying) return tryOut(turn, false);
   if (question === undefined && transport !== "stopped" && openByClock(turn.stand)) {
     return judgeNow(turn, "clean");
   }

@@ -113,6 +113,9 @@ function untilTheEnd(world: World, next: (world: World) => PlayersInput): void {
 /** What is offered to a finger just now: the first of what the screen shows. */
 function touched({ state }: World): PlayersInput {
   const question = questionOf(state);
+  if (state.trying && question === "verdict" && !state.stand.pending) {
+    return { kind: "try", on: false };
+  }
   switch (question) {
     case "task":
       return { kind: "task-done" };
@@ -157,13 +160,15 @@ const HOLDS: Readonly<Record<string, (world: World) => void>> = {
       const { stand } = world.state;
       if (stand.ended || stand.plays.length > plays.length || stand.part > part) return;
       world.does({ kind: "toggle" }).settles();
+      if (world.state.trying) world.pass(30_000);
     }
     throw new Error(`Still ${world.state.transport}, ${questionOf(world.state)}`);
   },
   "the pedal back alone never ends in silence that asks nothing": (world) => {
     for (let n = 0; n < 12; n++) world.does({ kind: "back" }).settles();
-    const { stand, transport } = world.state;
-    const asks = questionOf(world.state) !== undefined || transport === "stopped";
+    const { stand, transport, trying } = world.state;
+    const goesOn = trying !== undefined || transport === "stopped";
+    const asks = questionOf(world.state) !== undefined || goesOn;
     expect(asks || stand.ended !== undefined).toBe(true);
   },
   "a reload goes on where it was": (world) => {

@@ -190,7 +190,9 @@ export class World {
   }
 
   private get waitsForNobody(): boolean {
-    const { transport: now, sound } = this.state;
+    const { transport: now, sound, trying } = this.state;
+    // What is tried goes on until somebody says that it is over.
+    if (trying && now !== "stopped") return false;
     return ["count-in", "play", "breather"].includes(now) || sound === "opening";
   }
 
