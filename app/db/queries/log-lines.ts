@@ -78,12 +78,12 @@ const LINES = `
     cross join jsonb_array_elements_text(o.questions) with ordinality as questions (said, n)
     union all
     select o.session_id || '-p', o.session_id, 'pain', o.day, o.started_at, 4000,
-      '', '', null, null, null, null, null, null, null, null, null, null, ''
+      '', '', null, null, null, null, null, null, null, null, null, null, null, ''
     from session_said o where o.ended = 'pain'
     union all
     select by_hand.id::text, null, 'by-hand', day, (day + 1)::timestamptz, 5000,
       coalesce(item.title, ''), '', null, null, null, null, minutes, null, null, null, null, null,
-      note
+      null, note
     from practice_by_hand by_hand left join item on item.id = by_hand.item_id
     where by_hand.studio_id = $1 and by_hand.person_id = $2
   ), wanted as (
