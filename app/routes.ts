@@ -44,12 +44,13 @@ export default [
     route("in/:secret", "routes/personal-link.tsx"),
     route("password", "routes/password.tsx"),
     route("nobody", "routes/nobody.tsx"),
-    route("sound", "routes/sound-check.tsx"),
+    route("sound", "routes/sound.tsx", { id: "sound" }),
     layout("routes/desk.tsx", [
       ...prefix("studio/:studioId", [
         index("routes/week.tsx"),
         route("library", "routes/library.tsx"),
         route("room", "routes/room.tsx"),
+        route("sound", "routes/sound.tsx", { id: "studio-sound" }),
         route("table", "routes/table.tsx"),
         route("students/new", "routes/student-new.tsx"),
         route("students/many", "routes/students-many.tsx"),

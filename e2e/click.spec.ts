@@ -35,6 +35,7 @@ async function report(page: Page, timeout: number) {
 test.beforeEach(async ({ page, server }) => {
   await page.goto(`${server.address}/sound`);
   await ready(page);
+  await page.getByText("Measure the click").click();
 });
 
 for (const tempo of [60, 138, 300]) {

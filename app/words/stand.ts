@@ -1,5 +1,5 @@
 import type { Between, Flaw } from "~/core/session";
-import type { Pace } from "~/core/click";
+import type { Accents, ClickSound, Pace } from "~/core/click";
 import type { Rule, RuleKind } from "~/core/gate";
 
 const plural = (count: number, one: string, many: string) => (count === 1 ? one : many);
@@ -281,7 +281,47 @@ export const stand = {
     plays: (count: number) => `${count} ${plural(count, "play", "plays")}`,
   },
   sound: {
-    title: "Sound check",
+    title: "Sound",
+    click: "Click",
+    voice: "Sound of the click",
+    voices: {
+      wood: "Wood",
+      drum: "Drum",
+      tick: "Tick",
+      bell: "Bell",
+      pulse: "Soft pulse",
+      thud: "Low thud",
+    } satisfies Record<ClickSound, string>,
+    accents: "First beat",
+    accent: {
+      lighter: "a little louder than the others",
+      usual: "louder than the others",
+      louder: "much louder than the others",
+    } satisfies Record<Accents, string>,
+    loudness: "Volume",
+    hear: "Hear one bar",
+    onDevice: "Your choice is kept on this device and is heard at the stand.",
+    microphone: "Microphone",
+    testMicrophone: "Test the microphone",
+    microphoneHow: "Press, then play or clap for four seconds.",
+    heard: {
+      well: "Heard well. Recording will work.",
+      quiet: "Heard, but very quietly. Move closer, or turn the microphone up.",
+      clipped: "Too loud. Move away a little, or turn the microphone down.",
+      nothing: "Nothing heard. Check which microphone your device uses, and try again.",
+      refused: "Your browser doesn't allow the microphone here. Allow it, and try again.",
+      none: "No microphone found. Plug one in, and try again.",
+      busy: "Another program uses the microphone. Close it, and try again.",
+    },
+    pedal: "Pedal",
+    pedalHow: "Press your pedal, or an arrow key.",
+    noPedal: "Nothing pressed yet.",
+    pedals: {
+      forward: "Forward: clean, or go on.",
+      back: "Back: flawed, or go lower.",
+      third: "Third pedal: show the notes.",
+    },
+    measure: "Measure the click",
     lead: "Fidus plays its click and listens to itself inside the browser, sample by sample.",
     start: "Check the click",
     running: "Listening …",

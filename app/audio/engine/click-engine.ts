@@ -4,6 +4,7 @@ import {
   droneLevel,
   VOICES,
   type BeatMap,
+  type ClickVoice,
   type Drone,
   type MapMarker,
 } from "~/core/click";
@@ -127,6 +128,11 @@ export class ClickEngine {
   /** 0–1; full is still below full scale. */
   setVolume(volume: number): void {
     this.send({ kind: "volume", volume });
+  }
+
+  /** What clicks sound like from the next one on. */
+  setVoice(voice: ClickVoice): void {
+    this.send({ kind: "voice", voice });
   }
 
   dispose(): void {

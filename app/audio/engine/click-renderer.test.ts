@@ -1,5 +1,14 @@
 import { describe, expect, test } from "@jest/globals";
-import { loopMap, PLAIN_CLICK, VOICES, type ClickProgramme, type LoopRequest } from "~/core/click";
+import {
+  ACCENTS,
+  CLICK_SOUNDS,
+  loopMap,
+  PLAIN_CLICK,
+  VOICES,
+  type ClickProgramme,
+  type ClickVoice,
+  type LoopRequest,
+} from "~/core/click";
 import { bpm } from "~/core/units";
 import { ClickRenderer } from "./click-renderer";
 import { measureOnsets } from "./onsets";
@@ -184,4 +193,22 @@ describe("the drone", () => {
     }
     expect(Math.abs(risesThrough(on) - (200 * 400 * QUANTUM) / RATE)).toBeLessThanOrEqual(2);
   });
+});
+
+test("whatever it sounds like, an onset is the sample that it was; accents stand out as asked", () => {
+  const peak = (voice: ClickVoice, index: number) => {
+    const renderer = new ClickRenderer(RATE, () => undefined);
+    renderer.receive({ kind: "voice", voice });
+    const one = { ...clicks(0.01), voice: Uint8Array.of(index) };
+    renderer.receive({ kind: "schedule", mapId: 1, start: 0, clicks: one, markers: [] });
+    const heard = play(renderer, 20);
+    expect(heard.findIndex((x) => Math.abs(x) > 0.01)).toBe(480);
+    return Math.max(...heard.map(Math.abs));
+  };
+  const ratio = (voice: ClickVoice) => peak(voice, 0) / peak(voice, 1);
+  for (const sound of CLICK_SOUNDS) {
+    const [lighter, usual, louder] = ACCENTS.map((accents) => ratio({ sound, accents }));
+    expect(lighter!).toBeLessThan(usual!);
+    expect(usual!).toBeLessThan(louder!);
+  }
 });

@@ -34,7 +34,7 @@ const LOUDEST = 0.8;
  * precision and rounded once to a sample; nothing is derived from the click before.
  */
 export class ClickRenderer {
-  private readonly tables: Float32Array[];
+  private tables: Float32Array[];
   private clicks: PendingClick[] = [];
   private markers: PendingMarker[] = [];
   private sounding: Sounding[] = [];
@@ -74,6 +74,10 @@ export class ClickRenderer {
         break;
       case "drone":
         this.drone(message.hz, message.level);
+        break;
+      case "voice":
+        // What sounds goes on as it is.
+        this.tables = voiceTables(this.sampleRate, message.voice);
         break;
       case "volume":
         this.volume = Math.min(1, Math.max(0, message.volume));

@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import type { MapMarker } from "~/core/click";
+import type { ClickVoice, MapMarker } from "~/core/click";
 
 /** What the main thread asks of the click worklet. Times are seconds of the audio context. */
 export type ToWorklet =
@@ -23,6 +23,8 @@ export type ToWorklet =
   /** Silence at once, faded so that it does not pop. */
   | { readonly kind: "stop" }
   | { readonly kind: "volume"; readonly volume: number }
+  /** What clicks sound like from the next one on. */
+  | { readonly kind: "voice"; readonly voice: ClickVoice }
   /** A sustained pitch from now on, until a stop; level 0–1, `hz` null for none. */
   | { readonly kind: "drone"; readonly hz: number | null; readonly level: number };
 

@@ -1,4 +1,11 @@
-import { VOICES, type Voice } from "~/core/click";
+import {
+  USUAL_VOICE,
+  VOICES,
+  type Accents,
+  type ClickSound,
+  type ClickVoice,
+  type Voice,
+} from "~/core/click";
 
 interface Timbre {
   /** Partials: frequency in Hz and share. */
@@ -13,7 +20,7 @@ interface Timbre {
  * Struck wood: inharmonic partials that die quickly. All but the cue are over before the next
  * click of the densest grid that is measured (2,400 a minute, 25 ms apart).
  */
-const TIMBRES: Record<Voice, Timbre> = {
+const WOOD: Record<Voice, Timbre> = {
   accent: {
     partials: [
       [1760, 0.6],
@@ -63,6 +70,86 @@ const TIMBRES: Record<Voice, Timbre> = {
   },
 };
 
+/** The pitch of each voice against that of a beat, and how long and loud it is against wood. */
+const PITCHES: Record<Exclude<Voice, "cue">, number> = {
+  accent: 1.5,
+  beat: 1,
+  subdivision: 2,
+  count: 0.75,
+};
+
+/**
+ * A sound of the same five voices: `hz` of a beat, partials as multiples of it, and the time in which
+ * it falls to a third. The cue stays what it is: it tells that the tempo changes.
+ */
+function struck(
+  hz: number,
+  partials: Timbre["partials"],
+  { seconds, decay }: Pick<Timbre, "seconds" | "decay">,
+): Record<Voice, Timbre> {
+  const at = (voice: Exclude<Voice, "cue">): Timbre => ({
+    partials: partials.map(([times, share]) => [hz * PITCHES[voice] * times, share]),
+    seconds,
+    decay,
+    level: WOOD[voice].level,
+  });
+  return {
+    accent: at("accent"),
+    beat: at("beat"),
+    subdivision: at("subdivision"),
+    count: at("count"),
+    cue: WOOD.cue,
+  };
+}
+
+const TIMBRES: Record<ClickSound, Record<Voice, Timbre>> = {
+  wood: WOOD,
+  // A membrane: its overtones lie at 1.59 and 2.14 times the pitch.
+  drum: struck(
+    260,
+    [
+      [1, 0.65],
+      [1.59, 0.25],
+      [2.14, 0.1],
+    ],
+    { seconds: 0.06, decay: 0.014 },
+  ),
+  tick: struck(
+    2600,
+    [
+      [1, 0.6],
+      [1.83, 0.4],
+    ],
+    { seconds: 0.012, decay: 0.002 },
+  ),
+  // A small bell rings on under the next beats.
+  bell: struck(
+    1320,
+    [
+      [1, 0.55],
+      [2.76, 0.3],
+      [5.4, 0.15],
+    ],
+    { seconds: 0.18, decay: 0.045 },
+  ),
+  pulse: struck(520, [[1, 1]], { seconds: 0.07, decay: 0.018 }),
+  thud: struck(
+    130,
+    [
+      [1, 0.8],
+      [2, 0.2],
+    ],
+    { seconds: 0.08, decay: 0.02 },
+  ),
+};
+
+/** Of the accent and of everything else, so that the loudest is never above what it was. */
+const ACCENT_LEVELS: Record<Accents, { readonly accent: number; readonly others: number }> = {
+  lighter: { accent: 0.75, others: 1 },
+  usual: { accent: 1, others: 1 },
+  louder: { accent: 1, others: 0.6 },
+};
+
 const FADE_SECONDS = 0.002;
 
 function table({ partials, seconds, decay, level }: Timbre, sampleRate: number): Float32Array {
@@ -81,5 +168,14 @@ function table({ partials, seconds, decay, level }: Timbre, sampleRate: number):
 }
 
 /** The sound of each voice, in the order of VOICES, at a sample rate. */
-export const voiceTables = (sampleRate: number): Float32Array[] =>
-  VOICES.map((voice) => table(TIMBRES[voice], sampleRate));
+export function voiceTables(
+  sampleRate: number,
+  { sound, accents }: ClickVoice = USUAL_VOICE,
+): Float32Array[] {
+  const { accent, others } = ACCENT_LEVELS[accents];
+  return VOICES.map((voice) => {
+    const timbre = TIMBRES[sound][voice];
+    const share = voice === "accent" ? accent : others;
+    return table({ ...timbre, level: timbre.level * share }, sampleRate);
+  });
+}

@@ -1,2 +1,2 @@
-export { deviceMicrophone, type Microphone, type NoMicrophone } from "./microphone";
+export { deviceMicrophone, MicrophoneMissing, type Microphone, type NoMicrophone } from "./microphone";
 export { simulatedMicrophone } from "./simulated";

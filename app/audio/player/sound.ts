@@ -1,4 +1,5 @@
 import { outputClock, type AudioClock } from "~/audio/clock";
+import type { ClickVoice } from "~/core/click";
 import { ClickEngine, type MarkerPassed } from "~/audio/engine";
 
 /** A live sound: a context, the click engine in it, and its clock. */
@@ -13,12 +14,13 @@ export interface Sound {
 
 /** Must be called from a press or a key: browsers start sound only then. */
 export async function openSound(
-  volume: number,
+  { volume, voice }: { readonly volume: number; readonly voice: ClickVoice },
   onMarker: (passed: MarkerPassed) => void,
 ): Promise<Sound> {
   const context = new AudioContext({ latencyHint: "interactive" });
   await context.resume();
   const engine = await ClickEngine.create(context, { volume, onMarker });
+  engine.setVoice(voice);
   engine.connect(context.destination);
   return {
     engine,

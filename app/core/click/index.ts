@@ -19,3 +19,12 @@ export { droneHz, droneLevel, PITCHES, soundingPitch, type Drone, type Pitch } f
 export { gridMap, loopMap, loopSeconds, playingSeconds } from "./beat-map";
 export type { BeatMap, LoopPlay, LoopRequest, MapBar, MapClick, MapMarker, Pace } from "./map";
 export { clickTicks } from "./ticks";
+export {
+  ACCENTS,
+  CLICK_SOUNDS,
+  clickVoiceSchema,
+  USUAL_VOICE,
+  type Accents,
+  type ClickSound,
+  type ClickVoice,
+} from "./click-sound";

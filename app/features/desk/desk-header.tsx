@@ -57,7 +57,7 @@ export function DeskHeader({ room, name, teaches, mine, looksOnly }: DeskHeaderP
               <NavLink to={`${own}/log`}>{words.desk.log}</NavLink>
             </>
           )}
-          {!looksOnly && <NavLink to="/sound">{words.desk.sound}</NavLink>}
+          {!looksOnly && <NavLink to={`${home}/sound`}>{words.desk.sound}</NavLink>}
         </nav>
         <div className={styles.self}>
           <IconButton onClick={toggle} aria-label={dark ? words.scheme.light : words.scheme.dark}>

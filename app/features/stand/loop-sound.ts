@@ -1,5 +1,6 @@
 import { openSound, type Sound } from "~/audio/player";
 import type { MarkerPassed, Scheduled } from "~/audio/engine";
+import { keptVoice } from "~/features/keeping/click-voice";
 import type { Drone, MapBar } from "~/core/click";
 import type { Loop } from "~/core/transport";
 
@@ -22,7 +23,7 @@ export class LoopSound {
 
   /** Must be called from a press or a key: browsers start sound only then. */
   async open(volume: number): Promise<void> {
-    this.sound ??= await openSound(volume, ({ scheduled, name }) => {
+    this.sound ??= await openSound({ volume, voice: keptVoice() }, ({ scheduled, name }) => {
       for (const { id, scheduled: own } of this.sent.values()) {
         if (own.mapId === scheduled.mapId) return this.onMarker(id, name);
       }

@@ -37,7 +37,7 @@ import { useAwake, useOnlyWindow, usePosition, useStandDesk } from "./use-stand"
 import { useKeptChoice } from "./use-kept-choice";
 import { plannedNow, usePlannedTake } from "./use-planned-take";
 import { useStandKeys } from "./use-stand-keys";
-import { useVolume } from "./use-volume";
+import { useVolume } from "~/features/keeping/use-volume";
 import styles from "./stand.module.css";
 
 export interface StandProps {

@@ -3,7 +3,7 @@ import { currentBlock, playsAnything, taskNow, type Flaw, type StandState } from
 import { DigitEntry } from "./digit-entry";
 import { REST_SECONDS, type PlayersInput } from "~/core/transport";
 import type { StandDesk } from "./desk";
-import { useHeldKey, useKeys, type KeyMap } from "./use-keys";
+import { useHeldKey, useKeys, type KeyMap } from "~/components/use-keys";
 import { pressOffer, stepAmongOffers } from "./offer-keys";
 import type { StandView } from "./view";
 

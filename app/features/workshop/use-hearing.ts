@@ -1,3 +1,4 @@
+import { keptVoice } from "~/features/keeping/click-voice";
 import { useEffect, useRef, useState } from "react";
 import { openSound, type Sound } from "~/audio/player";
 import { loopMap } from "~/core/click";
@@ -23,7 +24,7 @@ export function useHearing(block: Played, volume: number) {
   };
   const hear = async (rung: Rung) => {
     setHeard(rung.index);
-    sound.current ??= openSound(volume, ({ scheduled, name }) => {
+    sound.current ??= openSound({ volume, voice: keptVoice() }, ({ scheduled, name }) => {
       if (name === "map-ended" && scheduled.mapId === mapId.current) {
         setHeard(undefined);
         void sound.current?.then(({ engine }) => engine.stop());

@@ -2,10 +2,8 @@ import Button from "@mui/material/Button";
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
-import { Care } from "~/components/care";
 import { useFormats } from "~/components/locale";
 import { NumberField } from "~/components/number-field";
-import { Page } from "~/components/page";
 import { TEMPO_LIMITS } from "~/core/units";
 import { words } from "~/words";
 import type { CheckedClick } from "./check-click";
@@ -15,7 +13,7 @@ const { sound } = words;
 const LONGEST_SECONDS = 120;
 
 /** Plays the click, listens to it inside the browser, and says how exact it is here. */
-export function SoundCheck() {
+export function ClickMeasure() {
   const [tempo, setTempo] = useState(96);
   const [then, setThen] = useState(96);
   const [subdivision, setSubdivision] = useState(2);
@@ -48,7 +46,9 @@ export function SoundCheck() {
     seconds >= 1 &&
     seconds <= LONGEST_SECONDS;
   return (
-    <Page title={sound.title} lead={sound.lead} back={{ to: "/", label: words.desk.week }}>
+    <details className={styles.measure}>
+      <summary>{sound.measure}</summary>
+      <p className={styles.soft}>{sound.lead}</p>
       <div className={styles.form}>
         <NumberField
           label={sound.tempo}
@@ -101,9 +101,7 @@ export function SoundCheck() {
         </Button>
       </div>
       <div aria-live="polite">{result && <Result result={result} />}</div>
-      <p className={styles.soft}>{sound.volume}</p>
-      <Care />
-    </Page>
+    </details>
   );
 }
 

@@ -1,0 +1,45 @@
+import { useEffect, useRef, useState } from "react";
+import { openSound, type Sound } from "~/audio/player";
+import { gridMap, USUAL_VOICE, type ClickVoice } from "~/core/click";
+import { bpm } from "~/core/units";
+import { keepVoice, keptVoice } from "~/features/keeping/click-voice";
+import { useVolume } from "~/features/keeping/use-volume";
+
+const TEMPO = bpm(96);
+const LEAD_SECONDS = 0.06;
+/** One bar with its eighths: every voice of a plain click is in it. */
+const BAR = gridMap({ beats: 4, unit: 4 }, TEMPO, "quarter", 2, 1);
+
+/** The click as this device keeps it, heard as soon as it is chosen. */
+export function useClick() {
+  const [voice, setVoice] = useState(USUAL_VOICE);
+  const { volume, setVolume } = useVolume();
+  const sound = useRef<Promise<Sound>>(undefined);
+  useEffect(() => setVoice(keptVoice()), []);
+  useEffect(
+    () => () => {
+      void sound.current?.then((opened) => opened.close());
+    },
+    [],
+  );
+  const plays = async (as: ClickVoice) => {
+    sound.current ??= openSound({ volume, voice: as }, () => undefined);
+    const { engine, now, resume } = await sound.current;
+    await resume();
+    engine.stop();
+    engine.setVolume(volume);
+    engine.setVoice(as);
+    engine.schedule(BAR, now() + LEAD_SECONDS);
+  };
+  return {
+    voice,
+    volume,
+    turns: setVolume,
+    hear: () => void plays(voice),
+    chooses(next: ClickVoice) {
+      setVoice(next);
+      keepVoice(next);
+      void plays(next);
+    },
+  };
+}
