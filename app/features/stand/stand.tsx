@@ -31,7 +31,7 @@ import { lastTakeChoice } from "./take-choice-kept";
 import { TakeSheet } from "./take-sheet";
 import { TapSheet } from "./tap-sheet";
 import { NextPart, TaskView } from "./task-view";
-import { Tools } from "./tools";
+import { MoreSheet, Tools } from "./tools";
 import { useByHeart } from "./use-by-heart";
 import { useAwake, useOnlyWindow, usePosition, useStandDesk } from "./use-stand";
 import { useKeptChoice } from "./use-kept-choice";
@@ -75,7 +75,7 @@ function leaveTheKeys(event: MouseEvent) {
 }
 
 /** What lies over the stand. */
-type Laid = "help" | "note" | "tap" | "between" | "opening" | "take";
+type Laid = "more" | "help" | "note" | "tap" | "between" | "opening" | "take";
 
 function OpenStand({
   studioId,
@@ -195,6 +195,7 @@ function OpenStand({
   const { plan: block, state: blockState } = currentBlock(state);
   const notes = plays ? music[block.passageId] : undefined;
   const task = questionOf(view) === "task";
+  const tools = { onNote: () => setSheet("note"), onTap: openTap, onBetween: openBetween };
   return (
     <StandHandsProvider value={{ view, send, desk, usable, position }}>
       <main
@@ -239,7 +240,13 @@ function OpenStand({
             <BottomFields />
           </>
         )}
-        <Tools onNote={() => setSheet("note")} onTap={openTap} onBetween={openBetween} />
+        <Tools {...tools} onMore={() => setSheet("more")} />
+        <MoreSheet
+          {...tools}
+          open={sheet === "more"}
+          // What was pressed in it may have laid another in its place.
+          onClose={() => setSheet((now) => (now === "more" ? undefined : now))}
+        />
         {plan.opening && (
           <OpeningSheet
             open={sheet === "opening"}

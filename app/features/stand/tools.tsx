@@ -2,6 +2,7 @@ import {
   ChevronsRight,
   Coffee,
   Drum,
+  Ellipsis,
   FlaskConical,
   Hand,
   Minus,
@@ -18,6 +19,7 @@ import type { ReactNode } from "react";
 import { taskNow } from "~/core/session";
 import { possible, REST_SECONDS, type Tool } from "~/core/transport";
 import { words } from "~/words/stand-words";
+import { Sheet } from "./sheet";
 import { useStand } from "./stand-context";
 import styles from "./tools.module.css";
 
@@ -25,12 +27,15 @@ interface ToolsProps {
   readonly onNote: () => void;
   readonly onTap: () => void;
   readonly onBetween: () => void;
+  readonly onMore: () => void;
 }
 
 const SIZE = 20;
+/** Also on a phone. */
+const AT_HAND: ReadonlySet<Tool> = new Set(["undo", "slower", "faster", "pause"]);
 
-/** Always at hand, never in the way. */
-export function Tools({ onNote, onTap, onBetween }: ToolsProps) {
+/** What may be done at any time; on a phone most of it lies behind one button. */
+function useTools({ onNote, onTap, onBetween }: Omit<ToolsProps, "onMore">) {
   const { view, send, usable } = useStand();
   const { stand } = words;
   const can = possible(view);
@@ -65,19 +70,52 @@ export function Tools({ onNote, onTap, onBetween }: ToolsProps) {
     pause: () => send({ kind: "pause" }),
   };
   const button = ({ label, icon, tool }: { label: string; icon: ReactNode; tool: Tool }) => (
-    <Press key={tool} icon={icon} disabled={!usable || !can[tool]} onClick={acts[tool]}>
+    <Press
+      key={tool}
+      icon={icon}
+      disabled={!usable || !can[tool]}
+      onClick={acts[tool]}
+      {...(AT_HAND.has(tool) ? {} : { className: styles.aside! })}
+    >
       {label}
     </Press>
   );
+  const note = (
+    <Press
+      key="note"
+      className={styles.aside!}
+      icon={<NotebookPen size={SIZE} />}
+      disabled={!usable}
+      onClick={onNote}
+    >
+      {stand.note}
+    </Press>
+  );
+  const endWell = { label: stand.endWell, icon: <Snail size={SIZE} />, tool: "end-well" } as const;
+  const pause = { label: stand.pause, icon: <Pause size={SIZE} />, tool: "pause" } as const;
+  return { button, note, undo, about: task ? [] : about, endWell, pause, task };
+}
+
+/** Always at hand, never in the way. */
+export function Tools({ onMore, ...handlers }: ToolsProps) {
+  const { send, usable } = useStand();
+  const { button, note, undo, about, endWell, pause, task } = useTools(handlers);
+  const { stand } = words;
   return (
     <nav className={styles.tools} aria-label={stand.more}>
       {button(undo)}
-      {!task && about.map(button)}
-      <Press icon={<NotebookPen size={SIZE} />} disabled={!usable} onClick={onNote}>
-        {stand.note}
+      {about.map(button)}
+      {note}
+      {!task && button(endWell)}
+      {!task && button(pause)}
+      <Press
+        className={styles.more!}
+        icon={<Ellipsis size={SIZE} />}
+        disabled={!usable}
+        onClick={onMore}
+      >
+        {stand.more}
       </Press>
-      {!task && button({ label: stand.endWell, icon: <Snail size={SIZE} />, tool: "end-well" })}
-      {!task && button({ label: stand.pause, icon: <Pause size={SIZE} />, tool: "pause" })}
       <Press
         className={styles.hurts!}
         icon={<Hand size={SIZE} />}
@@ -87,5 +125,30 @@ export function Tools({ onNote, onTap, onBetween }: ToolsProps) {
         {stand.hurts}
       </Press>
     </nav>
+  );
+}
+
+interface MoreSheetProps extends Omit<ToolsProps, "onMore"> {
+  readonly open: boolean;
+  readonly onClose: () => void;
+}
+
+/** What a phone has no room for, with its words. */
+export function MoreSheet({ open, onClose, ...handlers }: MoreSheetProps) {
+  const { button, note, about, endWell, task } = useTools(handlers);
+  const { stand } = words;
+  return (
+    <Sheet
+      open={open}
+      title={stand.more}
+      onClose={onClose}
+      actions={<Press onClick={onClose}>{stand.close}</Press>}
+    >
+      <div className={styles.list} onClick={onClose}>
+        {about.filter(({ tool }) => !AT_HAND.has(tool)).map(button)}
+        {note}
+        {!task && button(endWell)}
+      </div>
+    </Sheet>
   );
 }
