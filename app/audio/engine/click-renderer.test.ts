@@ -85,6 +85,20 @@ describe("the click renderer", () => {
     expect(told.map(({ mapId, name }) => `${mapId} ${name}`)).toEqual(["1 map-ended"]);
   });
 
+  test("a map that is cut takes nothing from another", () => {
+    const told: MarkerReached[] = [];
+    const renderer = new ClickRenderer(RATE, (message) => told.push(message));
+    const ends = [{ name: "map-ended", at: 0.2 }] as const;
+    renderer.receive({ ...schedule([0, 0.1]), markers: ends });
+    renderer.receive({ ...schedule([0.05, 0.15]), mapId: 2, markers: ends });
+    renderer.receive({ kind: "cut", mapId: 1, at: 0.06 });
+    expect(onsets(play(renderer, 100))).toEqual([0, 2400, 7200]);
+    expect(told.map(({ mapId, time }) => [mapId, time])).toEqual([
+      [1, 0.2],
+      [2, 0.2],
+    ]);
+  });
+
   test("full volume with every voice at once stays below full scale", () => {
     const renderer = new ClickRenderer(RATE, () => undefined);
     renderer.receive({ kind: "volume", volume: 5 });
