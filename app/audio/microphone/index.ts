@@ -1,2 +1,7 @@
-export { deviceMicrophone, MicrophoneMissing, type Microphone, type NoMicrophone } from "./microphone";
+export {
+  deviceMicrophone,
+  MicrophoneMissing,
+  type Microphone,
+  type NoMicrophone,
+} from "./microphone";
 export { simulatedMicrophone } from "./simulated";
