@@ -32,7 +32,7 @@ export const gateSchema = v.pipe(
   v.maxLength(MOST_RULES, `A gate has at most ${MOST_RULES} rules.`),
   v.check(
     (gate) => gate.length === 1 || !gate.some(isClock),
-    "By the clock, nothing else opens a gate.",
+    "By the clock there is no other rule.",
   ),
   v.readonly(),
 );

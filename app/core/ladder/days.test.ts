@@ -28,6 +28,26 @@ describe("the next day", () => {
     ]);
   });
 
+  test("up and down by the clock, a cap ends the way up, and it is gone down from there", () => {
+    const gate = [{ kind: "clock-plays", plays: 1, back: true }];
+    const ladder = aLadder({ name: "even-steps", numbers: { step: 10 } }, 60, 100, {
+      gate,
+      mostAbove: 1,
+    });
+    const rungs = rungsToday(ladder, where(60), 75);
+    expect(rungs.map(({ index, tempo }) => [index, tempo + 0])).toEqual([
+      ...[
+        [0, 60],
+        [1, 70],
+        [2, 80],
+      ],
+      ...[
+        [3, 70],
+        [4, 60],
+      ],
+    ]);
+  });
+
   test("a school that stays at its tempo is led into by one easy play with the ladder's click", () => {
     const ladder = aLadder({ name: "withdraw", numbers: initialNumbers("withdraw") }, 60, 90);
     const first = staircase(ladder, where(60));

@@ -126,15 +126,27 @@ export function* unroll(ladder: Ladder, where: Where): Generator<Rung, void> {
     yield rung;
     if (up.length > MOST_RUNGS) return;
   }
-  for (const rung of up.slice(0, -1).reverse())
-    yield { ...rung, index: 2 * up.length - 2 - rung.index };
+  yield* wayBack(up);
 }
+
+/** The same rungs down again from the one below the last. */
+const wayBack = (up: readonly Rung[]): Rung[] =>
+  up
+    .slice(0, -1)
+    .reverse()
+    .map((rung, n) => ({ ...rung, index: up.length + n }));
 
 function* upwards(ladder: Ladder, where: Where): Generator<Rung, void> {
   const { of: full } = ladder;
   if (full === null) return yield* unrolled(ladder, where);
   const percents = unrolled(ladderInPercent(ladder, full), whereInPercent(where, full));
   for (const rung of percents) yield rungAtTempo(rung, full);
+}
+
+/** By the clock it goes everywhere, whatever a school would ask; one with a clock of its own keeps it. */
+function gateOf({ gate }: Ladder, { gate: own }: Step): Gate {
+  if (own === undefined) return gate;
+  return isByClock(gate) && !isByClock(own) ? gate : own;
 }
 
 function* unrolled(ladder: Ladder, where: Where): Generator<Rung, void> {
@@ -162,8 +174,7 @@ function* unrolled(ladder: Ladder, where: Where): Generator<Rung, void> {
         alternates: step.alternates,
         cycle: step.cycle,
         click: click ? { ...ladder.click, ...click } : ladder.click,
-        // By the clock it goes everywhere, whatever a school would ask.
-        gate: isByClock(ladder.gate) ? ladder.gate : (step.gate ?? ladder.gate),
+        gate: gateOf(ladder, step),
         rest: ladder.rest,
         ease: step.ease ?? 1,
         share: segment ? segmentLength(bars, segment) / whole : 1,
@@ -239,7 +250,7 @@ function refusalIn(ladder: Ladder, where: Where): LadderRefused | undefined {
 export function rungsToday(ladder: Ladder, where: Where, comfortable: number | undefined): Rung[] {
   const today: Rung[] = [];
   let above = 0;
-  for (const rung of unroll(ladder, where)) {
+  for (const rung of upwards(ladder, where)) {
     const before = today.at(-1);
     const daily = before && natureOf(ladder.phases[before.phase]!.school.name).daily;
     const dayIsOver = before && daily && rung.stage !== before.stage;
@@ -248,5 +259,5 @@ export function rungsToday(ladder: Ladder, where: Where, comfortable: number | u
     if (ladder.mostAbove > 0 && above > ladder.mostAbove && before) break;
     today.push(rung);
   }
-  return today;
+  return goesBack(ladder.gate) ? [...today, ...wayBack(today)] : today;
 }

@@ -5,8 +5,12 @@ export const MADE_BY_FIRST = "Made by 0.1.0, which still opens it";
 
 /** Throws where a session was opened under the first rules; nothing has been written then. */
 export async function refuseFirstRules(engine: Engine): Promise<void> {
-  const exists = await engine.query("select to_regclass('session') is not null as found", []);
-  if (!(exists.rows as readonly { found: boolean }[])[0]!.found) return;
+  const known = await engine.query(
+    "select to_regclass('session') is not null and to_regclass('rep_measure') is null as old",
+    [],
+  );
+  // Looking at every plan takes its time; since there is `rep_measure`, none of them can be there.
+  if (!(known.rows as readonly { old: boolean }[])[0]!.old) return;
   const { rows } = await engine.query(
     "select 1 from session where coalesce(plan->>'rules', '1') = '1' limit 1",
     [],

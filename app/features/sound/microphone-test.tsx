@@ -12,7 +12,7 @@ export function MicrophoneTest() {
   const listen = async () => {
     setTold("listening");
     const { listenShortly } = await import("./listen-shortly");
-    setTold(await listenShortly());
+    setTold(await listenShortly().catch(() => "busy" as const));
   };
   return (
     <>

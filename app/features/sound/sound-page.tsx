@@ -15,7 +15,7 @@ const { sound } = words;
 
 /** The player's sound: the click as it is liked, and whether microphone and pedal work. */
 export function SoundPage() {
-  const { voice, volume, chooses, turns, hear } = useClick();
+  const { voice, volume, silent, chooses, turns, hear } = useClick();
   return (
     <Page title={sound.title} lead={sound.volume}>
       <Section title={sound.click}>
@@ -55,6 +55,7 @@ export function SoundPage() {
             {sound.hear}
           </Button>
         </div>
+        {silent && <p role="alert">{words.stand.noSound}</p>}
         <p className={styles.soft}>{sound.onDevice}</p>
       </Section>
       <Section title={sound.microphone}>

@@ -14,6 +14,8 @@ const BAR = gridMap({ beats: 4, unit: 4 }, TEMPO, "quarter", 2, 1);
 export function useClick() {
   const [voice, setVoice] = useState(USUAL_VOICE);
   const { volume, setVolume } = useVolume();
+  /** No sound could be opened. */
+  const [silent, setSilent] = useState(false);
   const sound = useRef<Promise<Sound>>(undefined);
   useEffect(() => setVoice(keptVoice()), []);
   useEffect(
@@ -22,9 +24,21 @@ export function useClick() {
     },
     [],
   );
-  const plays = async (as: ClickVoice) => {
+  const opened = async (as: ClickVoice): Promise<Sound | undefined> => {
     sound.current ??= openSound({ volume, voice: as }, () => undefined);
-    const { engine, now, resume } = await sound.current;
+    try {
+      return await sound.current;
+    } catch {
+      // The next press tries again.
+      sound.current = undefined;
+      return undefined;
+    }
+  };
+  const plays = async (as: ClickVoice) => {
+    const found = await opened(as);
+    setSilent(found === undefined);
+    if (!found) return;
+    const { engine, now, resume } = found;
     await resume();
     engine.stop();
     engine.setVolume(volume);
@@ -34,6 +48,7 @@ export function useClick() {
   return {
     voice,
     volume,
+    silent,
     turns: setVolume,
     hear: () => void plays(voice),
     chooses(next: ClickVoice) {
