@@ -4,6 +4,7 @@ import {
   checkedStaircase,
   initialNumbers,
   rungsFrom,
+  rungsToday,
   SCHOOL_NAMES,
   staircase,
   storedRungs,
