@@ -235,7 +235,7 @@ function climbAtTheStand(one: CostCase, random: Random): { minutes: number; thro
       fastest: (material: string) => fastest.get(material),
       daysGone: undefined,
     };
-    const { start, place } = wayIn(ladder, block, block.bars, left);
+    const { start, place } = wayIn(ladder, block, block, left);
     const { plan } = planFor(one, start, place, day > 0);
     const most = ladder.days > 1 ? ladder.minutes * 60 : Infinity;
     const sat = sitThrough({ plan, cleanAt, random, most });

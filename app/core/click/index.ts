@@ -1,4 +1,4 @@
-export { barPulses, VOICES, type Pulse, type Voice } from "./pattern";
+export { barPulses, patternPulses, VOICES, type Pulse, type Voice } from "./pattern";
 export {
   breatherSchema,
   CLICK_PATTERN_KINDS,

@@ -126,7 +126,7 @@ export class DayClimbs {
     const key = `${day} ${tempo} ${place.phase} ${place.stage} ${[...fastest].join(" ")}`;
     const known = this.ways.get(key);
     if (known) return known;
-    const way = wayIn(block.ladder, block, block.bars, {
+    const way = wayIn(block.ladder, block, block, {
       ended,
       comfortable,
       // The worker is told one curve and no span: what is comfortable is about what is advised.
@@ -144,9 +144,9 @@ export class DayClimbs {
     const known = this.known.get(key);
     if (known) return known;
     const { block, cleanAt, comfortable, from, random } = this.inputs;
-    const { ladder, bars } = block;
+    const { ladder, bars, beatUnit } = block;
     const ceiling = from.ceiling === undefined ? {} : { ceiling: from.ceiling };
-    const where = { start, place, bars, again, ...ceiling };
+    const where = { start, place, bars, beatUnit, again, ...ceiling };
     const rungs = rungsToday(ladder, where, comfortable);
     const tolls = tollsOf({ block, rungs, cleanAt });
     const day: Day = {

@@ -72,7 +72,11 @@ function reckonable(inputs: OfferInputs, ladder: Ladder) {
   const { from, cleanAt, comfortable } = inputs;
   const start = Math.max(ladder.start, from?.start ?? 0) as Bpm;
   const where = { ...from, start: from?.place ? start : ladder.start };
-  const unrolled = checkedStaircase(ladder, { ...where, bars: block.bars });
+  const unrolled = checkedStaircase(ladder, {
+    ...where,
+    bars: block.bars,
+    beatUnit: block.beatUnit,
+  });
   if (!unrolled.ok) return undefined;
   // A shorter part is cleaner: flaws are taken to fall evenly over the bars of the passage.
   const share = block.bars.length / inputs.block.bars.length;

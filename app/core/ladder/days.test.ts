@@ -62,6 +62,19 @@ describe("the next day", () => {
     expect(next).toMatchObject({ tempo: 90, stage: 4 });
   });
 
+  test("layers are led into by the last that was passed, by its name", () => {
+    const ladder = aLadder({ name: "layers", numbers: initialNumbers("layers") }, 60, 90);
+    const names = (stage: number) =>
+      staircase(ladder, where(60, { place: { phase: 0, stage }, again: true })).map(
+        ({ task, tempo }) => [task?.name, tempo],
+      );
+    expect(names(2).slice(0, 2)).toEqual([
+      ["say the note names", 60],
+      ["finger silently", 90],
+    ]);
+    expect(names(0)[0]).toEqual(["count and clap", 90]);
+  });
+
   test("to consolidate is to make firm what the ceiling allows", () => {
     const numbers = { in: "bpm", below: 6, plays: 12, above: 4, over: 2 };
     const ladder = aLadder({ name: "consolidate", numbers }, 60, 90);

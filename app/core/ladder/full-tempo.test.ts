@@ -32,12 +32,17 @@ describe("a ladder in percent of a full tempo", () => {
         const ladder = aLadder(STEP, tempoAt(full, 50), full, { of: full });
         const rungs = staircase(ladder, { start: ladder.start, bars });
         const { tempo } = rungs[steps]!;
-        const { start } = wayIn(ladder, { fromBar: 1, toBar: 4 }, bars, {
-          ended: { tempo, place: { phase: 0, stage: 0 }, way: "even-steps" },
-          fastest: () => tempo,
-          comfortable: undefined,
-          daysGone: undefined,
-        });
+        const { start } = wayIn(
+          ladder,
+          { fromBar: 1, toBar: 4 },
+          { bars },
+          {
+            ended: { tempo, place: { phase: 0, stage: 0 }, way: "even-steps" },
+            fastest: () => tempo,
+            comfortable: undefined,
+            daysGone: undefined,
+          },
+        );
         expect(percentOf(full, start)).toBe(50 + 6 * steps);
         expect(start).toBeCloseTo(tempo, 9);
       }),

@@ -1,6 +1,6 @@
 import type { ClickProgramme } from "~/core/click";
 import type { Gate } from "~/core/gate";
-import type { Bpm } from "~/core/units";
+import type { BeatUnit, Bpm } from "~/core/units";
 import type { Cycle, Links, Task } from "./school";
 import type { Bar, Segment } from "./segment";
 
@@ -41,6 +41,8 @@ export interface Place {
 export interface Where {
   readonly start: Bpm;
   readonly bars: readonly Bar[];
+  /** What the tempo counts; default a quarter note. */
+  readonly beatUnit?: BeatUnit;
   readonly place?: Place;
   /** It was practised on an earlier day. */
   readonly again?: boolean;

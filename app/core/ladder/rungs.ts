@@ -37,6 +37,7 @@ function* raw(ladder: Ladder, index: number, from: Bpm, where: Where): Generator
     bars,
     click: ladder.click,
     ...(where.ceiling === undefined ? {} : { ceiling: where.ceiling }),
+    ...(where.beatUnit === undefined ? {} : { beatUnit: where.beatUnit }),
   };
   if (kept === 0 || natureOf(school.name).daily) {
     return yield* stepsOf(school, { ...path, stage: kept });
@@ -83,10 +84,19 @@ function* carried(
   yield* withTasks(tasks, tasks.order === "in-turn" ? way : () => way(kept), { kept, staged });
 }
 
-/** One easy play with the ladder's own click, before a school that stays at its tempo goes on. */
-function* easyRung(from: Bpm, target: Bpm): Generator<Step> {
+/**
+ * One easy play with the ladder's own click, before a school that stays at its tempo goes on; of
+ * layers the last that was passed, and nothing before the first of them was.
+ */
+function* easyRung(
+  { name, numbers }: Phase["school"],
+  { from, target, stage }: { readonly from: Bpm; readonly target: Bpm; readonly stage: number },
+): Generator<Step> {
   const tempo = from < target ? from : nearestPlayable(wholeBpm(target * EASY_SHARE));
-  yield { tempo, gate: [{ kind: "in-all", plays: 1 }] };
+  const easy: Step = { tempo, stage, gate: [{ kind: "in-all", plays: 1 }] };
+  if (name !== "layers") return yield easy;
+  const layer = numbers.layers[Math.min(stage, numbers.layers.length) - 1];
+  if (layer) yield { ...easy, task: { kind: "layer", name: layer.name, full: false } };
 }
 
 function* stepsOfPhase(ladder: Ladder, index: number, where: Where): Generator<Step> {
@@ -101,7 +111,7 @@ function* stepsOfPhase(ladder: Ladder, index: number, where: Where): Generator<S
   if (first) for (const step of warmUp(ladder.warmUp, from)) yield { ...step, stage };
   const stays = nature === "stays";
   if (first && stays && where.again) {
-    for (const step of easyRung(from, target)) yield { ...step, stage };
+    yield* easyRung(phase.school, { from, target, stage });
   }
   for (const step of carried(ladder, index, { from, start }, where)) {
     stage = step.stage ?? stage;

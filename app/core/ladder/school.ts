@@ -1,7 +1,7 @@
 import type * as v from "valibot";
 import type { ClickProgramme } from "~/core/click";
 import type { Gate } from "~/core/gate";
-import type { Bpm } from "~/core/units";
+import type { BeatUnit, Bpm } from "~/core/units";
 import type { Family } from "./families";
 import type { Bar, Segment } from "./segment";
 
@@ -11,6 +11,8 @@ export interface Path {
   readonly target: Bpm;
   /** The bars of the passage; at least one. */
   readonly bars: readonly Bar[];
+  /** What the tempo counts; default a quarter note. */
+  readonly beatUnit?: BeatUnit;
   /** How far an earlier day has come, in stages; 0 at the beginning. */
   readonly stage: number;
   /** The click that the ladder sets; a plain one without any. */

@@ -1,7 +1,7 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import * as v from "valibot";
-import { bpm, type Metre } from "~/core/units";
+import { bpm, type BeatUnit, type Metre } from "~/core/units";
 import {
   fieldsOf,
   initialNumbers,
@@ -163,6 +163,18 @@ describe("schools with parts, tasks and clicks of their own", () => {
     // One bar of one beat: a click a bar is a click a beat.
     expect(names({ beats: 1, unit: 4 })).toEqual([
       ...["divided-3", "beats", "off-beats", "silent-bars", "none"],
+    ]);
+  });
+
+  test("the click is withdrawn as it sounds in the beat unit of the tempo", () => {
+    const ladder = aLadder({ name: "withdraw", numbers: initialNumbers("withdraw") }, 60, 90);
+    const where = { start: bpm(60), bars: [{ number: 1, metre: { beats: 3, unit: 4 } as const }] };
+    const names = (beatUnit: BeatUnit) =>
+      staircase(ladder, { ...where, beatUnit }).map(({ task }) => task!.name);
+    expect(names("quarter")).toContain("one-a-bar");
+    // One beat a bar: a click a bar is a click a beat.
+    expect(names("dotted-half")).toEqual([
+      ...["subdivided", "beats", "off-beats", "silent-bars", "none"],
     ]);
   });
 

@@ -2,9 +2,8 @@ import type { Bpm } from "~/core/units";
 import type { Ladder } from "./ladder";
 import { materialOf } from "./material";
 import { natureOf } from "./registry";
-import type { Place } from "./rung";
+import type { Place, Where } from "./rung";
 import { staircase } from "./rungs";
-import type { Bar } from "./segment";
 import { spanOf, wayOf } from "./span";
 import { todaysStart } from "./start-rule";
 
@@ -45,14 +44,14 @@ function placeToday(ladder: Ladder, { ended, daysGone }: Left): Place {
 export function wayIn(
   ladder: Ladder,
   part: { readonly fromBar: number; readonly toBar: number },
-  bars: readonly Bar[],
+  music: Pick<Where, "bars" | "beatUnit">,
   left: Left,
 ): WayIn {
   const place = placeToday(ladder, left);
   const phase = ladder.phases[place.phase]!;
   const span = spanOf(ladder, phase);
   const { tempo: goes, daily: planned = false } = natureOf(phase.school.name);
-  const rungs = staircase(ladder, { start: span.start, bars, place });
+  const rungs = staircase(ladder, { ...music, start: span.start, place });
   // Warm-up rungs are of the whole; what today is practice of is the link that they lead to.
   const link = rungs.find((rung) => rung.phase === place.phase && rung.links);
   const material = materialOf(link ?? rungs[0]!, part);

@@ -4,9 +4,10 @@ import type { Where } from "~/core/ladder";
 type WhereInBlock = Omit<Where, "ceiling"> & { readonly ceiling: number | null };
 
 /** From where the rungs of a block are unrolled. */
-export const whereOf = ({ start, bars, place, again, ceiling }: WhereInBlock): Where => ({
+export const whereOf = ({ start, bars, beatUnit, place, again, ceiling }: WhereInBlock): Where => ({
   start,
   bars,
+  ...(beatUnit === undefined ? {} : { beatUnit }),
   ...(place === undefined ? {} : { place }),
   ...(again === undefined ? {} : { again }),
   ...(ceiling === null ? {} : { ceiling }),

@@ -1,7 +1,7 @@
 import { useMemo } from "react";
 import { BeatUnitGlyph, TempoText } from "~/components/beat-unit";
 import { Press } from "~/components/press";
-import { stepsFrom } from "~/components/rung-lane";
+import { musicOf, stepsFrom } from "~/components/rung-lane";
 import { Staircase, type Step } from "~/components/staircase";
 import type { RuleProgress } from "~/core/gate";
 import { natureOf, staircase, type Task } from "~/core/ladder";
@@ -40,7 +40,7 @@ function belowToday(plan: Block, lowest: number): Step[] {
   const all = staircase(plan.ladder, { start: plan.ladder.start, bars: plan.bars });
   if (all.some(({ segment, stage }) => segment !== undefined || stage > 0)) return [];
   const below = all.filter((rung) => rung.tempo < lowest);
-  const steps = stepsFrom(below, (rung) => secondsOfRung(plan, rung));
+  const steps = stepsFrom(below, (rung) => secondsOfRung(plan, rung), musicOf(plan));
   const passed = new Set(plan.passedTempi);
   return steps.map((step): Step => ({
     ...step,
@@ -50,7 +50,10 @@ function belowToday(plan: Block, lowest: number): Step[] {
 
 function useSteps(plan: Block, { rungs, passed, rung: now, toppedOut }: BlockState): Step[] {
   const below = useMemo(() => belowToday(plan, rungs[0]!.tempo), [plan, rungs]);
-  const drawn = useMemo(() => stepsFrom(rungs, (rung) => secondsOfRung(plan, rung)), [plan, rungs]);
+  const drawn = useMemo(
+    () => stepsFrom(rungs, (rung) => secondsOfRung(plan, rung), musicOf(plan)),
+    [plan, rungs],
+  );
   return useMemo(() => {
     const done = new Set(passed.map(({ rung }) => rung));
     const today = drawn.map((step, i): Step => {

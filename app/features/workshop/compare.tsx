@@ -1,6 +1,6 @@
 import Button from "@mui/material/Button";
 import { useMemo } from "react";
-import { stepsFrom } from "~/components/rung-lane";
+import { musicOf, stepsFrom } from "~/components/rung-lane";
 import { Staircase } from "~/components/staircase";
 import type { Ladder, Rung } from "~/core/ladder";
 import type { CostRequest } from "~/workers/client";
@@ -21,6 +21,7 @@ interface CompareProps {
   readonly nowKnown: CostKnown;
   readonly beside: Compared;
   readonly reckoning: Reckoning;
+  readonly block: Parameters<typeof musicOf>[0];
   readonly name: string;
   readonly onTake: () => void;
   readonly onPutAway: () => void;
@@ -30,7 +31,7 @@ const { workshop } = words;
 
 /** Two ladders for the same bars and the same student, side by side. */
 export function Compare(props: CompareProps) {
-  const { now, nowKnown, beside, reckoning, name, onTake, onPutAway } = props;
+  const { block, now, nowKnown, beside, reckoning, name, onTake, onPutAway } = props;
   const question = useMemo(
     () => () => reckoning.question(beside.ladder, beside.from, false),
     [reckoning, beside],
@@ -38,7 +39,14 @@ export function Compare(props: CompareProps) {
   const besideKnown = useCost(question);
   const highest = Math.max(...[now, beside].map(({ ladder }) => ladder.target));
   const column = (it: Compared, known: CostKnown) => (
-    <Column {...it} known={known} highest={highest} reckoning={reckoning} name={name} />
+    <Column
+      {...it}
+      known={known}
+      highest={highest}
+      reckoning={reckoning}
+      block={block}
+      name={name}
+    />
   );
   return (
     <section className={styles.compare}>
@@ -64,13 +72,14 @@ export function Compare(props: CompareProps) {
 }
 
 function Column(
-  props: Compared & { known: CostKnown; highest: number; reckoning: Reckoning; name: string },
+  props: Compared &
+    Pick<CompareProps, "reckoning" | "block" | "name"> & { known: CostKnown; highest: number },
 ) {
-  const { ladder, rungs, known, highest, reckoning, name } = props;
+  const { ladder, rungs, known, highest, reckoning, block, name } = props;
   const figures = figuresOf(known)?.rungs;
   const steps = useMemo(
-    () => stepsFrom(rungs, (_, i) => figures?.[i]?.minutes ?? 1),
-    [rungs, figures],
+    () => stepsFrom(rungs, (_, i) => figures?.[i]?.minutes ?? 1, musicOf(block)),
+    [rungs, figures, block],
   );
   const schools = ladder.phases.map(({ school }) => words.ladder.schools[school.name].label);
   return (

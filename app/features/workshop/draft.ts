@@ -208,10 +208,10 @@ export function check(
   const read = v.safeParse(ladderSchema, draft);
   if (!read.success) return { ok: false, errors: sentences(read.issues) };
   const ladder = read.output;
-  const { bars } = partOfBlock(block, ladder.part);
+  const { bars, beatUnit } = partOfBlock(block, ladder.part);
   const known = ceiling === undefined ? {} : { ceiling };
   const from = { ...fromWhere(ladder, standing), ...known };
-  const unrolled = checkedStaircase(ladder, { ...from, bars });
+  const unrolled = checkedStaircase(ladder, { ...from, bars, beatUnit });
   if (unrolled.ok) return { ok: true, ladder, rungs: unrolled.value, from };
   return { ok: false, errors: { [unrolled.error.field]: unrolled.error.sentence } };
 }

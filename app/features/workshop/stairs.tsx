@@ -2,7 +2,7 @@ import Button from "@mui/material/Button";
 import { Play, Square } from "lucide-react";
 import { useMemo, type KeyboardEvent } from "react";
 import { useFormats } from "~/components/locale";
-import { stepsFrom } from "~/components/rung-lane";
+import { musicOf, stepsFrom } from "~/components/rung-lane";
 import { Staircase, type Step } from "~/components/staircase";
 import { roughPlays } from "~/core/gate";
 import { chanceOf, type CleanAt } from "~/core/cost";
@@ -48,12 +48,16 @@ function stepsOf(
     const seconds = secondsOfRung(block, rung);
     return roughPlays(rung.gate, chanceOf(rung, cleanAt), seconds) * seconds;
   };
-  return stepsFrom(rungs, (rung, i) => {
-    const key = `${rung.phase} ${rung.stage} ${rung.tempo} ${rung.share} ${rung.cycle?.fast}`;
-    const minutes = figures?.[i]?.minutes ?? known.get(key) ?? rough(rung) / 60;
-    known.set(key, minutes);
-    return minutes;
-  });
+  return stepsFrom(
+    rungs,
+    (rung, i) => {
+      const key = `${rung.phase} ${rung.stage} ${rung.tempo} ${rung.share} ${rung.cycle?.fast}`;
+      const minutes = figures?.[i]?.minutes ?? known.get(key) ?? rough(rung) / 60;
+      known.set(key, minutes);
+      return minutes;
+    },
+    musicOf(block),
+  );
 }
 
 /** The staircase that is drawn: any rung can be looked at and heard. */

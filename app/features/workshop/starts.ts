@@ -29,7 +29,7 @@ export function startsToday(ladder: Ladder, block: Played, left: LeftBehind): St
   const fastest = (material: string) => left.passed[material];
   const starts = START_RULE_KINDS.map((kind) => {
     const startRule = kind === ladder.startRule.kind ? ladder.startRule : START_RULES[kind];
-    const { start } = wayIn({ ...ladder, startRule }, part, part.bars, { ...left, fastest });
+    const { start } = wayIn({ ...ladder, startRule }, part, part, { ...left, fastest });
     return [kind, start] as const;
   });
   return Object.fromEntries(starts) as Record<StartRule["kind"], Bpm>;

@@ -337,6 +337,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
                   nowKnown={known}
                   beside={beside}
                   reckoning={reckoning}
+                  block={block}
                   name={person.name}
                   onTake={() => {
                     takeLadder(beside.ladder);

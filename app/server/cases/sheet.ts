@@ -28,7 +28,10 @@ const MOST_STEPS = 60;
 function stepsOf(passage: Passage, ladder: Ladder, day: Day): number[] {
   const { start, place } = wayInto({ ...passage, ladder }, day);
   const bars = barsOf(passage.piece.metres, partOf(passage, ladder));
-  const tempi = staircase(ladder, { start, bars, place }).map(({ tempo }) => tempo as number);
+  const { beatUnit } = passage;
+  const tempi = staircase(ladder, { start, bars, beatUnit, place }).map(
+    ({ tempo }) => tempo as number,
+  );
   const moved = tempi.filter((tempo, i) => tempo !== tempi[i - 1]);
   return moved.slice(0, MOST_STEPS);
 }

@@ -69,10 +69,15 @@ export function wayInto(passage: WithLadder, today: Day): WayInto {
   const { passed, ...left } = leftOf(passage, today);
   const part = partOf(passage, ladder);
   const bars = barsPlayed(passage, part);
-  const { material, ...way } = wayIn(ladder, part, bars, {
-    ...left,
-    fastest: (each) => passed[each],
-  });
+  const { material, ...way } = wayIn(
+    ladder,
+    part,
+    { bars, beatUnit: passage.beatUnit },
+    {
+      ...left,
+      fastest: (each) => passed[each],
+    },
+  );
   return {
     ...way,
     bars,

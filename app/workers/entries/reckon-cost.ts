@@ -30,7 +30,7 @@ export function* reckonCost(
   const { id, ladder, runs } = request;
   const block = { ...partOfBlock(request.block, ladder.part), ladder };
   const cleanAt = cleanFrom(request.clean, block.bars.length / request.block.bars.length);
-  const rungs = staircase(ladder, { ...request.from, bars: block.bars });
+  const rungs = staircase(ladder, { ...request.from, bars: block.bars, beatUnit: block.beatUnit });
   const tolls = tollsOf({ block, rungs, cleanAt });
   const days = daysGiven(ladder, request.from.place.stage);
   yield;

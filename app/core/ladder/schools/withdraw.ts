@@ -1,5 +1,5 @@
 import * as v from "valibot";
-import type { ClickPattern, ClickProgramme } from "~/core/click";
+import { barPulses, patternPulses, type ClickPattern, type ClickProgramme } from "~/core/click";
 import { items, listSchema, oneOf, presets } from "../list-schema";
 import { ownGate } from "../own-gate";
 import type { Path, School, Task } from "../school";
@@ -32,22 +32,17 @@ export const withdrawnClick = (task: Task | undefined): string | undefined =>
 
 const MOST_COMPARED_BARS = 8;
 
-/** Where a click sounds over the first bars, in beats: what sounds the same reads the same. */
-function heard(pattern: ClickPattern, bars: Path["bars"]): string {
-  const at: string[] = [];
+/** Where a click sounds over the first bars, as the stand plays it: what sounds the same reads the same. */
+function heard(pattern: ClickPattern, { bars, beatUnit = "quarter" }: Path): string {
   let beat = 0;
-  bars.slice(0, MOST_COMPARED_BARS).forEach(({ metre }, bar) => {
-    for (let n = 0; n < metre.beats; n++, beat++) {
-      const here = (offset: number) => at.push(`${bar}:${n + offset}`);
-      if (pattern.kind === "beats") {
-        for (let i = 0; i < pattern.subdivision; i++) here(i / pattern.subdivision);
-      }
-      if (pattern.kind === "off-beats") here(0.5);
-      if (pattern.kind === "every-beats" && beat % pattern.beats === 0) here(0);
-      if (pattern.kind === "every-bars" && n === 0 && bar % pattern.bars === 0) here(0);
-    }
-  });
-  return at.join();
+  return bars
+    .slice(0, MOST_COMPARED_BARS)
+    .map(({ metre }, bar) => {
+      const pulses = patternPulses(pattern, metre, beatUnit, { bar, beat });
+      beat += barPulses(metre, beatUnit).length;
+      return pulses.map(({ at }) => at.toFixed(6)).join();
+    })
+    .join("|");
 }
 
 interface Line extends Pick<ClickProgramme, "pattern" | "silence"> {
@@ -66,7 +61,7 @@ function linesOn(clicks: readonly { name: Withdrawal; clean: number }[], path: P
   return clicks.flatMap(({ name, clean }): Line[] => {
     const { pattern: usual, silence } = WITHDRAWALS[name];
     const pattern = name === "subdivided" && divided ? divided : usual;
-    const key = `${heard(pattern, path.bars)} ${silence.kind}`;
+    const key = `${heard(pattern, path)} ${silence.kind}`;
     if (known.has(key)) return [];
     known.add(key);
     const told = pattern === divided ? `divided-${divided.subdivision}` : name;
