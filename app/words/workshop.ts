@@ -113,6 +113,10 @@ export const workshop = {
     fromToday: (day: number, of: number, tempo: number) =>
       `Drawn from where it stands: practice day ${day} of ${of}, from ${tempo} bpm.`,
     part: (bars: string) => `For now only ${bars}.`,
+    partOffered: (bars: string, minutes: number) =>
+      `The whole passage would hardly fit in ${minutes} minutes. Begin with ${bars}.`,
+    targetOffered: (target: string, minutes: number) =>
+      `The full tempo would hardly fit in ${minutes} minutes. Aim for ${target} first.`,
     wholePassage: "The whole passage again",
     tapStart: "Tap the start",
     concert: (days: number) => `Until the concert: ${days} ${plural(days, "day", "days")}`,

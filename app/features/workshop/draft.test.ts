@@ -1,7 +1,9 @@
-import { expect, test } from "@jest/globals";
+import { describe, expect, test } from "@jest/globals";
+import fc from "fast-check";
 import { SCHOOL_NAMES } from "~/core/ladder";
 import { bpm } from "~/core/units";
-import { check, firstDraft, fitted, newPhase, offeredDraft, samplePath } from "./draft";
+import { check, fitted, newPhase, samplePath } from "./draft";
+import { firstDraft, offeredDraft } from "./first-offer";
 import { chanceOfDraft } from "./reckoning";
 
 const block = {
@@ -23,18 +25,44 @@ test("a first draft is a ladder already, from well below the mark or the comfort
   expect(check(firstDraft(96, null), block).ok).toBe(true);
 });
 
-test("the first ladder offered takes larger steps, then fewer plays, until it likely fits", () => {
-  const told = (
-    fits: (draft: { gate: unknown; phases: readonly { school: object }[] }) => number,
-  ) => {
-    const { phases, gate } = offeredDraft(96, null, fits);
-    return [phases[0]!.school.numbers.step, gate[0]];
+describe("the first ladder offered", () => {
+  const range = { fromBar: 1, toBar: 16 };
+  type Fits = Parameters<typeof offeredDraft>[3];
+  const told = (fits: Fits) => {
+    const { phases, gate, start, target, part } = offeredDraft(96, null, range, fits);
+    return { step: phases[0]!.school.numbers.step, gate: gate[0], start, target, part };
   };
-  expect(told(() => 1)).toEqual([5, expect.objectContaining({ plays: 3 })]);
-  expect(told(() => 0)).toEqual([30, expect.objectContaining({ plays: 2 })]);
-  const known = { record: null, block, hardness: null, flaws: [] };
-  const fits = chanceOfDraft(known, bpm(96));
-  expect(fits(offeredDraft(96, null, fits))).toBeGreaterThanOrEqual(0.5);
+
+  test("takes larger steps, then fewer plays, a lower target, fewer bars until it likely fits", () => {
+    const three = expect.objectContaining({ plays: 3 });
+    const whole = { start: 56, target: 96, part: null };
+    expect(told(() => 1)).toEqual({ ...whole, step: 5, gate: three });
+    expect(told(({ target }) => (target < 90 ? 1 : 0))).toMatchObject({ target: 85, part: null });
+    expect(told(({ part }) => (part ? 1 : 0))).toMatchObject({
+      ...{ step: 5, target: 96, part: { fromBar: 1, toBar: 8 } },
+    });
+    expect(told(() => 0)).toMatchObject({ part: { fromBar: 1, toBar: 2 } });
+  });
+
+  test("is never a single leap, and likely fits, also where sixteen bars are slow", () => {
+    const bars = Array.from({ length: 16 }, (_, i) => ({
+      number: i + 1,
+      metre: { beats: 4, unit: 4 } as const,
+    }));
+    fc.assert(
+      fc.property(fc.integer({ min: 40, max: 160 }), fc.integer({ min: 1, max: 16 }), (full, n) => {
+        const few = { ...block, bars: bars.slice(0, n), fromBar: 1, toBar: n };
+        const known = { record: null, block: few, hardness: null, flaws: [] };
+        const fits = chanceOfDraft(known, bpm(full));
+        const draft = offeredDraft(full, null, { fromBar: 1, toBar: n }, fits);
+        expect(fits(draft)).toBeGreaterThanOrEqual(0.5);
+        const checked = check(draft, few);
+        const tempi = checked.ok ? new Set(checked.rungs.map(({ tempo }) => tempo)).size : 0;
+        expect(tempi).toBeGreaterThanOrEqual(3);
+      }),
+      { numRuns: 30 },
+    );
+  });
 });
 
 test("a number that is missing or impossible is a sentence at its field", () => {

@@ -3,7 +3,6 @@ import {
   carriesTasks,
   checkedStaircase,
   initialNumbers,
-  LADDER_DEFAULTS,
   ladderSchema,
   MOST_RUNGS,
   natureOf,
@@ -20,6 +19,7 @@ import { sentences } from "~/core/result";
 import type { Played } from "~/core/session";
 import type { Bpm } from "~/core/units";
 import { draftTasks, type DraftTasks } from "./draft-tasks";
+import { firstDraft, OFFERED_RULE } from "./first-offer";
 
 export type Numbers = Readonly<Record<string, unknown>>;
 
@@ -68,63 +68,7 @@ export const draftOf = (ladder: Ladder): LadderDraft => ({
   })),
 });
 
-const EASY_SHARE = 0.6;
-
-const OFFERED_RULE = { kind: "where-ended-less", steps: 1 } as const;
 const AS_SET = { kind: "as-set" } as const;
-
-/** Down to a number that is easily said: fives, twos below 60. */
-const rounded = (tempo: number): number => {
-  const by = tempo < ROUND_BELOW ? 2 : 5;
-  return Math.floor(tempo / by) * by;
-};
-const ROUND_BELOW = 60;
-
-/** Larger steps first, then fewer clean plays: what a first ladder gives up to fit its minutes. */
-const FIRST_TRIES = [
-  ...[5, 8, 10, 15, 20].map((step) => ({ step, plays: 3 })),
-  ...[10, 15, 20, 30].map((step) => ({ step, plays: 2 })),
-];
-const EVEN_CHANCE = 0.5;
-
-/**
- * The first ladder that is offered for a passage: in round numbers, and such that it fits its
- * minutes with a chance of at least one half, if any of those tried does; else the shortest.
- * `fits` tells the chance of a draft.
- */
-export function offeredDraft(
-  target: number,
-  comfortable: number | null,
-  fits: (draft: LadderDraft) => number,
-): LadderDraft {
-  const first = firstDraft(target, comfortable);
-  const tries = FIRST_TRIES.map(({ step, plays }): LadderDraft => ({
-    ...first,
-    phases: first.phases.map((phase) => ({
-      ...phase,
-      school: { name: "even-steps", numbers: { step } },
-    })),
-    gate: [{ kind: "in-a-row", plays, afterFlawed: "reset" }],
-  }));
-  return tries.find((draft) => fits(draft) >= EVEN_CHANCE) ?? tries.at(-1)!;
-}
-
-/** A first ladder for a passage: even steps, three in a row, from well below the mark. */
-export function firstDraft(target: number, comfortable: number | null): LadderDraft {
-  const start = Math.max(10, rounded(comfortable ?? target * EASY_SHARE));
-  const school = { name: "even-steps", numbers: initialNumbers("even-steps") } as const;
-  return {
-    ...LADDER_DEFAULTS,
-    phases: [{ id: "first", school, start: null, target: null, tasks: null }],
-    start: Math.min(start, Math.round(target)),
-    target: Math.round(target),
-    startRule: OFFERED_RULE,
-    gate: [{ kind: "in-a-row", plays: 3, afterFlawed: "reset" }],
-    rest: 0,
-    minutes: 10,
-    hidden: false,
-  };
-}
 
 /**
  * Another start. Whoever changes the one offered for a new ladder of even steps begins there every

@@ -1,7 +1,8 @@
 import { ladderAtFull } from "~/core/ladder";
 import { barsOf, barsWithTempo } from "~/core/score";
 import type { Played } from "~/core/session";
-import { offeredDraft, type LadderDraft } from "./draft";
+import type { LadderDraft } from "./draft";
+import { offeredDraft } from "./first-offer";
 import type { WorkshopPageProps } from "./workshop-page-props";
 
 const MOST_AROUND = 4;
@@ -30,7 +31,7 @@ export function blockOf({ range, order, piece, course, tempo, steady }: BlockSho
 
 /** The first ladder that is offered: in round bpm, or in round percents over several tempi. */
 export function offeredFor(
-  { tempo, passage }: WorkshopPageProps,
+  { tempo, passage, range }: WorkshopPageProps,
   fits: (draft: LadderDraft) => number,
 ) {
   const { full, across, subdivision } = tempo;
@@ -38,12 +39,12 @@ export function offeredFor(
   const offered =
     across.length > 0
       ? ladderAtFull(
-          offeredDraft(100, comfortable && (100 * comfortable) / full, (draft) =>
+          offeredDraft(100, comfortable && (100 * comfortable) / full, range, (draft) =>
             fits(ladderAtFull(draft, full)),
           ),
           full,
         )
-      : offeredDraft(full, comfortable, fits);
+      : offeredDraft(full, comfortable, range, fits);
   if (subdivision === 1) return offered;
   return {
     ...offered,

@@ -1,7 +1,8 @@
-import { cleanTable, likelyCost, type CleanAt } from "~/core/cost";
+import { cleanTable, likelyCost, partOfBlock, type CleanAt } from "~/core/cost";
+import { roughPlays } from "~/core/gate";
 import { whereItFailed, type Ladder } from "~/core/ladder";
 import { ceilingIsMet, estimateOf, firstLevel, notAbove, type Level } from "~/core/record";
-import type { Played } from "~/core/session";
+import { secondsOfRung, type Played } from "~/core/session";
 import { seeded } from "~/core/simulate";
 import type { Bpm } from "~/core/units";
 import type { CostRequest } from "~/workers/client";
@@ -104,10 +105,25 @@ export function chanceOfDraft(
     const checked = check(draft, known.block);
     if (!checked.ok) return 0;
     const { ladder, rungs, from } = checked;
-    const block = { ...known.block, ladder };
+    const block = { ...partOfBlock(known.block, ladder.part), ladder };
+    const least = rungs.reduce((sum, rung) => {
+      const seconds = secondsOfRung(block, rung);
+      return sum + roughPlays(rung.gate, 1, seconds) * seconds;
+    }, 0);
+    if (least > ladder.minutes * 60) return 0;
+    // Flaws are taken to fall evenly over the bars of the passage.
+    const share = block.bars.length / known.block.bars.length;
     const days = ladder.days;
     const random = () => seeded(SEED);
-    return likelyCost({ block, rungs, cleanAt, comfortable, from, days, random, runs: FIRST_RUNS })
-      .fits;
+    return likelyCost({
+      block,
+      rungs,
+      cleanAt: (tempo) => cleanAt(tempo) ** share,
+      comfortable,
+      from,
+      days,
+      random,
+      runs: FIRST_RUNS,
+    }).fits;
   };
 }

@@ -32,6 +32,7 @@ import { GateFields } from "./gate-fields";
 import { FromLibrary, KeepButton } from "./kept";
 import { Offers } from "./offers";
 import { blockOf, offeredFor } from "./passage-drawn";
+import { PartNote } from "./part-note";
 import { PhaseRow } from "./phase-row";
 import { chanceOfDraft, reckoningFrom } from "./reckoning";
 import { startsToday } from "./starts";
@@ -52,16 +53,18 @@ const { workshop } = words;
 export function WorkshopPage(props: WorkshopPageProps) {
   const { studioId, person, piece, passage, range, hardness, ladder, place, refused } = props;
   const { order, course, tempo } = props;
-  const [draft, setDraft] = useState<LadderDraft>(() => {
-    if (ladder)
-      return tempo.across.length > 0
-        ? { ...draftOf(ladder), of: ladder.of ?? tempo.full }
-        : draftOf(ladder);
+  const [offered] = useState<LadderDraft | undefined>(() => {
+    if (ladder) return undefined;
     const block = blockOf({ range, order, piece, course, tempo, steady: false });
     const known = { record: props.record, hardness, block, flaws: props.flaws };
     const fits = chanceOfDraft(known, nearestPlayable(tempo.full));
-    const offered = offeredFor(props, fits);
-    return props.joins ? { ...offered, inContext: { bars: 1, at: "top" } } : offered;
+    const first = offeredFor(props, fits);
+    return props.joins ? { ...first, inContext: { bars: 1, at: "top" } } : first;
+  });
+  const [draft, setDraft] = useState<LadderDraft>(() => {
+    if (!ladder) return offered!;
+    const kept = draftOf(ladder);
+    return tempo.across.length > 0 ? { ...kept, of: ladder.of ?? tempo.full } : kept;
   });
   const { steady } = draft;
   const block = useMemo(
@@ -286,14 +289,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
             onAdd={addPhase}
           />
           <TempoNote tempo={tempo} draft={draft} at={drawn?.rungs[rung]?.tempo} onChange={change} />
-          {part && (
-            <p className={styles.part}>
-              {workshop.part(words.bars(part.fromBar, part.toBar))}{" "}
-              <Button size="small" onClick={() => change({ part: null })}>
-                {workshop.wholePassage}
-              </Button>
-            </p>
-          )}
+          <PartNote {...{ draft, part, offered, full: tempo.full, onChange: change }} />
           {drawn && (
             <>
               <Stairs
