@@ -100,7 +100,7 @@ export const Staircase = memo(function Staircase(props: StaircaseProps) {
     hidden || small
       ? []
       : labelledTempi(
-          steps.map(({ tempo }) => tempo),
+          steps.flatMap(({ tempo, top = tempo }) => [tempo, top]),
           y,
           gap,
         );

@@ -92,6 +92,7 @@ export const planWords = {
     notToday: "Not in this session",
     takeIn: (name: string) => `Put in ${name}`,
     takeInShort: "Put it in",
+    fastRuns: (tempo: number) => `fast runs from ${tempo} bpm`,
     startsAbove: (passed: number) =>
       `By the date it starts above what was passed so far, ${passed} bpm.`,
     word: "From the lesson",

@@ -72,9 +72,11 @@ export const reasons = {
       case "ceiling":
         return `${mark.title}: the ceiling moved from ${mark.from} to ${mark.to} bpm.`;
       case "week-goal":
-        return `${mark.title}: this week's goal, ${mark.tempo} bpm, is reached.`;
+        return `${mark.title}: this week's goal is reached, at ${mark.tempo} bpm.`;
+      case "target":
+        return `${mark.title}: clean at ${mark.tempo} bpm. That's the target.`;
       case "three-quarters":
-        return `${mark.title}: three quarters of the tempo, ${mark.tempo} bpm, and clean.`;
+        return `${mark.title}: clean at ${mark.tempo} bpm. That's three quarters of the full tempo or more.`;
       case "first-try":
         return `${mark.title}: every play was clean at the first try.`;
       case "days-in-a-row":

@@ -98,6 +98,7 @@ export const workshop = {
     byTurns: (tasks: readonly string[]) => `by turns ${tasks.join(", ")}`,
     restAfter: (seconds: number) => `then ${seconds} s rest`,
     expected: (plays: string, minutes: string) => `≈ ${plays} plays, ${minutes}`,
+    outOfSight: "out of reach",
     compare: "Compare",
     compareHelp: "Keeps this one beside, so that you can draw another and see both.",
     comparing: "Side by side",

@@ -16,11 +16,12 @@ export interface PassageAfter {
   readonly newlySafe: boolean;
 }
 
-/** What deserves to be noticed after a session; never more than what really happened. */
+/** What deserves to be noticed after a session; each tempo in it was passed, in it or before. */
 export type Mark =
   | { readonly kind: "safe"; readonly title: string }
   | { readonly kind: "ceiling"; readonly title: string; readonly from: number; readonly to: number }
   | { readonly kind: "week-goal"; readonly title: string; readonly tempo: number }
+  | { readonly kind: "target"; readonly title: string; readonly tempo: number }
   | { readonly kind: "three-quarters"; readonly title: string; readonly tempo: number }
   | { readonly kind: "first-try"; readonly title: string }
   | { readonly kind: "days-in-a-row"; readonly days: number };
@@ -35,9 +36,9 @@ function ofPassage(passage: PassageAfter): Mark | undefined {
   if (newlySafe) return { kind: "safe", title };
   if (reached === undefined) return undefined;
   const passes = (tempo: number) => reached >= tempo && (before ?? 0) < tempo;
-  if (goal !== undefined && passes(goal)) return { kind: "week-goal", title, tempo: goal };
-  const smaller = Math.ceil(target * SMALLER_GOAL);
-  if (passes(smaller)) return { kind: "three-quarters", title, tempo: smaller };
+  if (goal !== undefined && passes(goal)) return { kind: "week-goal", title, tempo: reached };
+  if (passes(target)) return { kind: "target", title, tempo: reached };
+  if (passes(target * SMALLER_GOAL)) return { kind: "three-quarters", title, tempo: reached };
   if (before !== undefined && reached > before) {
     return { kind: "ceiling", title, from: before, to: reached };
   }

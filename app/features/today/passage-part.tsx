@@ -22,7 +22,7 @@ interface PassagePartProps {
 
 /** A passage in today's session: its bars, its way up today, and what the teacher said of it. */
 export function PassagePart({ block, passage, asked, lessonToday }: PassagePartProps) {
-  const { said, tempi } = passage;
+  const { said, tempi, begins } = passage;
   const items = asked.filter((each) => each.passageId === passage.id);
   const item = items.find((each) => !each.done);
   const more = block.reason.why === "more";
@@ -51,7 +51,8 @@ export function PassagePart({ block, passage, asked, lessonToday }: PassagePartP
       <div className={styles.way}>
         <SmallStairs tempi={tempi} goal={goal} />
         <span>
-          {words.today.from} <TempoText unit={passage.beatUnit} bpm={tempi[0] ?? "–"} />
+          {words.today.from} <TempoText unit={passage.beatUnit} bpm={begins ?? "–"} />
+          {begins !== tempi[0] && tempi[0] !== undefined && <> · {today.fastRuns(tempi[0])}</>}
           {goal !== null && <> · {today.goal(goal)}</>}
         </span>
         {passage.startsAbove !== null && (

@@ -25,6 +25,8 @@ export interface PassageToday extends PassageLine {
   readonly said: WeekNote | undefined;
   /** The tempi of today's rungs, each once in its order. */
   readonly tempi: readonly number[];
+  /** At which the stand begins: slower than the first of them where slow and fast runs alternate. */
+  readonly begins: number | undefined;
   readonly pickup: boolean;
   /** Where its piece stands, when somebody has said so. */
   readonly stage: string | undefined;

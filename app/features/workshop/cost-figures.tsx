@@ -26,6 +26,10 @@ interface CostFiguresProps {
 const { cost: said } = words;
 const OUT_OF_SIGHT_MINUTES = 600;
 
+/** No figure is told of what would take days on end. */
+export const isOutOfSight = ({ minutes }: { readonly minutes: number }): boolean =>
+  minutes > OUT_OF_SIGHT_MINUTES;
+
 /**
  * Expected plays and minutes: by formula where every rung has one, else as simulated. Rung by rung
  * alike, so that the figures under the stairs add up to those here.
@@ -58,7 +62,7 @@ export function CostFigures(props: CostFiguresProps) {
   const figures = figuresOf(known);
   if (!figures) return <p className={styles.soft}>{said.title(name)} …</p>;
   const days = daysGiven(ladder, stage);
-  const endless = figures.minutes > OUT_OF_SIGHT_MINUTES;
+  const endless = isOutOfSight(figures);
   const fitting = figures.rungs.length === rungs.length;
   const near = nearLimit(
     rungs,

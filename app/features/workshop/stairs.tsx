@@ -9,6 +9,7 @@ import { chanceOf, type CleanAt } from "~/core/cost";
 import type { Rung } from "~/core/ladder";
 import { secondsOfRung, type Played } from "~/core/session";
 import { words } from "~/words";
+import { isOutOfSight } from "./cost-figures";
 import styles from "./stairs.module.css";
 
 interface RungFigures {
@@ -148,7 +149,9 @@ function RungLine(props: {
         {figures && (
           <em>
             {" "}
-            {workshop.expected(formats.whole(figures.plays), words.minutes(figures.minutes))}
+            {isOutOfSight(figures)
+              ? workshop.outOfSight
+              : workshop.expected(formats.whole(figures.plays), words.minutes(figures.minutes))}
           </em>
         )}
       </p>

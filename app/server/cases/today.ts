@@ -129,7 +129,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
     passages: ready.map((each) => ({
       ...passageLine(each, today),
       said: saidOf({ passageId: each.id, itemId: null }),
-      tempi: tempiToday(each, today),
+      ...tempiToday(each, today),
       pickup: each.pickupBeats > 0,
       stage: stageOf(each.pieceId)?.name,
     })),
