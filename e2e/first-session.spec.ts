@@ -21,7 +21,7 @@ test("from nothing to a played and logged session", async ({ teacher, player, pa
   await player.seesTempo(220);
   await player.playsClean(2);
   await expect(page.getByRole("heading", { name: "The target is reached." })).toBeVisible();
-  await player.button(/^End well: one slow/).click();
+  await player.button(/^One slow, careful run/).click();
   await player.seesTempo(154);
   await player.playsClean();
 

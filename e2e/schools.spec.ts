@@ -72,7 +72,7 @@ for (const { who, school, numbers = {}, clean = 1, bars = [3, 4] as const, rungs
     await player.goesToTheStand();
     await player.starts();
     expect(await player.climbs(clean)).toEqual(rungs);
-    await player.button(/^End well: one slow/).click();
+    await player.button(/^One slow, careful run/).click();
     await player.playsClean();
     await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
     await expect(page.getByRole("link", { name: "Back to today" })).toBeVisible();

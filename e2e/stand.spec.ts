@@ -111,9 +111,9 @@ test("leaving the last passage after a flawed play offers the slow correct one f
   await player.goesToTheStand(await teacher.setsToday({ ...SLOW, offerAfter: 2 }));
   await player.starts();
   await player.playsFlawed(2);
-  await player.button("Leave it for today").click();
-  await expect(page.getByRole("heading", { name: "The last one was flawed." })).toBeVisible();
-  await player.button("One slow correct play").click();
+  await player.button("Enough. Remember this place").click();
+  await expect(page.getByRole("heading", { name: "The last run was flawed." })).toBeVisible();
+  await player.button("One slow, careful run").click();
   await player.seesTempo(14);
   await player.playsClean();
   await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);

@@ -38,7 +38,7 @@ export const session = {
     next: (name: string) => `Done. Next: ${name} →`,
     skipTo: (name: string) => `Next: ${name}`,
     finish: "Finish here",
-    enough: "Enough of this for today",
+    enough: "Enough of this for today. Your place is remembered.",
     over: (minutes: number) => `Its ${minutes} min are over`,
     last: "Done. Finish →",
     minutesLeft: (left: number, of: number) =>

@@ -73,7 +73,10 @@ export const stand = {
     playTurn: (turn: number, of: number) => `Turn ${turn} of ${of}`,
     playBefore: "How was the play before?",
     finishing: "Play to the end. This run isn't counted.",
-    slowOne: "One slow one, and well",
+    slowOne: (partsLeft: number) =>
+      partsLeft > 0
+        ? `One slow, careful run, then the session ends. ${partsLeft} ${plural(partsLeft, "part is", "parts are")} left out.`
+        : "One slow, careful run",
     /** `cycles`: what is counted are cycles of slow and fast plays. */
     gate: (rule: Rule, cycles = false): string => {
       const clean = cycles ? "cycles clean" : "clean";
@@ -161,7 +164,7 @@ export const stand = {
         "A cramp or a grip means too fast: one rung lower, or a rest. Pain, numbness or tingling: stop.",
       hurts: "It hurts: stop",
       rest: "Rest a minute",
-      leave: "Leave it for today",
+      leave: "Enough. Remember this place",
       same: "Go on as it is →",
     },
     /** Advice between two plays. */
@@ -193,7 +196,7 @@ export const stand = {
       sub: (bpm: number) => `The gate passed at ${bpm} bpm.`,
       next: (title: string) => `Next: ${title} →`,
       again: "Once more at the target",
-      endWell: "End well: one slow play →",
+      endWell: "One slow, careful run →",
       finish: "Finish",
     },
     sending: {
@@ -270,10 +273,10 @@ export const stand = {
     showCleanToday: "Show how many were clean today",
     hideCleanToday: "Hide how many were clean today",
     slowEnd: {
-      title: "The last one was flawed.",
-      sub: "What is played last is what stays: once more, slowly and correctly?",
-      slow: "One slow correct play",
-      leave: "Leave it all the same",
+      title: "The last run was flawed.",
+      sub: "Your hands remember what you play last. Play it once more, slowly and correctly?",
+      slow: "One slow, careful run",
+      leave: "Finish here",
     },
     pedals:
       "A page-turn pedal works as it is: forward is clean and go on, back is flawed. A whole session can be played with it alone.",

@@ -53,7 +53,7 @@ function BetweenForm({ pace, onClose, onSet }: Omit<BetweenSheetProps, "open">) 
       actions={
         <>
           <Press onClick={onClose}>{words.cancel}</Press>
-          <Press type="submit" form="between" kind="filled">
+          <Press type="submit" form="between" kind="filled" data-onward>
             {between.set}
           </Press>
         </>

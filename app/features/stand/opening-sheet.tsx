@@ -19,7 +19,7 @@ export function OpeningSheet({ open, opening, onClose }: OpeningSheetProps) {
       onClose={onClose}
       actions={
         <>
-          <Press kind="filled" size="large" data-first onClick={onClose}>
+          <Press kind="filled" size="large" data-first data-onward onClick={onClose}>
             {words.stand.openingBegin}
           </Press>
         </>

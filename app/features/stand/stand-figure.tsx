@@ -10,6 +10,7 @@ import {
   layerNow,
   nextTempo,
   partNow,
+  partsOf,
   progressNow,
   rungNow,
   secondsOfRung,
@@ -119,7 +120,7 @@ export function StandFigure(props: StandBarsProps) {
         <p className={styles.rung}>
           {state.endingWell === undefined
             ? words.stand.rung(block.rung + 1, block.rungs.length)
-            : words.stand.slowOne}
+            : words.stand.slowOne(partsOf(state.plan).length - state.part - 1)}
         </p>
         {goalReached && !slow && (
           <p className={styles.goal} role="status">

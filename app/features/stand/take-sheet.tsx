@@ -41,14 +41,13 @@ function TakeForm({ trial, planned, onClose, onRecord, onClap }: Omit<TakeSheetP
     keepTakeChoice(choice);
     onRecord(choice);
   };
-  const by = (label: string, its: boolean, first: boolean) => (
+  const by = (label: string, its: boolean) => (
     <label>
       <input
         type="radio"
         name="hear"
         checked={headphones === its}
         onChange={() => setHeadphones(its)}
-        data-first={first || undefined}
       />
       {label}
     </label>
@@ -61,7 +60,7 @@ function TakeForm({ trial, planned, onClose, onRecord, onClap }: Omit<TakeSheetP
       actions={
         <>
           <Press onClick={onClose}>{words.cancel}</Press>
-          <Press type="submit" form="take" kind="filled">
+          <Press type="submit" form="take" kind="filled" data-first data-onward>
             {isLater ? said.beginLater : said.begin}
           </Press>
         </>
@@ -78,8 +77,8 @@ function TakeForm({ trial, planned, onClose, onRecord, onClap }: Omit<TakeSheetP
         <p>{said.why}</p>
         <fieldset className={styles.choices}>
           <legend>{said.hear}</legend>
-          {by(said.loudspeaker, false, !headphones)}
-          {by(said.headphones, true, headphones)}
+          {by(said.loudspeaker, false)}
+          {by(said.headphones, true)}
         </fieldset>
         <p>{headphones ? said.headphonesTold : said.loudspeakerTold}</p>
         {headphones && <ClapAlong onClap={() => onClap(chosen())} />}

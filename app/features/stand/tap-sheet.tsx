@@ -31,13 +31,14 @@ export function TapSheet({ open, onClose, onTempo }: TapSheetProps) {
   const formats = useFormats();
   const [taps, setTaps] = useState<readonly number[]>([]);
   const found = tappedTempo(taps);
+  const ready = found !== undefined && found.taps >= ENOUGH;
   const tap = (timeStamp: number) => setTaps((before) => [...before.slice(-(MOST - 1)), timeStamp]);
   const close = () => {
     setTaps([]);
     onClose();
   };
   const take = () => {
-    if (!found || found.taps < ENOUGH) return;
+    if (!ready) return;
     onTempo(Math.round(found.bpm));
     close();
   };
@@ -56,11 +57,13 @@ export function TapSheet({ open, onClose, onTempo }: TapSheetProps) {
       open={open}
       title={said.title}
       onClose={close}
+      onForward={({ timeStamp }) => tap(timeStamp)}
+      onBack={ready ? take : close}
       actions={
         <>
           <Press onClick={close}>{words.cancel}</Press>
           <Press onClick={() => setTaps([])}>{said.anew}</Press>
-          <Press kind="filled" disabled={!found || found.taps < ENOUGH} onClick={take}>
+          <Press kind="filled" disabled={!ready} onClick={take}>
             {said.take(found ? formats.whole(found.bpm) : undefined)}
           </Press>
         </>
