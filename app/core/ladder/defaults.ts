@@ -13,5 +13,6 @@ export const LADDER_DEFAULTS = {
   setOn: null,
   of: null,
   steady: false,
+  breathe: "",
   mark: null,
 } as const;

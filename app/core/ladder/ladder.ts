@@ -80,6 +80,8 @@ export const ladderSchema = v.pipe(
     }),
     /** Rest between rungs in seconds; default 0, 0–600. */
     rest: wholeBetween(0, 600, "seconds"),
+    /** Shown where the tempo goes up, to breathe with; default none, at most 40 letters. */
+    breathe: v.optional(v.pipe(v.string(), v.trim(), v.maxLength(40, "At most 40 letters.")), ""),
     /** Minutes meant for it in a day; default 10, 1–240. */
     minutes: wholeBetween(1, 240, "minutes"),
     /** Over so many days; default 1, 1–60. */

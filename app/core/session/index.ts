@@ -10,6 +10,7 @@ export {
   type NoVerdict,
   type SessionPlan,
 } from "./plan";
+export { breatheNow } from "./breathe";
 export { whereOf } from "./where";
 export {
   FLAWS,

@@ -4,6 +4,7 @@ import { aLadder, barsOf } from "~/core/ladder/test/fixtures";
 import { bpm } from "~/core/units";
 import {
   advance,
+  breatheNow,
   currentBlock,
   firmingOffered,
   initialState,
@@ -99,6 +100,19 @@ describe("what was passed", () => {
     const stand = new Stand(even).plays("cc");
     stand.does("skipped");
     expect([passed(stand), reached(stand)]).toEqual([[60], 60]);
+  });
+
+  test("a word to breathe with is shown where the tempo goes up, until that was played once", () => {
+    const said = (stand: Stand) => breatheNow(stand.state);
+    const stand = new Stand(even, { breathe: "shoulders, jaw, breath" });
+    expect(said(stand)).toBeUndefined();
+    expect(said(stand.plays("cc"))).toBe("shoulders, jaw, breath");
+    expect(said(stand.plays("f"))).toBeUndefined();
+    expect(said(new Stand(even).plays("cc"))).toBeUndefined();
+    // Lower again, nothing is said.
+    const lowered = new Stand(even, { breathe: "jaw" }).plays("cc");
+    lowered.does("lowered", { steps: 1 });
+    expect(said(lowered)).toBeUndefined();
   });
 
   test("whatever comes of it, half of the plays must have been clean", () => {

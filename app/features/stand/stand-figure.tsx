@@ -6,6 +6,7 @@ import { Staircase, type Step } from "~/components/staircase";
 import type { RuleProgress } from "~/core/gate";
 import { natureOf, staircase, type Task } from "~/core/ladder";
 import {
+  breatheNow,
   currentBlock,
   layerNow,
   nextTempo,
@@ -77,6 +78,7 @@ export function StandFigure(props: StandBarsProps) {
   const heard = position?.bar.part === "play" ? position.bar : undefined;
   const sounding = heard?.tempo ?? tempo;
   const { parts } = progressNow(block);
+  const breathe = trying ? undefined : breatheNow(state);
   // The slow play at the end opens no gate.
   const slow = state.endingWell !== undefined;
   const goal = partNow(state).said?.goalTempo ?? undefined;
@@ -109,7 +111,12 @@ export function StandFigure(props: StandBarsProps) {
                 cycles={rungNow(block).cycle !== undefined}
               />
             ))}
-        {!slow && <CleanToday state={state} />}
+        {breathe && (
+          <p className={styles.breathe} data-testid="breathe">
+            {breathe}
+          </p>
+        )}
+        {!slow && !breathe && <CleanToday state={state} />}
         {!slow && parts.some(({ rule, passed }) => rule.kind === "easy" && !passed) && (
           <Press kind="outlined" onClick={() => send({ kind: "ease" })}>
             {words.stand.easy}

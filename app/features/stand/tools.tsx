@@ -34,6 +34,9 @@ const SIZE = 20;
 /** Also on a phone. */
 const AT_HAND: ReadonlySet<Tool> = new Set(["undo", "slower", "faster", "pause"]);
 
+/** On a tablet behind the same button as most of it on a phone. */
+const RARE: ReadonlySet<Tool> = new Set(["tap", "skip", "try", "between"]);
+
 /** What may be done at any time; on a phone most of it lies behind one button. */
 function useTools({ onNote, onTap, onBetween }: Omit<ToolsProps, "onMore">) {
   const { view, send, usable } = useStand();
@@ -75,7 +78,7 @@ function useTools({ onNote, onTap, onBetween }: Omit<ToolsProps, "onMore">) {
       icon={icon}
       disabled={!usable || !can[tool]}
       onClick={acts[tool]}
-      {...(AT_HAND.has(tool) ? {} : { className: styles.aside! })}
+      {...(AT_HAND.has(tool) ? {} : { className: RARE.has(tool) ? styles.rare! : styles.aside! })}
     >
       {label}
     </Press>

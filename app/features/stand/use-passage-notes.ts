@@ -2,7 +2,7 @@ import { useEngraving } from "~/features/notation/use-engraving";
 import type { Size } from "~/features/notation/use-size";
 import type { Block } from "~/core/session";
 import type { PassageMusic } from "./music";
-import { notesAddress, type NoteSize } from "./notes-address";
+import { notesAddress, staffOf, type NoteSize } from "./notes-address";
 import { pagesOf } from "./pages";
 
 /**
@@ -22,14 +22,13 @@ export function usePassageNotes(
   const usual = useEngraving(address("roomy"));
   const usualPages = pages(usual.shown?.systems);
   const small = usualPages.length > 1 || !isInside(usualPages, room);
-  const other = useEngraving(
-    small ? address("tight") : isShort(usualPages) ? address("large") : undefined,
-  );
+  const size = small ? "tight" : room && largerFor(usualPages, room);
+  const other = useEngraving(size && address(size));
   const otherPages = pages(other.shown?.systems);
   const better = small
     ? otherPages.length > 0 &&
       (otherPages.length < usualPages.length || !isInside(usualPages, room))
-    : otherPages.length === 1 && otherPages[0]!.length === 1 && isInside(otherPages, room);
+    : size !== undefined && otherPages.length === 1 && isInside(otherPages, room);
   return {
     away: usual.state === "away",
     signs: (better ? other : usual).shown?.signs,
@@ -44,10 +43,15 @@ const isInside = (pages: Pages, room: Size | undefined): boolean =>
   room === undefined ||
   pages.flat().every(({ width, height }) => (height * room.width) / width <= room.height);
 
-/** Of one system that leaves so much of its width free. */
-const SHORT = 0.65;
-const isShort = (pages: Pages): boolean => {
-  const [page, ...others] = pages;
-  const last = page?.length === 1 && others.length === 0 ? page[0]!.bars.at(-1) : undefined;
-  return last !== undefined && last.left + last.width < SHORT;
-};
+/** The largest size at which a single system still fits, where that is more than the usual one. */
+function largerFor(pages: Pages, room: Size): NoteSize | undefined {
+  const [system, ...others] = pages.flat();
+  const last = system?.bars.at(-1);
+  if (!system || !last || others.length > 0) return undefined;
+  const share = last.left + last.width;
+  const height = (system.height * room.width) / system.width;
+  return (["large", "larger"] as const).find((size) => {
+    const by = staffOf(size, room.width) / staffOf("roomy", room.width);
+    return share * by <= 1 && height * by <= room.height;
+  });
+}

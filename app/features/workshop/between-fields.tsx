@@ -1,6 +1,7 @@
 import FormControlLabel from "@mui/material/FormControlLabel";
 import FormHelperText from "@mui/material/FormHelperText";
 import Switch from "@mui/material/Switch";
+import TextField from "@mui/material/TextField";
 import { NumberField } from "~/components/number-field";
 import { COUNT_IN_BARS, LONGEST_BREATHER_SECONDS, type Breather, type CountIn } from "~/core/click";
 import { words } from "~/words";
@@ -77,6 +78,17 @@ export function BetweenFields({ draft, errors, onChange }: PartProps) {
       ) : (
         <FormHelperText>{said.inTime}</FormHelperText>
       )}
+      <TextField
+        label={said.breathe}
+        value={draft.breathe}
+        error={errors.breathe !== undefined}
+        helperText={errors.breathe ?? said.breatheTold}
+        slotProps={{ htmlInput: { list: "breathe", maxLength: 40 } }}
+        onChange={({ target }) => onChange({ breathe: target.value })}
+      />
+      <datalist id="breathe">
+        <option value={said.breatheUsual} />
+      </datalist>
     </>
   );
 }

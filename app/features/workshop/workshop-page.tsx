@@ -256,7 +256,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
           <Fold
             title={words.between.title}
             told={words.between.told(draft.click)}
-            wrong={hasError(errors, "click.countIn", "click.breather")}
+            wrong={hasError(errors, "click.countIn", "click.breather", "breathe")}
           >
             {() => (
               <>

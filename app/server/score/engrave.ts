@@ -29,6 +29,9 @@ const OPTIONS = {
   spacingStaff: 8,
 };
 
+/** A few bars fill the line where they take this share of it; of a whole piece the last line needn't. */
+const FILLED_FROM = { range: 0.4, piece: 0.8 };
+
 /** A toolkit that keeps the last music it was given, so that another width or range is quick. */
 export async function openEngraver(): Promise<(asked: EngravingAsked) => Engraved> {
   const toolkit = new VerovioToolkit(await createVerovioModule());
@@ -36,7 +39,8 @@ export async function openEngraver(): Promise<(asked: EngravingAsked) => Engrave
   let loaded: string | undefined;
   return ({ source, parts, width, range }) => {
     const music = partsOnly(source, parts);
-    toolkit.setOptions({ ...OPTIONS, pageWidth: width });
+    const minLastJustification = range ? FILLED_FROM.range : FILLED_FROM.piece;
+    toolkit.setOptions({ ...OPTIONS, pageWidth: width, minLastJustification });
     if (loaded !== music) {
       loaded = undefined;
       if (!toolkit.loadData(music)) throw new Error("The engraver could not read the music.");
