@@ -172,6 +172,19 @@ describe("a ladder and a student", () => {
     expect(all[2]!.context!.clean).toBeCloseTo(cleanAt(100) ** 1.25, 12);
   });
 
+  test("by the clock, what doesn't fit is offered shorter, and then fits", () => {
+    const clock = { gate: [{ kind: "clock-minutes", minutes: 2, back: false }], minutes: 10 };
+    const span = { name: "comfort-span", numbers: { step: 6, steps: 2, hold: 60 } };
+    for (const ladder of [
+      aLadder(even(5), 60, 100, clock),
+      aLadder(span, 80, 80, { minutes: 8 }),
+    ]) {
+      const offers = allOffers({ ...inputs, ladder });
+      const shorter = offers.find(({ kind }) => kind === "lighter-gate");
+      expect(shorter?.cost.fits).toBe(1);
+    }
+  });
+
   test("offers are better than the ladder itself, the best first, and fit when taken", () => {
     const ladder = aLadder(even(2), 60, 100, { minutes: 15, gate: row(5) });
     const offers = allOffers({ ...inputs, ladder });

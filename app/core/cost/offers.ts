@@ -1,10 +1,11 @@
-import type { Gate } from "~/core/gate";
 import {
   checkedStaircase,
+  datedPhase,
   fieldsOf,
   ladderSchema,
   type ChosenSchool,
   type Ladder,
+  type NumberField,
   type Where,
 } from "~/core/ladder";
 import type { Played } from "~/core/session";
@@ -57,13 +58,13 @@ const MUCH_SHORTER = 0.7;
 const MOST_DAYS = 30;
 const LOWER_TARGETS = [0.95, 0.9, 0.85, 0.8, 0.75, 0.7, 0.65];
 const STEP_FACTORS = [1.25, 1.5, 2, 2.5, 3];
-const STEP_KEYS = new Set(["step", "stepAbove", "percent", "percentAbove", "marks"]);
+const HOLD_SHARES = [0.75, 0.5, 0.25];
+const FEWEST_CLOCK_MINUTES = 0.25;
 
 /** The days that a ladder is spread over: those set, or the practice days that are left to it. */
-export function daysGiven({ days, phases }: Ladder, stage = 0): number {
-  const byDate = phases.find(({ school }) => school.name === "by-date");
-  if (byDate?.school.name !== "by-date") return days;
-  return Math.max(days, byDate.school.numbers.days - stage, 1);
+export function daysGiven(ladder: Ladder, stage = 0): number {
+  const dated = datedPhase(ladder);
+  return dated ? Math.max(ladder.days, dated.numbers.days - stage, 1) : ladder.days;
 }
 
 /** A ladder over its part of the passage, for this student; undefined where it can't be drawn. */
@@ -105,21 +106,47 @@ function enoughDays(inputs: OfferInputs): number | undefined {
   return more.find((days) => days > inputs.ladder.days && climbs.within(days) >= ENOUGH);
 }
 
-function withLargerSteps({ name, numbers }: ChosenSchool, factor: number): ChosenSchool {
+/** A school with some of its numbers changed. */
+function withNumbers(
+  { name, numbers }: ChosenSchool,
+  change: (field: NumberField, value: number) => number,
+): ChosenSchool {
   const entries = fieldsOf(name).flatMap((field) => {
     const value = (numbers as Readonly<Record<string, unknown>>)[field.key];
-    const steps = field.kind === "number" && STEP_KEYS.has(field.key);
-    if (!steps || typeof value !== "number") return [];
-    return [[field.key, Math.min(field.max, Math.ceil(value * factor))] as const];
+    if (field.kind !== "number" || typeof value !== "number") return [];
+    return [[field.key, change(field, value)] as const];
   });
   return { name, numbers: { ...numbers, ...Object.fromEntries(entries) } } as ChosenSchool;
 }
 
-function lighter(gate: Gate, by: number): Gate | undefined {
-  const rules = gate.map((rule) =>
-    "plays" in rule ? { ...rule, plays: Math.max(1, rule.plays - by) } : rule,
-  );
-  return JSON.stringify(rules) === JSON.stringify(gate) ? undefined : rules;
+/** A ladder whose schools have some of their numbers changed. */
+const withSchools = (
+  { phases }: Ladder,
+  change: Parameters<typeof withNumbers>[1],
+): Pick<Ladder, "phases"> => ({
+  phases: phases.map((phase) => ({ ...phase, school: withNumbers(phase.school, change) })),
+});
+
+/** Fewer plays at each rung, or less time on its clock: from the smallest change to the largest. */
+function lighter(ladder: Ladder): Partial<Ladder>[] {
+  const fewer = Array.from({ length: 9 }, (_, i) => ({
+    gate: ladder.gate.map((rule) =>
+      "plays" in rule ? { ...rule, plays: Math.max(1, rule.plays - i - 1) } : rule,
+    ),
+  }));
+  const shorter = HOLD_SHARES.map((share) => ({
+    gate: ladder.gate.map((rule) =>
+      rule.kind === "clock-minutes"
+        ? { ...rule, minutes: Math.max(FEWEST_CLOCK_MINUTES, rule.minutes * share) }
+        : rule,
+    ),
+    ...withSchools(ladder, ({ hold, min, by = 1 }, value) =>
+      hold ? Math.max(min, Math.round((value * share) / by) * by) : value,
+    ),
+  }));
+  const differs = (change: Partial<Ladder>) =>
+    JSON.stringify({ ...ladder, ...change }) !== JSON.stringify(ladder);
+  return [...fewer, ...shorter].filter(differs);
 }
 
 /** The candidates of one kind, from the smallest change to the largest. */
@@ -127,16 +154,13 @@ function candidates(kind: OfferKind, inputs: OfferInputs): Partial<Ladder>[] {
   const { ladder, block, comfortable, flawedBars } = inputs;
   switch (kind) {
     case "larger-step":
-      return STEP_FACTORS.map((factor) => ({
-        phases: ladder.phases.map((phase) => ({
-          ...phase,
-          school: withLargerSteps(phase.school, factor),
-        })),
-      }));
-    case "lighter-gate":
-      return Array.from({ length: 9 }, (_, i) => lighter(ladder.gate, i + 1)).flatMap((gate) =>
-        gate ? [{ gate }] : [],
+      return STEP_FACTORS.map((factor) =>
+        withSchools(ladder, ({ stride, max }, value) =>
+          stride ? Math.min(max, Math.ceil(value * factor)) : value,
+        ),
       );
+    case "lighter-gate":
+      return lighter(ladder);
     case "smaller": {
       const { fromBar, toBar } = ladder.part ?? block;
       const half = Math.ceil((toBar - fromBar + 1) / 2);

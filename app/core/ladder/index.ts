@@ -3,6 +3,7 @@ export { FAMILIES, type Family } from "./families";
 export { ladderSchema, type Ladder, type Phase } from "./ladder";
 export { ladderAtFull, ladderInPercent, type MovedLadder } from "./full-tempo";
 export { percentOf, tempoAt } from "./percent";
+export { datedPhase } from "./dated";
 export { spanOf, wayOf } from "./span";
 export { LADDER_DEFAULTS } from "./defaults";
 export {

@@ -91,7 +91,16 @@ export function refusalOf({ name, numbers }: ChosenSchool, path: Path): Refusal 
   return school.impossible?.(numbers as never, path);
 }
 
-type Nature = Pick<School<never>, "tempo" | "daily" | "linked" | "firms">;
+/** What the easy play is of that leads into a school at a stage; undefined where none does. */
+export function leadInOf(
+  { name, numbers }: ChosenSchool,
+  stage: number,
+): Pick<Step, "task"> | undefined {
+  const { leadIn }: Pick<School<never>, "leadIn"> = SCHOOLS[name];
+  return leadIn ? leadIn(numbers as never, stage) : {};
+}
+
+type Nature = Pick<School<never>, "tempo" | "daily" | "linked" | "firms" | "cycles" | "inPercent">;
 
 /** How a school treats the tempo, and whether each of its stages is a day. */
 export const natureOf = (name: SchoolName): Nature => SCHOOLS[name];

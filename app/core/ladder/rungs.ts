@@ -5,7 +5,7 @@ import { tempoBeyond } from "./beyond";
 import { ladderInPercent, rungAtTempo, whereInPercent } from "./full-tempo";
 import type { Ladder, Phase } from "./ladder";
 import { withTasks } from "./phase-tasks";
-import { natureOf, refusalOf, stepsOf } from "./registry";
+import { leadInOf, natureOf, refusalOf, stepsOf } from "./registry";
 import type { Step } from "./school";
 import type { Rung, Where } from "./rung";
 import { spanOf } from "./span";
@@ -84,19 +84,14 @@ function* carried(
   yield* withTasks(tasks, tasks.order === "in-turn" ? way : () => way(kept), { kept, staged });
 }
 
-/**
- * One easy play with the ladder's own click, before a school that stays at its tempo goes on; of
- * layers the last that was passed, and nothing before the first of them was.
- */
+/** One easy play with the ladder's own click, before a school that stays at its tempo goes on. */
 function* easyRung(
-  { name, numbers }: Phase["school"],
+  school: Phase["school"],
   { from, target, stage }: { readonly from: Bpm; readonly target: Bpm; readonly stage: number },
 ): Generator<Step> {
   const tempo = from < target ? from : nearestPlayable(wholeBpm(target * EASY_SHARE));
-  const easy: Step = { tempo, stage, gate: [{ kind: "in-all", plays: 1 }] };
-  if (name !== "layers") return yield easy;
-  const layer = numbers.layers[Math.min(stage, numbers.layers.length) - 1];
-  if (layer) yield { ...easy, task: { kind: "layer", name: layer.name, full: false } };
+  const lead = leadInOf(school, stage);
+  if (lead) yield { ...lead, tempo, stage, gate: [{ kind: "in-all", plays: 1 }] };
 }
 
 function* stepsOfPhase(ladder: Ladder, index: number, where: Where): Generator<Step> {

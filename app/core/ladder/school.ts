@@ -97,6 +97,10 @@ export interface NumberField extends FieldBase {
   readonly max: number;
   /** What one move of the slider changes; default 1. */
   readonly by?: number;
+  /** Larger numbers reach the target in fewer rungs. */
+  readonly stride?: true;
+  /** How long each tempo is held. */
+  readonly hold?: true;
 }
 
 export interface ChoiceField extends FieldBase {
@@ -148,6 +152,15 @@ export interface School<Numbers> {
   readonly linked?: boolean;
   /** It makes a tempo below the target firm. */
   readonly firms?: boolean;
+  /** Slow and fast plays alternate without a gap. */
+  readonly cycles?: boolean;
+  /** Its steps can be told in percent of a full tempo. */
+  readonly inPercent?: boolean;
+  /**
+   * What the easy play is of that leads into it on a later day, at a stage: the whole without this,
+   * and no such play where it is undefined.
+   */
+  readonly leadIn?: (numbers: Numbers, stage: number) => Pick<Step, "task"> | undefined;
   readonly steps: (numbers: Numbers, path: Path) => Generator<Step>;
   /** What its schema can't see: numbers that lead out of the playable tempi on this path. */
   readonly impossible?: (numbers: Numbers, path: Path) => Refusal | undefined;

@@ -1,4 +1,5 @@
 import type { Bpm } from "~/core/units";
+import { datedPhase } from "./dated";
 import type { Ladder } from "./ladder";
 import { materialOf } from "./material";
 import { natureOf } from "./registry";
@@ -35,9 +36,9 @@ export interface WayIn {
 function placeToday(ladder: Ladder, { ended, daysGone }: Left): Place {
   const sameWay = ended !== null && ended.way === wayOf(ladder);
   const kept = sameWay ? ended.place : { phase: 0, stage: 0 };
-  const { school } = ladder.phases[kept.phase] ?? ladder.phases[0]!;
-  if (school.name !== "by-date" || daysGone === undefined) return kept;
-  return { ...kept, stage: Math.min(daysGone, school.numbers.days - 1) };
+  const dated = datedPhase({ phases: [ladder.phases[kept.phase] ?? ladder.phases[0]!] });
+  if (!dated || daysGone === undefined) return kept;
+  return { ...kept, stage: Math.min(daysGone, dated.numbers.days - 1) };
 }
 
 /** Today's start and place, by the ladder's start rule and what earlier days have left. */

@@ -14,8 +14,8 @@ import styles from "./sound.module.css";
 const { sound } = words;
 
 /** The player's sound: the click as it is liked, and whether microphone and pedal work. */
-export function SoundPage() {
-  const { voice, volume, silent, chooses, turns, hear } = useClick();
+export function SoundPage({ personId }: { readonly personId: string | undefined }) {
+  const { voice, volume, silent, chooses, turns, hear } = useClick(personId);
   return (
     <Page title={sound.title} lead={sound.volume}>
       <Section title={sound.click}>

@@ -11,13 +11,13 @@ const LEAD_SECONDS = 0.06;
 const BAR = gridMap({ beats: 4, unit: 4 }, TEMPO, "quarter", 2, 1);
 
 /** The click as this device keeps it, heard as soon as it is chosen. */
-export function useClick() {
+export function useClick(personId: string | undefined) {
   const [voice, setVoice] = useState(USUAL_VOICE);
   const { volume, setVolume } = useVolume();
   /** No sound could be opened. */
   const [silent, setSilent] = useState(false);
   const sound = useRef<Promise<Sound>>(undefined);
-  useEffect(() => setVoice(keptVoice()), []);
+  useEffect(() => setVoice(keptVoice(personId)), [personId]);
   useEffect(
     () => () => {
       void sound.current?.then((opened) => opened.close());
@@ -53,7 +53,7 @@ export function useClick() {
     hear: () => void plays(voice),
     chooses(next: ClickVoice) {
       setVoice(next);
-      keepVoice(next);
+      keepVoice(next, personId);
       void plays(next);
     },
   };

@@ -15,7 +15,10 @@ export class LoopSound {
   private readonly sent = new Map<number, SoundingLoop>();
   heard: SoundingLoop | undefined;
 
-  constructor(private readonly onMarker: (loop: number, name: MarkerPassed["name"]) => void) {}
+  constructor(
+    private readonly personId: string,
+    private readonly onMarker: (loop: number, name: MarkerPassed["name"]) => void,
+  ) {}
 
   get opened(): Sound | undefined {
     return this.sound;
@@ -23,11 +26,14 @@ export class LoopSound {
 
   /** Must be called from a press or a key: browsers start sound only then. */
   async open(volume: number): Promise<void> {
-    this.sound ??= await openSound({ volume, voice: keptVoice() }, ({ scheduled, name }) => {
-      for (const { id, scheduled: own } of this.sent.values()) {
-        if (own.mapId === scheduled.mapId) return this.onMarker(id, name);
-      }
-    });
+    this.sound ??= await openSound(
+      { volume, voice: keptVoice(this.personId) },
+      ({ scheduled, name }) => {
+        for (const { id, scheduled: own } of this.sent.values()) {
+          if (own.mapId === scheduled.mapId) return this.onMarker(id, name);
+        }
+      },
+    );
     await this.sound.resume();
   }
 

@@ -31,6 +31,8 @@ export interface StandEars {
 
 export interface BrowserOptions {
   readonly sessionId: string;
+  /** Whose session it is. */
+  readonly personId: string;
   /** What the server had when the page was made. */
   readonly stored: readonly SessionEvent[];
   /** Where events are sent. */
@@ -43,7 +45,7 @@ export interface BrowserOptions {
 
 /** A browser with its sound, its disk, its microphone and its clock. */
 export function browserPorts(options: BrowserOptions, { send, changed }: StandEars): StandPorts {
-  const { sessionId, stored, url, volume } = options;
+  const { sessionId, personId, stored, url, volume } = options;
   const takes = new Takes((takeId) => url.replace(/events$/, `takes/${takeId}`));
   let quiet = false;
   takes.subscribe(() => {
@@ -58,7 +60,7 @@ export function browserPorts(options: BrowserOptions, { send, changed }: StandEa
       const timer = setTimeout(then, ms);
       return () => clearTimeout(timer);
     },
-    sound: new LoopSound((loop, name) => send({ kind: "marker", loop, name })),
+    sound: new LoopSound(personId, (loop, name) => send({ kind: "marker", loop, name })),
     store: new Ledger({
       ...{ sessionId, stored, url },
       onEvents: (events) => send({ kind: "events", events }),

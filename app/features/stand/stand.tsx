@@ -93,7 +93,7 @@ function OpenStand({
   const alongAddress = (id: string) =>
     `/studio/${studioId}/students/${personId}/demonstrations/${id}/sound`;
   const { desk, view } = useStandDesk({
-    ...{ sessionId, plan, stored, url, volume, along },
+    ...{ sessionId, personId, plan, stored, url, volume, along },
     alongAddress,
   });
   const send = useCallback((input: PlayersInput) => desk?.send(input), [desk]);

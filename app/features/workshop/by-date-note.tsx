@@ -1,6 +1,6 @@
 import Alert from "@mui/material/Alert";
 import { useFormats } from "~/components/locale";
-import { dailyGainNeeded, spanOf, type Ladder, type Place } from "~/core/ladder";
+import { dailyGainNeeded, datedPhase, spanOf, type Ladder, type Place } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
 import { words } from "~/words";
 
@@ -18,13 +18,13 @@ const { workshop } = words;
 /** What each practice day has to bring, beside the best that this student has shown. */
 export function ByDateNote({ ladder, from, bestGain, name }: ByDateNoteProps) {
   const formats = useFormats();
-  const phase = ladder.phases.find(({ school }) => school.name === "by-date");
-  if (phase?.school.name !== "by-date") return null;
+  const dated = datedPhase(ladder);
+  if (!dated) return null;
   const { stage } = from.place;
-  const { start, target } = spanOf(ladder, phase);
+  const { start, target } = spanOf(ladder, dated.phase);
   const path = { start: stage > 0 ? from.start : start, target, stage };
-  const needed = dailyGainNeeded(phase.school.numbers, path);
-  const { days } = phase.school.numbers;
+  const needed = dailyGainNeeded(dated.numbers, path);
+  const { days } = dated.numbers;
   const drawn = stage > 0 ? `${workshop.fromToday(stage + 1, days, path.start)} ` : "";
   const told = (percent: number) => `${formats.tenth(percent)} %`;
   if (bestGain === null) return <p>{drawn + workshop.steepUnknown(told(needed))}</p>;

@@ -2,8 +2,9 @@ import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import { SCHOOL_NAMES } from "~/core/ladder";
 import { bpm } from "~/core/units";
-import { check, fitted, newPhase, samplePath } from "./draft";
+import { check, fitted, newPhase } from "./draft";
 import { firstDraft, offeredDraft } from "./first-offer";
+import { samplePath } from "./sample-path";
 import { chanceOfDraft } from "./reckoning";
 
 const block = {

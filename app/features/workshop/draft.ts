@@ -4,11 +4,8 @@ import {
   checkedStaircase,
   initialNumbers,
   ladderSchema,
-  MOST_RUNGS,
   natureOf,
   ordersFor,
-  spanOf,
-  staircase,
   type Ladder,
   type Place,
   type Rung,
@@ -19,7 +16,6 @@ import { sentences } from "~/core/result";
 import type { Played } from "~/core/session";
 import type { Bpm } from "~/core/units";
 import { draftTasks, type DraftTasks } from "./draft-tasks";
-import { firstDraft, OFFERED_RULE } from "./first-offer";
 
 export type Numbers = Readonly<Record<string, unknown>>;
 
@@ -67,26 +63,6 @@ export const draftOf = (ladder: Ladder): LadderDraft => ({
     id: `kept-${i}`,
   })),
 });
-
-const AS_SET = { kind: "as-set" } as const;
-
-/**
- * Another start. Whoever changes the one offered for a new ladder of even steps begins there every
- * day, until another rule is chosen.
- */
-export function withStart(draft: LadderDraft, start: number, isNew: boolean): LadderDraft {
-  const [phase, ...more] = draft.phases;
-  const plain = phase?.school.name === "even-steps" && more.length === 0;
-  const startRule = isNew && plain && draft.startRule === OFFERED_RULE ? AS_SET : draft.startRule;
-  // A span around the start has no target of its own.
-  const centred = draft.phases.every(({ school }) => natureOf(school.name).tempo === "centres");
-  return {
-    ...draft,
-    start,
-    target: centred ? Math.max(start, draft.target) : draft.target,
-    startRule,
-  };
-}
 
 /** A kept ladder for another target: every tempo moves in proportion, to whole bpm. */
 export function fitted(ladder: Ladder, target: number): LadderDraft {
@@ -158,19 +134,4 @@ export function check(
   const unrolled = checkedStaircase(ladder, { ...from, bars, beatUnit });
   if (unrolled.ok) return { ok: true, ladder, rungs: unrolled.value, from };
   return { ok: false, errors: { [unrolled.error.field]: unrolled.error.sentence } };
-}
-
-/** A burst goes to half of its target: it is drawn from lower down, so that its base can rise. */
-const SAMPLE_START: Partial<Record<SchoolName, number>> = { burst: 30 };
-
-/** A school's own path over a few bars, small: for choosing among them. */
-export function samplePath(name: SchoolName): Rung[] {
-  const ladder = v.parse(ladderSchema, {
-    ...firstDraft(100, SAMPLE_START[name] ?? 60),
-    phases: [newPhase(name)],
-  });
-  const bars = [1, 2, 3, 4].map((number) => ({ number, metre: { beats: 4, unit: 4 } as const }));
-  const { start } = spanOf(ladder, ladder.phases[0]!);
-  const from = natureOf(name).tempo === "centres" ? 80 : start;
-  return staircase(ladder, { start: from as typeof start, bars }).slice(0, MOST_RUNGS);
 }

@@ -1,8 +1,9 @@
-import { initialNumbers, LADDER_DEFAULTS, type Ladder } from "~/core/ladder";
+import { initialNumbers, LADDER_DEFAULTS, natureOf, type Ladder } from "~/core/ladder";
 import type { LadderDraft } from "./draft";
 
 const EASY_SHARE = 0.6;
-export const OFFERED_RULE = { kind: "where-ended-less", steps: 1 } as const;
+const OFFERED_RULE = { kind: "where-ended-less", steps: 1 } as const;
+const AS_SET = { kind: "as-set" } as const;
 
 const ROUND_BELOW = 60;
 /** Down to a number that is easily said: fives, twos below 60. */
@@ -85,5 +86,23 @@ export function firstDraft(target: number, comfortable: number | null): LadderDr
     rest: 0,
     minutes: 10,
     hidden: false,
+  };
+}
+
+/**
+ * Another start. Whoever changes the one offered for a new ladder of even steps begins there every
+ * day, until another rule is chosen.
+ */
+export function withStart(draft: LadderDraft, start: number, isNew: boolean): LadderDraft {
+  const [phase, ...more] = draft.phases;
+  const plain = phase?.school.name === "even-steps" && more.length === 0;
+  const startRule = isNew && plain && draft.startRule === OFFERED_RULE ? AS_SET : draft.startRule;
+  // A span around the start has no target of its own.
+  const centred = draft.phases.every(({ school }) => natureOf(school.name).tempo === "centres");
+  return {
+    ...draft,
+    start,
+    target: centred ? Math.max(start, draft.target) : draft.target,
+    startRule,
   };
 }

@@ -3,7 +3,7 @@ import { stepsFrom } from "~/components/rung-lane";
 import { Staircase, type Step } from "~/components/staircase";
 import { SCHOOL_NAMES, type SchoolName } from "~/core/ladder";
 import { words } from "~/words";
-import { samplePath } from "./draft";
+import { samplePath } from "./sample-path";
 import styles from "./school-chooser.module.css";
 
 interface SchoolChooserProps {

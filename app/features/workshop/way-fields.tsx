@@ -58,7 +58,7 @@ export function WayFields({ draft, phase, errors, concertInDays, onChange }: Way
   const set = (change: Partial<DraftPhase>) =>
     onChange({ phases: draft.phases.with(index, { ...phase, ...change }) });
   const centred = draft.phases.every(({ school }) => natureOf(school.name).tempo === "centres");
-  const bursts = draft.phases.length === 1 && phase.school.name === "burst";
+  const bursts = draft.phases.length === 1 && natureOf(phase.school.name).cycles;
   const highest = Math.round(draft.target / (numberOf(phase.school.numbers.ratio) || 1));
   const oneBase = bursts && draft.start >= highest ? highest : undefined;
   const own = phase.start !== null || phase.target !== null;
@@ -144,7 +144,7 @@ export function WayFields({ draft, phase, errors, concertInDays, onChange }: Way
           onChange={(tasks) => set({ tasks })}
         />
       )}
-      {phase.school.name === "by-date" && concertInDays !== null && concertInDays > 0 && (
+      {natureOf(phase.school.name).daily && concertInDays !== null && concertInDays > 0 && (
         <Button
           size="small"
           onClick={() => {

@@ -6,6 +6,7 @@ import { TempoText } from "~/components/beat-unit";
 import { Page } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import { partOfBlock } from "~/core/cost";
+import { isByClock } from "~/core/gate";
 import { ladderAtFull, percentOf, type Ladder, type SchoolName } from "~/core/ladder";
 import { keptPace, withPace } from "~/core/session";
 import { nearestPlayable } from "~/core/units";
@@ -20,7 +21,6 @@ import {
   check,
   draftOf,
   withSchool,
-  withStart,
   fitted,
   newPhase,
   type DraftPhase,
@@ -31,6 +31,7 @@ import { Fold } from "./fold";
 import { GateFields } from "./gate-fields";
 import { FromLibrary, KeepButton } from "./kept";
 import { Offers } from "./offers";
+import { withStart } from "./first-offer";
 import { blockOf, offeredFor } from "./passage-drawn";
 import { PartNote } from "./part-note";
 import { PhaseRow } from "./phase-row";
@@ -233,13 +234,16 @@ export function WorkshopPage(props: WorkshopPageProps) {
               <GateFields gate={draft.gate} errors={errors} onChange={(gate) => change({ gate })} />
             )}
           </Fold>
-          <Fold
-            title={words.gate.flawedTitle}
-            told={words.gate.flawedTold(draft.afterFlawed, draft.inContext.bars)}
-            wrong={hasError(errors, "afterFlawed", "inContext")}
-          >
-            {() => <FlawedFields draft={draft} errors={errors} onChange={change} />}
-          </Fold>
+          {/* By the clock nobody marks a run: nothing goes wrong. */}
+          {!isByClock(draft.gate) && (
+            <Fold
+              title={words.gate.flawedTitle}
+              told={words.gate.flawedTold(draft.afterFlawed, draft.inContext.bars)}
+              wrong={hasError(errors, "afterFlawed", "inContext")}
+            >
+              {() => <FlawedFields draft={draft} errors={errors} onChange={change} />}
+            </Fold>
+          )}
           <Fold
             title={words.click.title}
             told={words.click.told(draft.click)}

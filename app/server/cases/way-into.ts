@@ -1,4 +1,11 @@
-import { practiceDaysGone, wayIn, type Bar, type Ladder, type Place } from "~/core/ladder";
+import {
+  datedPhase,
+  practiceDaysGone,
+  wayIn,
+  type Bar,
+  type Ladder,
+  type Place,
+} from "~/core/ladder";
 import { rangeOf, type PassageRange } from "~/core/score";
 import { daysBetween, type Bpm, type Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
@@ -45,10 +52,11 @@ export function leftOf(passage: Passage, today: Day) {
 }
 
 /** Practice days since a ladder by the date was set. */
-function daysGone({ phases, setOn }: Ladder, today: Day): number | undefined {
-  const byDate = phases.find(({ school }) => school.name === "by-date")?.school;
-  if (byDate?.name !== "by-date" || setOn === null) return undefined;
-  return practiceDaysGone(byDate.numbers, daysBetween(setOn, today));
+function daysGone(ladder: Ladder, today: Day): number | undefined {
+  const { setOn } = ladder;
+  const dated = datedPhase(ladder);
+  if (!dated || setOn === null) return undefined;
+  return practiceDaysGone(dated.numbers, daysBetween(setOn, today));
 }
 
 export interface WayInto {

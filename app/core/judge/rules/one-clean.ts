@@ -1,4 +1,4 @@
-import { onceAfterMany } from "~/core/ladder";
+import { natureOf, onceAfterMany } from "~/core/ladder";
 import { lastDayOf } from "../facts";
 import { ofPassage } from "../rule";
 
@@ -11,7 +11,7 @@ export const oneClean = ofPassage((passage) => {
   const { gate, phases } = passage.ladder;
   const strict = gate.some((rule) => rule.kind === "in-a-row" && rule.plays >= IN_A_ROW);
   // A cycle of slow and fast plays has a gate of its own.
-  const cycles = phases.some(({ school }) => school.name === "burst");
+  const cycles = phases.some(({ school }) => natureOf(school.name).cycles);
   if (strict || cycles || passage.daysOff > RECENT_DAYS) return undefined;
   const left = tempi.find((tally, i) => onceAfterMany(tally) && i < tempi.length - 1);
   if (!left) return undefined;

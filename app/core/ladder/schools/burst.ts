@@ -48,13 +48,14 @@ function bases({ step, ratio }: v.InferOutput<typeof numbers>, { start, target }
 export const burst: School<v.InferOutput<typeof numbers>> = {
   numbers,
   fields: [
-    { kind: "number", key: "step", unit: "bpm", initial: 5, min: 1, max: 50 },
+    { kind: "number", key: "step", unit: "bpm", initial: 5, min: 1, max: 50, stride: true },
     { kind: "number", key: "ratio", unit: "times", initial: 2, min: 1.1, max: 4, by: 0.1 },
     { kind: "number", key: "slow", unit: "plays", initial: 2, min: 1, max: 8 },
     { kind: "number", key: "fast", unit: "plays", initial: 1, min: 1, max: 8 },
     { kind: "number", key: "mostFast", unit: "plays", initial: 1, min: 1, max: 8 },
   ],
   tempo: "rises",
+  cycles: true,
   *steps(chosen, path) {
     const { ratio, slow, fast, mostFast } = chosen;
     const { highest, tempi } = bases(chosen, path);

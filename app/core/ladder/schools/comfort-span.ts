@@ -22,7 +22,16 @@ export const comfortSpan: School<v.InferOutput<typeof numbers>> = {
   fields: [
     { kind: "number", key: "step", unit: "bpm", initial: 6, min: 1, max: 50 },
     { kind: "number", key: "steps", unit: "steps", initial: 2, min: 1, max: 10 },
-    { kind: "number", key: "hold", unit: "seconds", initial: 30, min: 15, max: 600, by: 15 },
+    {
+      kind: "number",
+      key: "hold",
+      unit: "seconds",
+      initial: 30,
+      min: 15,
+      max: 600,
+      by: 15,
+      hold: true,
+    },
   ],
   tempo: "centres",
   impossible({ step, steps }, { start }) {

@@ -11,7 +11,8 @@ const numbers = v.object({
 /** Even steps: start to target by +n bpm (craft, 5.1). */
 export const evenSteps: School<v.InferOutput<typeof numbers>> = {
   numbers,
-  fields: [{ kind: "number", key: "step", unit: "bpm", initial: 5, min: 1, max: 50 }],
+  fields: [{ kind: "number", key: "step", unit: "bpm", initial: 5, min: 1, max: 50, stride: true }],
   tempo: "rises",
+  inPercent: true,
   steps: ({ step }, path) => eachTempo(climb(path, (from) => wholeBpm(from + step))),
 };

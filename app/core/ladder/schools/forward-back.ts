@@ -73,6 +73,7 @@ export const forwardBack: School<v.InferOutput<typeof numbers>> = {
     { kind: "number", key: "unit", unit: "bpm", initial: 5, min: 1, max: 50 },
   ],
   tempo: "rises",
+  inPercent: true,
   impossible: noRoom,
   steps: (chosen, path) => eachTempo(tempi(chosen, path)),
 };

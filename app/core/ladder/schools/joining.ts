@@ -35,7 +35,7 @@ export const joining: School<v.InferOutput<typeof numbers>> = {
       initial: "join-first",
     },
     { kind: "number", key: "size", unit: "units", initial: 1, min: 1, max: 16 },
-    { kind: "number", key: "step", unit: "bpm", initial: 5, min: 1, max: 50 },
+    { kind: "number", key: "step", unit: "bpm", initial: 5, min: 1, max: 50, stride: true },
   ],
   tempo: "rises",
   linked: true,

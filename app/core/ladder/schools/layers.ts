@@ -36,6 +36,11 @@ export const layers: School<v.InferOutput<typeof numbers>> = {
     },
   ],
   tempo: "stays",
+  // The last layer that was passed; before the first of them was, nothing leads in.
+  leadIn({ layers: list }, stage) {
+    const layer = list[Math.min(stage, list.length) - 1];
+    return layer && { task: { kind: "layer", name: layer.name, full: false } };
+  },
   *steps({ layers: list }, { target }) {
     for (const [stage, { name, clean, tempo: own }] of list.entries()) {
       const full = stage === list.length - 1;

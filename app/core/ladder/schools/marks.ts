@@ -11,7 +11,9 @@ const numbers = v.object({
 /** Marks: so many metronome marks at a time, start and target among them (craft, 5.4). */
 export const marks: School<v.InferOutput<typeof numbers>> = {
   numbers,
-  fields: [{ kind: "number", key: "marks", unit: "marks", initial: 2, min: 1, max: 10 }],
+  fields: [
+    { kind: "number", key: "marks", unit: "marks", initial: 2, min: 1, max: 10, stride: true },
+  ],
   tempo: "rises",
   steps: ({ marks: by }, path) => {
     const scale = markScale(path);

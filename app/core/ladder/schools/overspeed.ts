@@ -14,7 +14,7 @@ const numbers = v.object({
 export const overspeed: School<v.InferOutput<typeof numbers>> = {
   numbers,
   fields: [
-    { kind: "number", key: "step", unit: "bpm", initial: 5, min: 1, max: 50 },
+    { kind: "number", key: "step", unit: "bpm", initial: 5, min: 1, max: 50, stride: true },
     { kind: "choice", key: "in", options: ["percent", "bpm"], initial: "percent" },
     { kind: "number", key: "beyond", unit: "chosen", initial: 5, min: 1, max: 50 },
   ],

@@ -18,12 +18,21 @@ const numbers = v.object({
 export const percentSteps: School<v.InferOutput<typeof numbers>> = {
   numbers,
   fields: [
-    { kind: "number", key: "percent", unit: "percent", initial: 10, min: 1, max: 50 },
-    { kind: "number", key: "percentAbove", unit: "percent", initial: 5, min: 1, max: 50 },
+    { kind: "number", key: "percent", unit: "percent", initial: 10, min: 1, max: 50, stride: true },
+    {
+      kind: "number",
+      key: "percentAbove",
+      unit: "percent",
+      initial: 5,
+      min: 1,
+      max: 50,
+      stride: true,
+    },
     { kind: "number", key: "knee", unit: "percent-of-target", initial: 75, min: 10, max: 100 },
     { kind: "number", key: "least", unit: "bpm", initial: 2, min: 1, max: 20 },
   ],
   tempo: "rises",
+  inPercent: true,
   steps: ({ percent, percentAbove, knee, least }, path) =>
     eachTempo(
       climb(path, (from) => {

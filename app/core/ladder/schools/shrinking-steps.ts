@@ -16,11 +16,12 @@ const numbers = v.object({
 export const shrinkingSteps: School<v.InferOutput<typeof numbers>> = {
   numbers,
   fields: [
-    { kind: "number", key: "step", unit: "bpm", initial: 10, min: 1, max: 50 },
-    { kind: "number", key: "stepAbove", unit: "bpm", initial: 4, min: 1, max: 50 },
+    { kind: "number", key: "step", unit: "bpm", initial: 10, min: 1, max: 50, stride: true },
+    { kind: "number", key: "stepAbove", unit: "bpm", initial: 4, min: 1, max: 50, stride: true },
     { kind: "number", key: "knee", unit: "percent-of-target", initial: 80, min: 10, max: 100 },
   ],
   tempo: "rises",
+  inPercent: true,
   steps: ({ step, stepAbove, knee }, path) =>
     eachTempo(
       climb(path, (from) => wholeBpm(from + (from * 100 >= knee * path.target ? stepAbove : step))),

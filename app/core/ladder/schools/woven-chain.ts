@@ -85,7 +85,7 @@ export const wovenChain: School<v.InferOutput<typeof numbers>> = {
   fields: [
     { kind: "choice", key: "unit", options: LINK_UNITS, initial: "bar" },
     { kind: "number", key: "size", unit: "units", initial: 1, min: 1, max: 16 },
-    { kind: "number", key: "step", unit: "bpm", initial: 5, min: 1, max: 50 },
+    { kind: "number", key: "step", unit: "bpm", initial: 5, min: 1, max: 50, stride: true },
     { kind: "number", key: "window", unit: "links", initial: 8, min: 2, max: 64 },
   ],
   tempo: "rises",
