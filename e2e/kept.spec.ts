@@ -41,6 +41,51 @@ test(
   },
 );
 
+test("what an earlier version left, and this one can't read, is sent as it is and never dropped", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  const today = await teacher.setsToday({ clean: 9 });
+  await player.goesToTheStand(today);
+  await player.starts();
+  await player.playsClean();
+  await expect(page.getByText("All kept")).toBeVisible();
+  const session = page.url().replace(/.*sessions\/([^/]+).*$/, "$1");
+  const id = "7a0d5c2e-6f4b-4a43-9c55-0f3f6d1b2c3d";
+  /** The row as it lies in the browser, after it was put there where one is given. */
+  const row = (put?: object) =>
+    page.evaluate(
+      async ([key, value]) => {
+        const opening = indexedDB.open("fidus-stand");
+        await new Promise((resolve) => (opening.onsuccess = resolve));
+        const store = opening.result.transaction("events", "readwrite").objectStore("events");
+        if (value) store.put(value);
+        const asked: IDBRequest<unknown> = store.get(key);
+        await new Promise((resolve) => (asked.onsuccess = resolve));
+        opening.result.close();
+        return asked.result;
+      },
+      [[session, id], put] as [string[], object | undefined],
+    );
+  const event = { id, seq: 3, at: 1_700_000_000_000, kind: "hummed", payload: { loud: true } };
+  await row({ session, id, event });
+  const sent = page.waitForRequest((asked) => asked.postData()?.includes("hummed") ?? false);
+  await page.goto(today);
+  expect((await (await sent).response())?.status()).toBe(400);
+  await expect(page.getByText(/only on this device/)).toBeVisible();
+  expect(await row()).not.toHaveProperty("sent");
+  // A server that reads it takes it, and nothing waits any more.
+  await page.route(EVENTS, (route) =>
+    route.request().postData()?.includes("hummed")
+      ? route.fulfill({ json: { next: 9 } })
+      : route.continue(),
+  );
+  await page.goto(today);
+  await expect(page.getByText(/only on this device/)).toBeHidden();
+  await expect(async () => expect(await row()).toHaveProperty("sent", true)).toPass();
+});
+
 test("a stop for pain that arrives late closes the playing on the page that is open by then", async ({
   teacher,
   player,

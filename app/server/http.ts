@@ -108,6 +108,8 @@ export interface HttpOptions {
   readonly behindProxy?: boolean;
   /** The folder with the built client; absent in development. */
   readonly clientFolder?: string;
+  /** The folder with what earlier builds served, for pages that were opened before an update. */
+  readonly earlierAssets?: string;
   /** Serves client modules in development. */
   readonly development?: RequestHandler;
 }
@@ -120,6 +122,7 @@ export function createHttp({
   build,
   behindProxy = false,
   clientFolder,
+  earlierAssets,
   development,
 }: HttpOptions): Express {
   const app = express();
@@ -131,7 +134,9 @@ export function createHttp({
   if (clientFolder) {
     const assets = path.join(clientFolder, "assets");
     const packed = { brotli: true, gzip: true, extensions: [] };
-    app.use("/assets", sirv(assets, { ...packed, immutable: true, maxAge: A_YEAR_SECONDS }));
+    const forever = { ...packed, immutable: true, maxAge: A_YEAR_SECONDS };
+    app.use("/assets", sirv(assets, forever));
+    if (earlierAssets) app.use("/assets", sirv(earlierAssets, forever));
     app.use(sirv(clientFolder, { ...packed, etag: true }));
   }
   app.use(queueAtDoor());

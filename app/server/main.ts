@@ -22,6 +22,7 @@ import { readRoomInThread } from "./archive/read-in-thread";
 import { Backups } from "./backup/backups";
 import { listenForCommands } from "./backup/control";
 import { BackupFolder } from "./backup/folder";
+import { keepAssets } from "./earlier-assets";
 import { createHttp, type HttpOptions } from "./http";
 import { printInThreads } from "./print";
 import { workInThreads } from "./score/thread-work";
@@ -153,6 +154,11 @@ export async function start({ root, variables, development }: StartOptions): Pro
       tellFault,
     );
     const deaf = await listenForCommands(dataDir, () => backups.take());
+    const client = path.join(root, "build/client");
+    const earlierAssets = path.join(dataDir, "assets");
+    if (!development) {
+      await keepAssets(path.join(client, "assets"), earlierAssets, new Date());
+    }
     const cookie = signInCookie(await cookieSecret(dataDir, secret), https);
     const app = createHttp({
       services,
@@ -165,7 +171,8 @@ export async function start({ root, variables, development }: StartOptions): Pro
             // The module is a ServerBuild; only its optional keys are typed more loosely.
             build: () =>
               import("virtual:react-router/server-build") as unknown as Promise<ServerBuild>,
-            clientFolder: path.join(root, "build/client"),
+            clientFolder: client,
+            earlierAssets,
           }),
     });
     const server = app.listen(port, host);

@@ -24,7 +24,11 @@ export interface WaitingSession {
   /** Where its events are sent. */
   readonly url: string;
   readonly events: readonly SessionEvent[];
+  /** What this version of Fidus can't read: an earlier one has left it, and it is sent as it is. */
+  readonly unread: readonly UnreadEvent[];
 }
+
+export type UnreadEvent = Kept["events"]["value"];
 
 /** A row that can't be read must not take the others with it. */
 const readEvents = (rows: readonly unknown[]): SessionEvent[] =>
@@ -32,6 +36,9 @@ const readEvents = (rows: readonly unknown[]): SessionEvent[] =>
     const read = v.safeParse(keptSchema, row);
     return read.success ? [read.output.event] : [];
   });
+
+const unreadIn = (rows: readonly Kept["events"]["value"][]): UnreadEvent[] =>
+  rows.filter((row) => !v.is(keptSchema, row));
 
 const openStore = (): Promise<IDBPDatabase<Kept>> =>
   openDB<Kept>(NAME, VERSION, {
@@ -112,6 +119,11 @@ export class EventStore {
     await tx.done;
   }
 
+  /** The server has taken one that only it can read. */
+  async acknowledgedUnread(row: UnreadEvent): Promise<void> {
+    await this.db.put("events", { ...row, sent: true });
+  }
+
   /** Forgets other sessions of which the server has everything. */
   async forgetOthers(): Promise<void> {
     const waiting = new Set((await waitingIn(this.db)).map(({ session }) => session));
@@ -135,10 +147,11 @@ async function waitingIn(db: IDBPDatabase<Kept>): Promise<WaitingSession[]> {
     homes.map(async (home) => {
       const { session, url } = v.parse(homeSchema, home);
       const rows = await db.getAll("events", IDBKeyRange.bound([session], [session, []]));
-      return { session, url, events: readEvents(rows.filter(({ sent }) => !sent)) };
+      const unsent = rows.filter(({ sent }) => !sent);
+      return { session, url, events: readEvents(unsent), unread: unreadIn(unsent) };
     }),
   );
-  return all.filter(({ events }) => events.length > 0);
+  return all.filter(({ events, unread }) => events.length + unread.length > 0);
 }
 
 /** What lies in this browser and has not arrived, of every session; nothing where it keeps nothing. */

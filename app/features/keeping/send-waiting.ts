@@ -1,5 +1,6 @@
 import { mergeEvents } from "~/core/session";
-import { EventStore, waitingSessions, type WaitingSession } from "./event-store";
+import * as v from "valibot";
+import { EventStore, waitingSessions, type UnreadEvent, type WaitingSession } from "./event-store";
 import { Outbox, type Sending } from "./outbox";
 
 /** How much of what was played lies only here, and how the sending goes. */
@@ -21,11 +22,11 @@ const playsIn = (waiting: readonly WaitingSession[]): number =>
   waiting.flatMap(({ events }) => events).filter(({ kind }) => kind === "played").length;
 
 const eventsIn = (waiting: readonly WaitingSession[]): number =>
-  waiting.reduce((sum, { events }) => sum + events.length, 0);
+  waiting.reduce((sum, { events, unread }) => sum + events.length + unread.length, 0);
 
 /** Sends what waits of one session; resolves when all of it is there, or can't be for now. */
 async function sendOne(
-  { session, url, events }: WaitingSession,
+  { session, url, events, unread }: WaitingSession,
   withinMs: number,
 ): Promise<Sending | "not-ours"> {
   const asked = await fetch(url, { signal: AbortSignal.timeout(withinMs) });
@@ -46,9 +47,35 @@ async function sendOne(
   outbox.add([...events].sort((a, b) => a.seq - b.seq));
   const sent = await outbox.flushed(withinMs);
   outbox.dispose();
+  const all = sent && (await sendUnread(store, url, unread));
   // What was acknowledged is written behind all that: the store closes after it.
   store.close();
-  return sent ? "sent" : sending;
+  return all ? "sent" : sent ? "kept" : sending;
+}
+
+const storedSchema = v.object({ events: v.array(v.unknown()) });
+
+/** Those that only the server may still read, each behind all that it has; whether all were taken. */
+async function sendUnread(
+  store: EventStore,
+  url: string,
+  rows: readonly UnreadEvent[],
+): Promise<boolean> {
+  let all = true;
+  for (const row of rows) {
+    const signal = AbortSignal.timeout(WITHIN_MS);
+    const { events } = v.parse(storedSchema, await (await fetch(url, { signal })).json());
+    const event = { ...(row.event as object), seq: events.length };
+    const taken = await fetch(url, {
+      method: "POST",
+      headers: { "Content-Type": "application/json" },
+      body: JSON.stringify({ events: [event], sentAt: Date.now() }),
+      signal,
+    });
+    if (taken.ok) await store.acknowledgedUnread(row);
+    else all = false;
+  }
+  return all;
 }
 
 const WITHIN_MS = 6000;
