@@ -61,6 +61,40 @@ export async function oneStudent(services: Services) {
   return { studioId, personId, passageId };
 }
 
+type Student = Awaited<ReturnType<typeof oneStudent>>;
+
+async function beginSession(services: Services, { studioId, personId, passageId }: Student) {
+  const begun = await startSession(services, studioId, personId, [passagePart(passageId)]);
+  if (!begun.ok) throw new Error(begun.error.sentence);
+  return begun.value;
+}
+
+const EARLY = 100;
+const LATE = 10_000;
+const MEASURED = 50;
+const BATCH = 200;
+
+const median = (all: readonly number[]) => all.toSorted((a, b) => a - b)[all.length >> 1]!;
+
+/** Processor time of one more event early and late in a session, in milliseconds. */
+async function processorTimes(append: (events: readonly SessionEvent[]) => Promise<unknown>) {
+  const events = playsFrom(Date.now() - DAY_MS, LATE / 2 + MEASURED);
+  const times: number[] = [];
+  for (const from of [EARLY, LATE]) {
+    let at = from === EARLY ? 0 : EARLY + MEASURED;
+    for (; at < from; at += BATCH) await append(events.slice(at, Math.min(from, at + BATCH)));
+    const took: number[] = [];
+    for (const event of events.slice(from, from + MEASURED)) {
+      const before = process.cpuUsage();
+      await append([event]);
+      const { user, system } = process.cpuUsage(before);
+      took.push((user + system) / 1000);
+    }
+    times.push(median(took));
+  }
+  return times;
+}
+
 /** One more event of a long session, and five years of a student counted again. */
 export async function eventFigures(): Promise<Figure[]> {
   const directory = await mkdtemp(path.join(tmpdir(), "fidus-bench-"));
@@ -75,11 +109,7 @@ export async function eventFigures(): Promise<Figure[]> {
     takes: takesAside(),
   };
   const { studioId, personId, passageId } = await oneStudent(services);
-  const begin = async () => {
-    const begun = await startSession(services, studioId, personId, [passagePart(passageId)]);
-    if (!begun.ok) throw new Error(begun.error.sentence);
-    return begun.value;
-  };
+  const begin = () => beginSession(services, { studioId, personId, passageId });
   const { sessionId, plan } = await begin();
   const took: number[] = [];
   for (const event of playsFrom(Date.now() - 3_600_000, LONG)) {
@@ -87,7 +117,11 @@ export async function eventFigures(): Promise<Figure[]> {
     await appendEvents(services, studioId, sessionId, [event]);
     took.push(performance.now() - begun);
   }
-  const median = (all: readonly number[]) => all.toSorted((a, b) => a - b)[all.length >> 1]!;
+  const another = await oneStudent(services);
+  const long = await beginSession(services, another);
+  const [early, far] = await processorTimes((events) =>
+    appendEvents(services, another.studioId, long.sessionId, events),
+  );
   for (let n = 0; n < SESSIONS; n++) {
     const id = randomUUID();
     const createdAt = new Date(FIRST_DAY + Math.floor((n * 1825) / SESSIONS) * DAY_MS);
@@ -113,6 +147,10 @@ export async function eventFigures(): Promise<Figure[]> {
     {
       what: "one more event, first and last 50 of 801",
       value: `${ms(median(took.slice(1, 51)))}, ${ms(median(took.slice(-50)))}`,
+    },
+    {
+      what: `processor time of one more event at ${EARLY} and at ${LATE} of a session`,
+      value: `${ms(early!)}, ${ms(far!)}: ${(far! / early!).toFixed(2)} times`,
     },
     { what: "one more event after five years", value: ms(median(late)) },
     {

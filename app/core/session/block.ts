@@ -9,6 +9,7 @@ import {
   type Rung,
 } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
+import { NOTHING_DONE } from "./done";
 import type { Payload } from "./events";
 import { firmed } from "./firming";
 import { inContext, narrowedTo, needsContext, segmentOf } from "./extent";
@@ -35,6 +36,7 @@ function atTheBeginning(plan: Block, { start, rungs }: Beginning): BlockState {
     segment: segmentOf(plan, first),
     ...freshCount,
     passed: [],
+    done: NOTHING_DONE,
     toppedOut: false,
     left: false,
     activeSeconds: 0,
@@ -52,6 +54,7 @@ export const redrawn = (
 ): BlockState => ({
   ...atTheBeginning(plan, { ...block, start: tempo, rungs: rungsFrom(rungs, plan.ladder) }),
   activeSeconds: block.activeSeconds,
+  done: block.done,
   ...(block.pace ? { pace: block.pace } : {}),
 });
 

@@ -1,4 +1,5 @@
 import { materialOf, type Rung } from "~/core/ladder";
+import { triedAt } from "./done";
 import { fastTempo } from "./loop";
 import type { StandState } from "./state";
 
@@ -33,19 +34,11 @@ export function isReached(
  */
 export function passedRungs(state: StandState, blockIndex: number): PassedRung[] {
   const plan = state.plan.blocks[blockIndex]!;
-  const { passed, rungs } = state.blocks[blockIndex]!;
+  const { passed, rungs, done } = state.blocks[blockIndex]!;
   return passed.flatMap(({ rung: index, tempo }): PassedRung[] => {
     const rung = rungs[index]!;
-    const plays = state.plays.filter(
-      (play) =>
-        play.blockIndex === blockIndex &&
-        play.rung === index &&
-        play.tempo === tempo &&
-        play.verdict !== undefined &&
-        !play.endingWell,
-    );
-    const clean = plays.filter(({ verdict }) => verdict === "clean").length;
-    if (!isReached(rung, plays.length, clean)) return [];
+    const { plays, clean } = triedAt(done, { rung: index, tempo });
+    if (!isReached(rung, plays, clean)) return [];
     const tasks = rung.alternates ?? (rung.task ? [rung.task] : []);
     const whole = rung.share === 1 && tasks.every(({ full }) => full);
     return [{ material: materialOf(rung, plan), tempo, top: fastTempo(rung, tempo), whole }];

@@ -2,6 +2,7 @@ import type { JudgedPlay, Verdict } from "~/core/gate";
 import { whereItFailed, type FailedBars, type Rung, type Segment, type Task } from "~/core/ladder";
 import type { Bpm } from "~/core/units";
 import type { BetweenKind } from "./between-kinds";
+import type { Done } from "./done";
 import type { Ending, Flaw, Payload, Rated, Rating } from "./events";
 import type { Feeling } from "./fitted";
 import type { PlayersPace } from "./pace";
@@ -81,6 +82,7 @@ export interface BlockState {
   readonly tense: number;
   /** Rungs whose gate has passed, in order, with the tempo at which it did. */
   readonly passed: readonly { readonly rung: number; readonly tempo: Bpm }[];
+  readonly done: Done;
   /** The gate of the last rung has passed. */
   readonly toppedOut: boolean;
   /** Left for today, because so many plays were flawed. */

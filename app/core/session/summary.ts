@@ -4,7 +4,7 @@ import { ownPace, type KeptPace } from "./pace";
 import { partsOf } from "./parts";
 import { passedRungs, type PassedRung } from "./passed";
 import type { BlockKind } from "./shape";
-import { currentBlock, rungNow, type Play, type StandState } from "./state";
+import { currentBlock, rungNow, type StandState } from "./state";
 
 /** What came of one block; everything that the desk counts is derived from this and the plays. */
 export interface BlockSummary {
@@ -40,9 +40,6 @@ function fastest(passed: readonly PassedRung[]): number | undefined {
   return tempi.length ? Math.max(...tempi) : undefined;
 }
 
-const fastestOf = (plays: readonly Play[]): number | undefined =>
-  plays.length > 0 ? Math.max(...plays.map(({ top }) => top)) : undefined;
-
 /** From a tempo to the next that the ladder has above it. */
 function stepAbove(tempo: number | undefined, rungs: readonly Pick<Rung, "top">[]) {
   if (tempo === undefined) return undefined;
@@ -66,11 +63,9 @@ function distinct(passed: readonly PassedRung[]): PassedRung[] {
 export function summarise(state: StandState): BlockSummary[] {
   return state.plan.blocks.flatMap((plan, index) => {
     const block = state.blocks[index]!;
-    const all = state.plays.filter((play) => play.blockIndex === index && play.verdict);
+    const { done } = block;
     // A block that was looked at and not played is not practice.
-    if (!state.plays.some((play) => play.blockIndex === index)) return [];
-    // The slow play at the end is not among what was tried.
-    const judged = all.filter(({ endingWell }) => !endingWell);
+    if (!done.begun) return [];
     const passed = passedRungs(state, index);
     const reached = fastest(passed);
     const { fromBar, toBar } = plan;
@@ -86,16 +81,12 @@ export function summarise(state: StandState): BlockSummary[] {
         reachedTempo: reached,
         targetTempo: plan.ladder.target,
         step: stepAbove(reached, block.rungs),
-        plays: judged.length,
-        clean: judged.filter(({ verdict }) => verdict === "clean").length,
+        plays: done.plays,
+        clean: done.clean,
         activeSeconds: block.activeSeconds,
         toppedOut: block.toppedOut && !clocked,
         place: clocked ? plan.place : { phase: rungNow(block).phase, stage: rungNow(block).stage },
-        byClock: fastestOf(
-          state.plays.filter(
-            ({ byClock, complete, blockIndex }) => byClock && complete && blockIndex === index,
-          ),
-        ),
+        byClock: done.byClock,
         way: wayOf(plan.ladder),
         pace: block.pace && { ...block.pace, instead: ownPace(plan.ladder) },
         passed: distinct(passed).map((each) => ({ ...each, whole: each.whole && !part })),

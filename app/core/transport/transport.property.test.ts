@@ -1,6 +1,12 @@
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
-import { NO_VERDICT_CHOICES, type Payload, taskNow, type SessionPlan } from "~/core/session";
+import {
+  NO_VERDICT_CHOICES,
+  type Payload,
+  taskNow,
+  type SessionPlan,
+  type StandState,
+} from "~/core/session";
 import { AFTER_FLAWED } from "~/core/ladder";
 import { possible, questionOf, TOOLS, type PlayersInput, type Tool } from ".";
 import { IN_TIME, planOf } from "~/core/session/test/plans";
@@ -200,6 +206,26 @@ function nothingIsLost(world: World): void {
   expect(world.state.stand).toEqual(world.replayed());
   const played = world.kept.filter(({ kind }) => kind === "played").map(({ id }) => id);
   expect(world.told).toEqual(played);
+  theCountsAreTrue(world.state.stand);
+}
+
+/** What is kept up with each play is what all plays say when they are gone through. */
+function theCountsAreTrue({ blocks, plays }: StandState): void {
+  blocks.forEach(({ done }, index) => {
+    const own = plays.filter(({ blockIndex }) => blockIndex === index);
+    const judged = own.filter(({ verdict, endingWell }) => verdict && !endingWell);
+    const clocked = own.filter(({ byClock, complete }) => byClock && complete);
+    expect(done).toMatchObject({
+      begun: own.length > 0,
+      plays: judged.length,
+      clean: judged.filter(({ verdict }) => verdict === "clean").length,
+      byClock: clocked.length > 0 ? Math.max(...clocked.map(({ top }) => top)) : undefined,
+    });
+    for (const { rung, tempo } of judged) {
+      const here = judged.filter((play) => play.rung === rung && play.tempo === tempo);
+      expect(done.at.get(`${rung} ${tempo}`)?.plays).toBe(here.length);
+    }
+  });
 }
 
 describe("from anywhere", () => {

@@ -118,6 +118,7 @@ export {
 export {
   changesSince,
   touchedBy,
+  type CountedMeasure,
   type CountedRep,
   type SessionProjection,
 } from "./session-changes";

@@ -193,9 +193,16 @@ export const recordFrom = (
          select day, tempo, verdict, share, count(*) as count, key, cycle_base,
            case when cycle_base is not null then json_build_object(
              'base', cycle_base, 'slow', cycle_slow, 'fast', cycle_fast) end as cycle
-         from rep
-         where studio_id = $1 and passage_id = $2 and day >= $3 and layer is null
-           and ($4::uuid is null or session_id <> $4)
+         from (
+           select distinct session_id from session_block
+           where studio_id = $1 and passage_id = $2 and day >= $3
+             and ($4::uuid is null or session_id <> $4)
+         ) other
+         -- Session by session: the plays of the one that is known are not gone through.
+         cross join lateral (
+           select * from rep
+           where session_id = other.session_id and passage_id = $2 and layer is null offset 0
+         ) rep
          group by tempo, verdict, day, share, key, cycle_base, cycle_slow, cycle_fast
        ) kind
      ), '[]'::json) as reps,

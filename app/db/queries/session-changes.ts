@@ -69,8 +69,17 @@ function sameRep(one: CountedRep, other: CountedRep): boolean {
   return names.every((name) => same(one[name], other[name]));
 }
 
+/** How many at the beginning of two lists are the very same. */
+function sameUntil(now: readonly unknown[], then: readonly unknown[]): number {
+  let count = 0;
+  while (count < now.length && count < then.length && now[count] === then[count]) count++;
+  return count;
+}
+
 /** Of two lists those that are not in the other, told the same. */
-function othersOf<T extends { readonly id: string }>(now: readonly T[], then: readonly T[]) {
+function othersOf<T extends { readonly id: string }>(all: readonly T[], before: readonly T[]) {
+  const from = sameUntil(all, before);
+  const [now, then] = [all.slice(from), before.slice(from)];
   const text = (each: T) => JSON.stringify(each);
   const [here, there] = [new Set(now.map(text)), new Set(then.map(text))];
   return [
@@ -82,8 +91,7 @@ function othersOf<T extends { readonly id: string }>(now: readonly T[], then: re
 /** What is counted from a session now, less what was `before`; all of it where nothing was. */
 export function changesSince(it: SessionProjection, before?: SessionProjection): SessionChanges {
   // A long session goes on where it was: most of its plays are the very same.
-  const firstOther = it.reps.findIndex((rep, index) => rep !== before?.reps[index]);
-  const from = firstOther < 0 ? it.reps.length : firstOther;
+  const from = sameUntil(it.reps, before?.reps ?? []);
   const [now, then] = [it.reps.slice(from), before?.reps.slice(from) ?? []];
   const was = new Map(then.map((rep) => [rep.id, rep]));
   const reps = now.filter((rep) => {

@@ -79,7 +79,10 @@ export async function appendEvents(
       const { counted, writing } = await countMore(tx, studioId, zone, before, fresh.value);
       // One behind the other, without waiting for each: half of the time would go in waiting.
       const estimates = [...counted.touched].map((passageId) =>
-        estimateDays(tx, studioId, passageId, counted.written!.day, counted.written),
+        estimateDays(tx, studioId, passageId, counted.written!.day, {
+          written: counted.written!,
+          kinds: counted.kinds,
+        }),
       );
       await Promise.all([kept, writing, ...estimates]);
       return ok(counted);

@@ -29,16 +29,18 @@ import {
   recordFrom,
   touchedBy,
   writeSession,
+  type CountedMeasure,
   type CountedRep,
   type EstimatedDay,
   type SessionProjection,
 } from "~/db/queries";
+import { changedKinds, playsOf, type PlayKinds } from "./play-kinds";
 
-/** The plays of a session that say something of one of its passages. */
-const playsOf = ({ reps }: SessionProjection, passageId: string): RecordedRep[] =>
-  reps
-    .filter((rep) => rep.passageId === passageId && rep.layer === undefined)
-    .map(({ top: tempo, verdict, share, cycle, key }) => ({ tempo, verdict, share, cycle, key }));
+/** A session that has just been counted, with its plays by kind. */
+export interface CountedDay {
+  readonly written: SessionProjection;
+  readonly kinds: PlayKinds;
+}
 
 /**
  * Estimates a passage anew from a day on: from what was believed before it, day by day through what
@@ -50,17 +52,17 @@ export async function estimateDays(
   studioId: string,
   passageId: string,
   from: Day,
-  counted?: SessionProjection,
+  counted?: CountedDay,
 ): Promise<void> {
   const {
     days: played,
     reps: others,
     before: last,
-  } = await recordFrom(db, studioId, passageId, from, counted?.sessionId);
+  } = await recordFrom(db, studioId, passageId, from, counted?.written.sessionId);
   if (played.length === 0) return;
   const reps = new Map<Day, RecordedRep[]>(played.map(({ day }) => [day, []]));
   for (const rep of others) reps.get(rep.day)?.push(rep);
-  if (counted) reps.get(counted.day)?.push(...playsOf(counted, passageId));
+  if (counted) reps.get(counted.written.day)?.push(...playsOf(counted.kinds, passageId));
   let before = last;
   const days = played.map(({ day, target, hardness, passed, step }): EstimatedDay => {
     const morning = before
@@ -92,14 +94,13 @@ export interface Counted {
   readonly state: StandState;
   /** What was counted and written; undefined without events. */
   readonly written: SessionProjection | undefined;
+  /** Its judged plays by kind. */
+  readonly kinds: PlayKinds;
   /** Passages of which something is counted otherwise than before the last events. */
   readonly touched: ReadonlySet<string>;
   /** When it began, where that is known already. */
   readonly began?: Date;
 }
-
-/** Plays stay the same objects while a session goes on: so does what is counted from them. */
-const countedBefore = new WeakMap<Play, { readonly rep: CountedRep; readonly task: unknown }>();
 
 const fourDigits = (share: number): number => Math.round(share * 10_000) / 10_000;
 
@@ -111,11 +112,9 @@ function countedRep(
 ): CountedRep {
   const { blockIndex, endingWell } = play;
   const { task } = blocks[blockIndex]!.rungs[play.rung]!;
-  const known = countedBefore.get(play);
-  if (known && known.task === task) return known.rep;
   const { passageId, ladder } = plan.blocks[blockIndex]!;
   const { id, at, top, fromBar, toBar, bar, beat, what, fromMemory, cycle } = play;
-  const rep: CountedRep = {
+  return {
     ...{ id, passageId, at, top, verdict, fromBar, toBar, bar, beat, what, fromMemory, cycle },
     share: fourDigits(play.share),
     // Over several tempi: the share of the full ones besides the tempo of the first.
@@ -125,15 +124,56 @@ function countedRep(
     // Where the ladder names no key, the week's is the one it was played in.
     key: play.key ?? weeksKey(plan, blockIndex),
   };
-  countedBefore.set(play, { rep, task });
-  return rep;
+}
+
+/** What is counted of plays, one by one. */
+const countedOf = (session: StoredSession, state: StandState, plays: readonly Play[]) => ({
+  reps: plays.flatMap((play) =>
+    play.verdict ? [countedRep(session, state, play, play.verdict)] : [],
+  ),
+  measures: plays.flatMap(({ id, blockIndex, measured }): CountedMeasure[] =>
+    measured ? [{ id, passageId: session.plan.blocks[blockIndex]!.passageId, ...measured }] : [],
+  ),
+});
+
+type CountedPlays = ReturnType<typeof countedOf>;
+
+/**
+ * What is counted of all plays: of those that are the very same as before it stands as it was, so
+ * that one more costs the same however many there are; and what of it is new, and is gone.
+ */
+function playsCounted(before: Counted, state: StandState) {
+  const { session, written } = before;
+  const { plays, blocks } = before.state;
+  const sameRungs = blocks.every(({ rungs }, i) => rungs === state.blocks[i]!.rungs);
+  let from = 0;
+  while (sameRungs && from < plays.length && plays[from] === state.plays[from]) from++;
+  const gone = {
+    reps: plays.slice(from).filter(({ verdict }) => verdict).length,
+    measures: plays.slice(from).filter(({ measured }) => measured).length,
+  };
+  const fresh = countedOf(session, state, state.plays.slice(from));
+  const old = <K extends keyof CountedPlays>(key: K): CountedPlays[K] =>
+    (written?.[key] ?? []) as CountedPlays[K];
+  const [reps, measures] = [old("reps"), old("measures")];
+  const keptReps = reps.length - gone.reps;
+  return {
+    reps: [...reps.slice(0, keptReps), ...fresh.reps],
+    measures: [...measures.slice(0, measures.length - gone.measures), ...fresh.measures],
+    kinds: changedKinds(before.kinds, reps.slice(keptReps), fresh.reps),
+  };
 }
 
 /** What is counted from a session's events. */
 function projectionOf(
   studioId: string,
   session: StoredSession,
-  { events, state }: Pick<Counted, "events" | "state">,
+  {
+    events,
+    state,
+    reps,
+    measures,
+  }: Pick<Counted, "events" | "state"> & Omit<CountedPlays, "kinds">,
   { day, began }: { readonly day: Day; readonly began: Date },
 ): SessionProjection {
   return {
@@ -151,12 +191,8 @@ function projectionOf(
     feeling: state.feeling,
     tasks: tasksOf(state),
     blocks: summarise(state),
-    reps: state.plays.flatMap((play) =>
-      play.verdict ? [countedRep(session, state, play, play.verdict)] : [],
-    ),
-    measures: state.plays.flatMap(({ id, blockIndex, measured }) =>
-      measured ? [{ id, passageId: session.plan.blocks[blockIndex]!.passageId, ...measured }] : [],
-    ),
+    reps,
+    measures,
   };
 }
 
@@ -168,11 +204,13 @@ async function keepQuestions(
   day: Day,
   { events, fresh }: Record<"events" | "fresh", readonly SessionEvent[]>,
 ) {
+  const asked = fresh.filter((each) => each.kind === "asked");
+  if (asked.length === 0) return;
   const undone = new Set(
     events.flatMap((each) => (each.kind === "undone" ? each.payload.event : [])),
   );
-  for (const { kind, id, payload } of fresh) {
-    if (kind !== "asked" || undone.has(id)) continue;
+  for (const { id, payload } of asked) {
+    if (undone.has(id)) continue;
     await insertQuestion(db, studioId, personId, { id, day, text: payload.text });
   }
 }
@@ -210,13 +248,14 @@ export async function countMore(
     new Date(first.at);
   const day = written?.day ?? dayOf(began.getTime(), timeZone);
   await keepQuestions(db, studioId, session.person_id, day, { events, fresh });
-  const projection = projectionOf(studioId, session, { events, state }, { day, began });
+  const { kinds, ...plays } = playsCounted(before, state);
+  const projection = projectionOf(studioId, session, { events, state, ...plays }, { day, began });
   const changes = changesSince(projection, written);
   const writing = writeSession(db, projection, changes);
   // Whether it failed is asked later.
   writing.catch(() => undefined);
   const touched = touchedBy(changes, written);
-  return { counted: { session, events, state, written: projection, touched }, writing };
+  return { counted: { session, events, state, written: projection, kinds, touched }, writing };
 }
 
 /** A session of which nothing is counted yet. */
@@ -226,5 +265,6 @@ export const uncounted = (session: StoredSession, began?: Date): Counted => ({
   events: [],
   state: initialState(session.plan),
   written: undefined,
+  kinds: new Map(),
   touched: new Set(),
 });
