@@ -20,6 +20,7 @@ import {
   type Level,
   type RecordedRep,
 } from ".";
+import { TUNED } from "./filter";
 import * as v from "valibot";
 
 const rep = (tempo: number, clean: boolean, more: Partial<RecordedRep> = {}): RecordedRep => ({
@@ -99,6 +100,25 @@ describe("comfortable tempo and ceiling", () => {
     expect(spread(later.ceiling)).toBeGreaterThan(spread(now.ceiling));
     const years = told(daysLater(level, 2000));
     expect(years.comfortable.low).toBeGreaterThan(10);
+  });
+
+  test("the fastest clean play is told of the whole and of its parts; a flawed one is none", () => {
+    const first = afterDay(firstLevel(120), [rep(120, false), rep(84, true)]);
+    expect([first.fastestClean, first.fastestPart]).toEqual([84, null]);
+    const parts = [rep(110, true, { share: 0.5 }), rep(130, false, { share: 0.5 }), rep(80, true)];
+    const next = afterDay(first, parts);
+    expect([next.fastestClean, next.fastestPart]).toEqual([84, 110]);
+  });
+
+  test("the night after practice brings its gain and takes nothing; each day off after it does", () => {
+    const today = afterDay(firstLevel(120), [rep(84, true, { count: 9 })]);
+    const levels = (days: number) => daysLater(today, days).filters.map(({ level }) => level);
+    levels(1).forEach((level, i) => {
+      const { level: before, gain } = today.filters[i]!;
+      expect(level).toBeCloseTo(before + gain, 12);
+    });
+    const lost = levels(3).map((level, i) => levels(1)[i]! - level);
+    for (const each of lost) expect(each).toBeCloseTo(2 * TUNED.lostADay, 12);
   });
 
   test("ten clean plays far below the target say nothing of tempi that were not played", () => {

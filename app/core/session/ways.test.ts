@@ -102,6 +102,16 @@ describe("what was passed", () => {
     expect([passed(stand), reached(stand)]).toEqual([[60], 60]);
   });
 
+  test("a verdict counts for the tempo at which it was played, and for no other", () => {
+    const stand = new Stand(even);
+    const range = { fromBar: 3, toBar: 6, complete: true };
+    const play = stand.does("played", { tempo: 60, seconds: 8, ...range });
+    stand.does("tempo-set", { tempo: 64 });
+    stand.does("judged", { play, verdict: "clean" });
+    expect(stand.block.counted).toEqual([]);
+    expect(stand.plays("cc").block.passed).toEqual([{ rung: 0, tempo: 64 }]);
+  });
+
   test("a word to breathe with is shown where the tempo goes up, until that was played once", () => {
     const said = (stand: Stand) => breatheNow(stand.state);
     const stand = new Stand(even, { breathe: "shoulders, jaw, breath" });
