@@ -20,7 +20,7 @@ const SECOND_DAY: Readonly<Record<string, readonly string[]>> = {
   "By the date": ["203, Rung 1 of 3", "204, Rung 2 of 3"],
   "Rhythm ladder": ["200, Rung 1 of 5", "quarters, 230, Rung 2 of 5"],
   "Withdraw the click": ["200, Rung 1 of 6", "only the off-beats, 230, Rung 2 of 6"],
-  Layers: ["200, Rung 1 of 3", "finger silently, 230, Rung 2 of 3"],
+  Layers: ["say the note names, 200, Rung 1 of 3", "finger silently, 230, Rung 2 of 3"],
   Consolidate: ["200, Rung 1 of 4", "224, Rung 2 of 4"],
 };
 const SCHOOLS = Object.keys(SECOND_DAY);

@@ -10,6 +10,7 @@ import {
 import { AFTER_FLAWED } from "~/core/ladder";
 import { possible, questionOf, TOOLS, type PlayersInput, type Tool } from ".";
 import { IN_TIME, planOf } from "~/core/session/test/plans";
+import { touched, untilTheEnd } from "./test/players";
 import { World } from "./test/world";
 
 const RUNS = process.env.FIDUS_WHOLE === "1" ? 10_000 : 1000;
@@ -105,43 +106,6 @@ const arrives = (wish: Wish, before: readonly Step[]): World => {
   for (const step of before) goes(world, step);
   return world;
 };
-
-/** Does one thing again and again, and waits for what comes of it, until the session is over. */
-function untilTheEnd(world: World, next: (world: World) => PlayersInput): void {
-  for (let n = 0; n < 400; n++) {
-    world.settles();
-    if (world.state.stand.ended) return;
-    world.does(next(world));
-  }
-  throw new Error(`Still ${world.state.transport}, ${questionOf(world.state) ?? "nothing asked"}`);
-}
-
-/** What is offered to a finger just now: the first of what the screen shows. */
-function touched({ state }: World): PlayersInput {
-  const question = questionOf(state);
-  if (state.trying && question === "verdict" && !state.stand.pending) {
-    return { kind: "try", on: false };
-  }
-  switch (question) {
-    case "task":
-      return { kind: "task-done" };
-    case "rest":
-      return { kind: "end-rest" };
-    case "slow-end":
-    case "top":
-    case "left":
-      return { kind: "end-well" };
-    case "another-way":
-      return { kind: "decline" };
-    case "advice":
-      return { kind: "decline-advice" };
-    case "verdict":
-    case undefined:
-      return state.transport === "stopped"
-        ? { kind: "start" }
-        : { kind: "judge", verdict: "clean" };
-  }
-}
 
 const BY_TOOL: Readonly<Partial<Record<Tool, PlayersInput>>> = {
   undo: { kind: "undo" },
