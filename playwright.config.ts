@@ -1,7 +1,7 @@
 import { defineConfig } from "@playwright/test";
 import { browserSettings, withoutAWindow } from "./e2e/support/browser";
 
-const LONG = /(looks|two-weeks|sixteen|days)\.spec\.ts$/;
+const LONG = /(looks|two-weeks|days)\.spec\.ts$/;
 const SOUND = /(click|demonstration|first-session|stand-live|take)\.spec\.ts$/;
 
 export default defineConfig({

@@ -4,51 +4,6 @@ import { ready } from "./support/ready";
 /** Slow enough to press something while a play is on, on the fast clock. */
 const SLOW = { start: 20, target: 40, step: 10 } as const;
 
-test("going on in time: a verdict belongs to the play before, and the running one is finished", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  await teacher.opensTheWorkshop([1, 8]);
-  await teacher.drawsTheLadder({ ...SLOW, clean: 2 });
-  await teacher.unfolds("Between plays");
-  await page.getByLabel("Between two plays").press("Enter");
-  await page.getByRole("option", { name: "none: go on in time" }).press("Enter");
-  await teacher.setsIt();
-  await player.goesToTheStand();
-  await player.starts();
-  const main = page.locator("main");
-
-  // The second play is on when the first is judged, and the third when the second is.
-  await player.playsThrough();
-  await expect(page.getByText("How was the play before?")).toBeVisible();
-  await player.hears("play");
-  await player.marksClean();
-  await player.sees("1 of 2");
-  await player.playsThrough();
-  await player.marksClean();
-  await expect(main).toHaveAttribute("data-passed", "1");
-  // The number stays that of the play that is heard.
-  await player.seesTempo(20);
-  // Undone, the old rung goes on, and its play waits for another verdict.
-  await page.keyboard.press("Backspace");
-  await expect(main).toHaveAttribute("data-passed", "0");
-  await player.sees("1 of 2");
-  await player.marksClean();
-  await expect(main).toHaveAttribute("data-passed", "1");
-  await player.playsThrough();
-  await player.seesTempo(30);
-  await player.sees("0 of 2");
-
-  // Without a verdict it waits: the play that was on meanwhile counts for nothing.
-  await player.playsThrough();
-  await player.playsThrough();
-  await player.hears("asking");
-  await player.marksFlawed();
-  await player.sees("0 of 2");
-  await expect(page.getByText("2 of 3 clean today")).toBeVisible();
-});
-
 test("the player sets count-in and breather at the stand, and they stay so until the ladder says otherwise", async ({
   teacher,
   player,

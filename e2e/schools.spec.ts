@@ -123,29 +123,3 @@ test(
     await player.seesTempo(220);
   },
 );
-
-test("the ladder can go lower by itself, and asks for the bars around before it counts", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  await teacher.opensTheWorkshop();
-  await teacher.fills({ Start: 210, Target: 220, Step: 10 });
-  await teacher.setsTheGate(1);
-  await teacher.unfolds("When it goes wrong");
-  await teacher.fills({ After: 2, "In context": 1 });
-  await page.getByLabel("Then", { exact: true }).press("Enter");
-  await page.getByRole("option", { name: "go lower" }).press("Enter");
-  await teacher.setsIt();
-  await player.goesToTheStand();
-  await player.starts();
-  await player.playsClean();
-  await player.seesTempo(220);
-  await player.playsFlawed(2);
-  await player.seesTempo(210);
-  await player.playsClean(2);
-  await expect(page.getByText("In context: once clean")).toBeVisible();
-  await expect(page.getByRole("list", { name: "bars 2–5" })).toBeVisible();
-  await player.playsClean();
-  await expect(page.getByRole("heading", { name: "The target is reached." })).toBeVisible();
-});

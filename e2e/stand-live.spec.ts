@@ -26,63 +26,6 @@ test("the metre, the pickup and the beats are shown as they are heard", async ({
   await expect(middle).toHaveText("How was it?");
 });
 
-test(
-  "a verdict given twice by a nervous foot is one verdict",
-  { tag: "@main" },
-  async ({ teacher, player, page }) => {
-    await player.goesToTheStand(await teacher.setsToday({ clean: 6 }));
-    await player.starts();
-    await player.playsThrough();
-    await page.keyboard.press("PageDown");
-    await page.keyboard.press("PageDown");
-    await page.keyboard.press("PageUp");
-    await player.sees("1 of 6");
-  },
-);
-
-test("forward again in the breather goes on at the next bar line", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  await teacher.opensTheWorkshop();
-  await teacher.drawsTheLadder({ start: 120, target: 200, clean: 6 });
-  await teacher.unfolds("Between plays");
-  await teacher.number("Breather").fill("8");
-  await teacher.setsIt();
-  await player.goesToTheStand();
-  await player.starts();
-  await player.playsThrough();
-  await player.marksClean();
-  await player.sees("1 of 6");
-  // A nervous foot is not heard for most of a second; a bar lasts one, the breather eight.
-  await page.waitForTimeout(1000);
-  await player.marksClean();
-  await expect(page.locator("main")).toHaveAttribute("data-transport", "count-in", {
-    timeout: 4000,
-  });
-});
-
-test("clean pressed on the last note counts at the end of the run; flawed takes it back", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  await player.goesToTheStand(await teacher.setsToday({ clean: 6 }, [1, 8]));
-  await player.starts();
-  await player.hears("play");
-  await page.keyboard.press("PageDown");
-  await expect(player.button(/Clean, at the end of the run/)).toBeVisible();
-  await player.sees("0 of 6");
-  await player.playsThrough();
-  await player.sees("1 of 6");
-  await player.hears("play");
-  await page.keyboard.press("PageDown");
-  await page.keyboard.press("PageUp");
-  await player.playsThrough();
-  await player.sees("0 of 6");
-});
-
 test("a tempo is tapped at the stand, and the click follows the player", async ({
   teacher,
   player,

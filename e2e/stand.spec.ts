@@ -48,23 +48,6 @@ test("a flawed play may say where and what, and smaller is offered there", async
   await player.sees("0 of 2");
 });
 
-test("one clean play after many flawed ones: once more is offered before it goes on", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  await player.goesToTheStand(await teacher.setsToday({ ...SLOW, clean: 1, offerAfter: 6 }));
-  await player.starts();
-  await player.playsFlawed(3);
-  await player.playsClean();
-  await expect(page.getByRole("heading", { name: "Once right after many." })).toBeVisible();
-  await expect(page.getByText("At 20 bpm one of 4 plays was clean.")).toBeVisible();
-  await player.button(/^A rung lower/).click();
-  await player.seesTempo(20);
-  await player.playsClean();
-  await player.seesTempo(30);
-});
-
 test(
   "slower, faster, skip, rest, leave and pause do what they say",
   { tag: "@main" },
@@ -102,49 +85,6 @@ test(
     await expect(page.getByText("Stopped for pain today.")).toBeVisible();
   },
 );
-
-test("leaving the last passage after a flawed play offers the slow correct one first", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  await player.goesToTheStand(await teacher.setsToday({ ...SLOW, offerAfter: 2 }));
-  await player.starts();
-  await player.playsFlawed(2);
-  await player.button("Enough. Remember this place").click();
-  await expect(page.getByRole("heading", { name: "The last run was flawed." })).toBeVisible();
-  await player.button("One slow, careful run").click();
-  await player.seesTempo(14);
-  await player.playsClean();
-  await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
-  await expect(page.getByText("0 of 2 clean").first()).toBeVisible();
-});
-
-test("without a verdict the stand waits, or plays again uncounted, as the player chose", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  const today = await teacher.setsToday({ ...SLOW, clean: 3 });
-  await player.goesToTheStand(today);
-  await player.starts();
-  await player.playsThrough();
-  await player.hears("asking");
-  await player.marksClean();
-  await player.sees("1 of 3");
-
-  await page.goto(today);
-  await ready(page);
-  await page.getByText("Order, lengths and verdicts").click();
-  await page.getByLabel("When no verdict is given").press("Enter");
-  await page.getByRole("option", { name: "play again, uncounted" }).press("Enter");
-  await player.goesToTheStand();
-  await player.starts();
-  await player.playsThrough();
-  await player.hears("count-in");
-  await player.playsThrough();
-  await player.sees("0 of 3");
-});
 
 test("a hidden tempo stays hidden until the end", async ({ teacher, player, page }) => {
   await player.goesToTheStand(await teacher.setsToday({ hidden: true, clean: 1 }));

@@ -2,7 +2,8 @@ import { describe, expect, test } from "@jest/globals";
 import { currentBlock, progressNow, summarise, type SessionPlan } from "~/core/session";
 import { bpm } from "~/core/units";
 import { isOnlyFinished, questionOf } from ".";
-import { inTime, planOf } from "~/core/session/test/plans";
+import { aLadder } from "~/core/ladder/test/fixtures";
+import { EVEN, inTime, planOf } from "~/core/session/test/plans";
 import { World } from "./test/world";
 
 const stand = (plan: SessionPlan = planOf([{}])) => new World(plan).does({ kind: "start" });
@@ -385,4 +386,75 @@ test("a session of tasks alone needs no sound", () => {
   world.does({ kind: "forward" }, { kind: "forward" }, { kind: "forward" });
   expect(world.state.stand.ended).toBe("finished");
   expect(world.state.sound).toBe("closed");
+});
+
+describe("a verdict at another moment", () => {
+  const GATE = { gate: [{ kind: "in-a-row", plays: 6, afterFlawed: "reset" }] };
+  const counted = (world: World) => progressNow(blockOf(world)).parts[0]!.count;
+
+  test("clean on the last note counts at the end of the run, and flawed takes it back", () => {
+    const world = stand(planOf([{ ladder: GATE }])).until(playing);
+    world.send({ kind: "forward" });
+    expect([world.state.early, counted(world)]).toEqual([true, 0]);
+    world.until(plays(1));
+    expect([world.state.early, counted(world)]).toEqual([false, 1]);
+    world.until(playing).does({ kind: "forward" }, { kind: "back" });
+    expect(world.state.stand.plays.map(({ verdict }) => verdict)).toEqual(["clean", "flawed"]);
+    expect(counted(world)).toBe(0);
+  });
+
+  test("forward again in the breather goes on at the next bar line", () => {
+    const { click } = aLadder(EVEN, 60, 80);
+    const breather = { kind: "seconds", seconds: 8 };
+    const world = stand(planOf([{ ladder: { ...GATE, click: { ...click, breather } } }]));
+    world.until(plays(1)).does({ kind: "forward" });
+    const { clock } = world;
+    world.does({ kind: "forward" }).until(({ transport }) => transport === "count-in");
+    // A bar of four beats at 60 lasts four seconds; the breather would have lasted eight.
+    expect(world.clock - clock).toBeLessThan(6);
+  });
+
+  test.each([
+    ["wait", "asking", 0],
+    ["again", "count-in", 0],
+  ] as const)("without one, as chosen: %s", (noVerdict, next, count) => {
+    const world = stand(planOf([{ ladder: GATE }], { noVerdict }));
+    world
+      .until(plays(1))
+      .until(({ transport }) => transport !== "breather" && transport !== "play");
+    expect([world.state.transport, counted(world)]).toEqual([next, count]);
+    if (next === "asking") world.does({ kind: "forward" });
+    expect(counted(world)).toBe(next === "asking" ? 1 : 0);
+  });
+
+  test("without one in time, the play that goes on meanwhile counts for nothing", () => {
+    const world = stand(inTime({ ladder: GATE }));
+    world.until(({ transport }) => transport === "asking");
+    world.does({ kind: "back" });
+    const told = world.state.stand.plays.map(({ verdict, uncounted }) => verdict ?? uncounted);
+    expect(told).toEqual(["flawed", true]);
+  });
+});
+
+describe("a ladder that helps by itself", () => {
+  test("goes lower after two flawed plays, and asks for the bars around at the top", () => {
+    const ladder = {
+      gate: [{ kind: "in-a-row", plays: 1, afterFlawed: "reset" }],
+      afterFlawed: { plays: 2, then: "lower", steps: 1, seconds: 60 },
+      inContext: { bars: 1, at: "top" },
+    };
+    const world = stand(planOf([{ target: 70, ladder }]));
+    const judges = (n: number, verdict: "clean" | "flawed") =>
+      world.until(plays(n)).does({ kind: "judge", verdict });
+    judges(1, "clean");
+    expect(blockOf(world).tempo).toBe(70);
+    judges(2, "flawed");
+    judges(3, "flawed");
+    expect(blockOf(world).tempo).toBe(60);
+    judges(4, "clean");
+    judges(5, "clean");
+    expect(blockOf(world)).toMatchObject({ extent: "context", segment: { fromBar: 2, toBar: 5 } });
+    judges(6, "clean");
+    expect(questionOf(world.state)).toBe("top");
+  });
 });
