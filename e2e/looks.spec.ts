@@ -1,6 +1,7 @@
 import { expect, type Page } from "@playwright/test";
 import { axeOn } from "./support/axe";
 import { test } from "./support/demo-room";
+import { walkByTab } from "./support/focus-walk";
 import { ready } from "./support/ready";
 import { comesIn, views } from "./support/views";
 
@@ -145,15 +146,19 @@ test("advice is carried out by a press and taken back, put away, switched off, t
   await expect(page.getByText("It waits for the lesson among the questions.")).toBeVisible();
 });
 
-// In halves, so that two workers share them.
-for (const half of [0, 1]) {
-  test(`every view, light and dark: accessible, quiet, no wider than a phone, half ${half + 1}`, async ({
+/** Pages whose keys are their own, or which are drawn over and over. */
+const NOT_BY_TAB = new Set(["stand"]);
+const SHARES = 4;
+
+// In quarters, so that two workers share them.
+for (const share of Array.from({ length: SHARES }, (_, n) => n)) {
+  test(`every view, light and dark: accessible, quiet, seen by Tab, no wider than a phone, ${share + 1} of ${SHARES}`, async ({
     page,
     demo,
   }) => {
     test.setTimeout(240_000);
     await page.emulateMedia({ colorScheme: "light", reducedMotion: "reduce" });
-    for (const { name, open } of views.filter((_view, n) => n % 2 === half)) {
+    for (const { name, open } of views.filter((_view, n) => n % SHARES === share)) {
       await page.setViewportSize({ width: 1280, height: 800 });
       await open(page, demo.address);
       await page.waitForLoadState("networkidle");
@@ -168,6 +173,11 @@ for (const half of [0, 1]) {
         expect(told, `${name}, ${colorScheme}`).toEqual([]);
       }
       await page.emulateMedia({ colorScheme: "light" });
+      if (!NOT_BY_TAB.has(name)) {
+        const { stops, ...wrong } = await walkByTab(page);
+        expect(stops, name).toBeGreaterThan(2);
+        expect(wrong, name).toEqual({ unseen: [], covered: [] });
+      }
       await page.setViewportSize({ width: 390, height: 844 });
       expect(await sideways(page), `${name} on a phone`).toBeLessThanOrEqual(1);
       await page.setViewportSize({ width: 640, height: 400 });

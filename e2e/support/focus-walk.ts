@@ -1,17 +1,8 @@
 import type { Page } from "@playwright/test";
-import { test } from "./support/demo-room";
-import { expect } from "./support/fixtures";
-import { ready } from "./support/ready";
-import { views } from "./support/views";
-
-// The look at every view by keys: what has the focus looks otherwise than without it, and lies
-// under nothing that sticks.
+import { ready } from "./ready";
 
 /** Longer than any page has controls; then Tab goes round. */
 const MOST_STOPS = 400;
-/** Pages whose keys are their own, or which are drawn over and over. */
-const LEFT_OUT = new Set(["stand"]);
-
 interface Stop {
   readonly name: string;
   /** What is drawn round it, and whether that can be seen. */
@@ -81,31 +72,23 @@ async function looksAlike(page: Page): Promise<boolean> {
   return withIt.equals(without);
 }
 
-for (const view of views.filter(({ name }) => !LEFT_OUT.has(name))) {
-  test(`by Tab through ${view.name}: the focus is seen, and lies under nothing`, async ({
-    page,
-    demo,
-  }) => {
-    test.setTimeout(90_000);
-    await view.open(page, demo.address);
-    // A page that comes alive under the focus would begin anew.
-    await ready(page);
-    await page.waitForLoadState("networkidle");
-    await page.evaluate(() => scrollTo(0, 0));
-    await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
-    const unseen: string[] = [];
-    const covered: string[] = [];
-    let stops = 0;
-    for (; stops < MOST_STOPS; stops++) {
-      await page.keyboard.press("Tab");
-      const stop = await stopped(page);
-      // Behind the last control it leaves the page for a moment.
-      if (!stop) continue;
-      if (stop.first) break;
-      if (stop.covered !== undefined) covered.push(stop.name);
-      if (!stop.ring && (await looksAlike(page))) unseen.push(stop.name);
-    }
-    expect(stops).toBeGreaterThan(2);
-    expect({ unseen, covered }).toEqual({ unseen: [], covered: [] });
-  });
+/** What Tab stops at on a page, whether that looks otherwise than without it, and what lies over it. */
+export async function walkByTab(page: Page) {
+  // A page that comes alive under the focus would begin anew.
+  await ready(page);
+  await page.evaluate(() => scrollTo(0, 0));
+  await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
+  const unseen: string[] = [];
+  const covered: string[] = [];
+  let stops = 0;
+  for (; stops < MOST_STOPS; stops++) {
+    await page.keyboard.press("Tab");
+    const stop = await stopped(page);
+    // Behind the last control it leaves the page for a moment.
+    if (!stop) continue;
+    if (stop.first) break;
+    if (stop.covered !== undefined) covered.push(stop.name);
+    if (!stop.ring && (await looksAlike(page))) unseen.push(stop.name);
+  }
+  return { stops, unseen, covered };
 }
