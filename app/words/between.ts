@@ -37,8 +37,8 @@ export const between = {
     atLeast: "s, in whole bars",
     inTime:
       "One play follows the other without a gap. A verdict given while the next one runs belongs to the one before; when it opens the gate, the running play is finished and counts for nothing.",
-    breathe: "Reminder when the tempo goes up (optional)",
-    breatheTold: "Shown at the stand until the first run at the new tempo.",
+    breathe: "Reminder (optional)",
+    breatheTold: "Shown at the stand each time the tempo goes up: shoulders, jaw, breath.",
     breatheUsual: "shoulders, jaw, breath",
     players: (name: string, told: string) =>
       `At the stand ${name} has set: ${told}. That holds, and what it costs is reckoned by it, until something else is set here.`,

@@ -20,13 +20,14 @@ const { workshop } = words;
 export function PartNote({ draft, part, offered, full, onChange }: PartNoteProps) {
   const { minutes, target, of } = draft;
   const lower = offered && target === offered.target && target < Math.round(of ?? full);
+  const asOffered = offered?.part && part?.toBar === offered.part.toBar;
   if (!part && !lower) return null;
   return (
     <p className={styles.part}>
       {lower && `${workshop.targetOffered(words.staircase.tempo(target, of), minutes)} `}
       {part && (
         <>
-          {(offered && part === offered.part ? workshop.partOffered : workshop.part)(
+          {(asOffered ? workshop.partOffered : workshop.part)(
             words.bars(part.fromBar, part.toBar),
             minutes,
           )}{" "}
