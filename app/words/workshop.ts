@@ -118,7 +118,7 @@ export const workshop = {
       `The whole passage would hardly fit in ${minutes} minutes. Begin with ${bars}.`,
     targetOffered: (target: string, minutes: number) =>
       `The full tempo would hardly fit in ${minutes} minutes. Aim for ${target} first.`,
-    wholePassage: "The whole passage again",
+    wholePassage: "Use the whole passage",
     tapStart: "Tap the start",
     concert: (days: number) => `Until the concert: ${days} ${plural(days, "day", "days")}`,
     steep: (needed: string, best: string, name: string) =>

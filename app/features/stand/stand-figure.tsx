@@ -175,6 +175,9 @@ function FullTempo({ plan, tempo }: { plan: Block; tempo: number }) {
   );
 }
 
+/** Letters from which a name is set smaller, so that it stays within two lines on a phone. */
+const LONG_TASK = 16;
+
 /** A layer, a note value, a cycle: what is done, large, where it is not simply playing. */
 function WhatToPlay(props: {
   plan: Block;
@@ -188,7 +191,11 @@ function WhatToPlay(props: {
   return (
     <>
       {task && (
-        <p className={styles.task} data-testid="task">
+        <p
+          className={styles.task}
+          data-testid="task"
+          data-long={words.task(task).length > LONG_TASK || undefined}
+        >
           {words.task(task)}
         </p>
       )}
