@@ -1,4 +1,4 @@
-import { test, type Page } from "@playwright/test";
+import { expect, test, type Page } from "@playwright/test";
 import { Player } from "./support/player";
 import { ready } from "./support/ready";
 import { demoClock } from "./support/fast-clock";
@@ -89,6 +89,10 @@ async function shootTheStand(page: Page, open: (page: Page) => Promise<void>): P
   await page.getByRole("button", { name: "Light" }).click();
   await page.setViewportSize({ width: 390, height: 844 });
   await page.mouse.move(200, 300);
+  // The notes are engraved anew for the width.
+  await expect(page.locator("main svg .staff").first()).toBeVisible();
+  await page.waitForLoadState("networkidle");
+  await page.waitForTimeout(1000);
   await shoot(page, "stand-phone");
 }
 

@@ -1,5 +1,14 @@
 import type { Verdict } from "~/core/gate";
-import type { Play } from "./state";
+
+/** What of a play is counted. */
+interface Countable {
+  readonly rung: number;
+  readonly tempo: number;
+  readonly top: number;
+  readonly byClock?: true;
+  readonly complete: boolean;
+  readonly endingWell: boolean;
+}
 
 interface Tried {
   readonly plays: number;
@@ -25,20 +34,20 @@ export const NOTHING_DONE: Done = {
 };
 
 const NEVER: Tried = { plays: 0, clean: 0 };
-const placeOf = ({ rung, tempo }: Pick<Play, "rung" | "tempo">) => `${rung} ${tempo}`;
+const placeOf = ({ rung, tempo }: Pick<Countable, "rung" | "tempo">) => `${rung} ${tempo}`;
 
 /** The judged plays of a rung at a tempo. */
-export const triedAt = ({ at }: Done, place: Pick<Play, "rung" | "tempo">): Tried =>
+export const triedAt = ({ at }: Done, place: Pick<Countable, "rung" | "tempo">): Tried =>
   at.get(placeOf(place)) ?? NEVER;
 
-export const withPlay = (done: Done, { byClock, complete, top }: Play): Done => ({
+export const withPlay = (done: Done, { byClock, complete, top }: Countable): Done => ({
   ...done,
   begun: true,
   byClock: byClock && complete ? Math.max(done.byClock ?? 0, top) : done.byClock,
 });
 
 /** The slow play at the end is not among what was tried. */
-export function withVerdict(done: Done, play: Play, verdict: Verdict): Done {
+export function withVerdict(done: Done, play: Countable, verdict: Verdict): Done {
   if (play.endingWell) return done;
   const more = ({ plays, clean }: Tried): Tried => ({
     plays: plays + 1,
