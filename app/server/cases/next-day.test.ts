@@ -122,7 +122,7 @@ describe("the next day", () => {
     await student.onDay(0, passages, all("cc"));
     await student.onDay(1, passages, all("c"));
     expect(seen).toEqual(SECOND_DAY);
-  });
+  }, 60_000);
 
   test("even steps begin where they are set to begin, whatever was passed", async () => {
     const student = await aStudent();
