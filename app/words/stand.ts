@@ -303,7 +303,7 @@ export const stand = {
     } satisfies Record<Accents, string>,
     loudness: "Volume",
     hear: "Hear one bar",
-    onDevice: "Your choice is kept on this device and is heard at the stand.",
+    onDevice: "Your choice is saved for you on this device and used at the stand.",
     microphone: "Microphone",
     testMicrophone: "Test the microphone",
     microphoneHow: "Press, then play or clap for four seconds.",
