@@ -76,7 +76,13 @@ async function looksAlike(page: Page): Promise<boolean> {
 export async function walkByTab(page: Page) {
   // A page that comes alive under the focus would begin anew.
   await ready(page);
-  await page.evaluate(() => scrollTo(0, 0));
+  await page.evaluate(() => {
+    scrollTo(0, 0);
+    // What stays from view to view, as the header does, may have been walked through before.
+    for (const each of document.querySelectorAll("[data-stopped]")) {
+      each.removeAttribute("data-stopped");
+    }
+  });
   await page.evaluate(() => (document.activeElement as HTMLElement | null)?.blur());
   const unseen: string[] = [];
   const covered: string[] = [];
