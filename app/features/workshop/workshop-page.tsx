@@ -7,7 +7,7 @@ import { Page } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import { partOfBlock } from "~/core/cost";
 import { isByClock } from "~/core/gate";
-import { ladderAtFull, percentOf, type Ladder, type SchoolName } from "~/core/ladder";
+import { natureOf, ladderAtFull, percentOf, type Ladder, type SchoolName } from "~/core/ladder";
 import { keptPace, withPace } from "~/core/session";
 import { nearestPlayable } from "~/core/units";
 import { words } from "~/words";
@@ -155,6 +155,8 @@ export function WorkshopPage(props: WorkshopPageProps) {
     setChosen(added.id);
   }, []);
   const rung = Math.min(selected, (drawn?.rungs.length ?? 1) - 1);
+  const centred = draft.phases.every(({ school }) => natureOf(school.name).tempo === "centres");
+  const clocked = centred || isByClock(draft.gate);
 
   return (
     <Page
@@ -235,7 +237,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
             )}
           </Fold>
           {/* By the clock nobody marks a run: nothing goes wrong. */}
-          {!isByClock(draft.gate) && (
+          {!clocked && (
             <Fold
               title={words.gate.flawedTitle}
               told={words.gate.flawedTold(draft.afterFlawed, draft.inContext.bars)}
