@@ -60,7 +60,8 @@ describe("what lies in this browser", () => {
     expect(waiting).toMatchObject({ plays: 1, events: 3, sending, arrived: 0 });
     server.state = "there";
     expect((await sends())[0]).toMatchObject({ plays: 0, arrived: 3 });
-  });
+    // It is tried for six seconds.
+  }, 30_000);
 
   test("of somebody else waits for them, and is not told as one's own", async () => {
     await leftBehind("theirs", 2);
