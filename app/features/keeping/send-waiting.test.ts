@@ -53,15 +53,19 @@ describe("what lies in this browser", () => {
   test.each([
     ["away", "kept"],
     ["signed-out", "signed-out"],
-  ] as const)("waits on while the server is %s", async (state, sending) => {
-    await leftBehind("s1", 1);
-    server.state = state;
-    const [waiting] = await sends();
-    expect(waiting).toMatchObject({ plays: 1, events: 3, sending, arrived: 0 });
-    server.state = "there";
-    expect((await sends())[0]).toMatchObject({ plays: 0, arrived: 3 });
-    // It is tried for six seconds.
-  }, 30_000);
+  ] as const)(
+    "waits on while the server is %s",
+    async (state, sending) => {
+      await leftBehind("s1", 1);
+      server.state = state;
+      const [waiting] = await sends();
+      expect(waiting).toMatchObject({ plays: 1, events: 3, sending, arrived: 0 });
+      server.state = "there";
+      expect((await sends())[0]).toMatchObject({ plays: 0, arrived: 3 });
+      // It is tried for six seconds.
+    },
+    30_000,
+  );
 
   test("of somebody else waits for them, and is not told as one's own", async () => {
     await leftBehind("theirs", 2);
