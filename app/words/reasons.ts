@@ -74,9 +74,9 @@ export const reasons = {
       case "week-goal":
         return `${mark.title}: this week's goal is reached, at ${mark.tempo} bpm.`;
       case "target":
-        return `${mark.title}: clean at ${mark.tempo} bpm. That's the target.`;
+        return `${mark.title}: target reached, clean at ${mark.tempo} bpm.`;
       case "three-quarters":
-        return `${mark.title}: clean at ${mark.tempo} bpm. That's three quarters of the full tempo or more.`;
+        return `${mark.title}: clean at ${mark.tempo} bpm. That's three quarters of the target or more.`;
       case "first-try":
         return `${mark.title}: every play was clean at the first try.`;
       case "days-in-a-row":

@@ -47,13 +47,13 @@ async function sendOne(
   outbox.add([...events].sort((a, b) => a.seq - b.seq));
   const sent = await outbox.flushed(withinMs);
   outbox.dispose();
-  const all = sent && (await sendUnread(store, url, unread));
   // What was acknowledged is written behind all that: the store closes after it.
-  store.close();
+  const all = sent && (await sendUnread(store, url, unread).finally(() => store.close()));
+  if (!sent) store.close();
   return all ? "sent" : sent ? "kept" : sending;
 }
 
-const storedSchema = v.object({ events: v.array(v.unknown()) });
+const storedSchema = v.object({ events: v.array(v.looseObject({ id: v.string() })) });
 
 /** Those that only the server may still read, each behind all that it has; whether all were taken. */
 async function sendUnread(
@@ -65,6 +65,11 @@ async function sendUnread(
   for (const row of rows) {
     const signal = AbortSignal.timeout(WITHIN_MS);
     const { events } = v.parse(storedSchema, await (await fetch(url, { signal })).json());
+    // It was taken, and the answer was lost.
+    if (events.some(({ id }) => id === row.id)) {
+      await store.acknowledgedUnread(row);
+      continue;
+    }
     const event = { ...(row.event as object), seq: events.length };
     const taken = await fetch(url, {
       method: "POST",

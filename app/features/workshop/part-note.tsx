@@ -19,8 +19,10 @@ const { workshop } = words;
 /** For which bars and up to where a ladder is, where that is less than all; and why it was offered so. */
 export function PartNote({ draft, part, offered, full, onChange }: PartNoteProps) {
   const { minutes, target, of } = draft;
-  const lower = offered && target === offered.target && target < Math.round(of ?? full);
-  const asOffered = offered?.part && part?.toBar === offered.part.toBar;
+  // Another number of minutes may well be enough.
+  const holds = offered?.minutes === minutes;
+  const lower = holds && target === offered.target && target < Math.round(of ?? full);
+  const asOffered = holds && offered.part && part?.toBar === offered.part.toBar;
   if (!part && !lower) return null;
   return (
     <p className={styles.part}>

@@ -37,9 +37,10 @@ function heard(pattern: ClickPattern, { bars, beatUnit = "quarter" }: Path): str
   let beat = 0;
   return bars
     .slice(0, MOST_COMPARED_BARS)
-    .map(({ metre }, bar) => {
-      const pulses = patternPulses(pattern, metre, beatUnit, { bar, beat });
-      beat += barPulses(metre, beatUnit).length;
+    .map(({ metre, tempo }, bar) => {
+      const unit = tempo?.unit ?? beatUnit;
+      const pulses = patternPulses(pattern, metre, unit, { bar, beat });
+      beat += barPulses(metre, unit).length;
       return pulses.map(({ at }) => at.toFixed(6)).join();
     })
     .join("|");
