@@ -104,5 +104,9 @@ describe("what lies in this browser", () => {
     expect(server.eventsOf("s1")).toEqual(events);
     expect(server.batches.at(-1)).toEqual([strange.id]);
     expect((await waitingSessions())[0]!.unread).toHaveLength(1);
+    // The server had taken it, and its answer was lost.
+    server.eventsOf("s1").push(strange as unknown as (typeof events)[0]);
+    expect((await sends())[0]).toMatchObject({ events: 0, sending: "sent" });
+    expect(server.batches.filter(([id]) => id === strange.id)).toHaveLength(1);
   });
 });
