@@ -22,7 +22,12 @@ export const musicOf = ({
 }): Music => ({ metre: bars[0]!.metre, beatUnit });
 
 /** The lane of a rung; undefined when the whole passage is simply played. */
-function laneOf(rung: Rung, stages: number, music: Music): Lane | undefined {
+function laneOf(
+  rung: Rung,
+  next: Rung | undefined,
+  stages: number,
+  music: Music,
+): Lane | undefined {
   const { links, task, ease, stage } = rung;
   if (links) return { kind: "links", ...links };
   switch (task?.kind) {
@@ -32,8 +37,13 @@ function laneOf(rung: Rung, stages: number, music: Music): Lane | undefined {
       const notes = Math.max(1, Math.round(ease * MOST_NOTES));
       return { kind: "ticks", at: Array.from({ length: notes }, (_, i) => i / notes) };
     }
-    case "layer":
-      return { kind: "layers", count: stage + 1, of: stages };
+    case "layer": {
+      // A layer that leads in was passed: the one at this stage comes after it.
+      const after =
+        next?.stage === stage && next.task?.kind === "layer" ? next.task.name : undefined;
+      const leadsIn = after !== undefined && after !== task.name;
+      return { kind: "layers", count: stage + (leadsIn ? 0 : 1), of: stages };
+    }
     default:
       return undefined;
   }
@@ -45,7 +55,7 @@ function lanesOf(rungs: readonly Rung[], music: Music): (Lane | undefined)[] {
   for (const { phase, stage } of rungs) {
     stages.set(phase, Math.max(stages.get(phase) ?? 0, stage + 1));
   }
-  return rungs.map((rung) => laneOf(rung, stages.get(rung.phase) ?? 1, music));
+  return rungs.map((rung, i) => laneOf(rung, rungs[i + 1], stages.get(rung.phase) ?? 1, music));
 }
 
 /** Rungs as a staircase draws them, all ahead; every rung as long as the other without minutes. */

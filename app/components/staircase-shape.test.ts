@@ -82,6 +82,13 @@ describe("the lane under the stairs", () => {
     expect(lanes("layers").map((lane) => lane?.kind === "layers" && lane.count)).toEqual([
       1, 2, 3, 4,
     ]);
+    const ladder = aLadder({ name: "layers", numbers: initialNumbers("layers") }, 60, 90);
+    const place = { phase: 0, stage: 2 };
+    const dayTwo = staircase(ladder, { start: bpm(60), bars: barsOf(3), place, again: true });
+    // The layer that was passed leads in, then the third of four.
+    expect(stepsFrom(dayTwo).map(({ lane }) => lane?.kind === "layers" && lane.count)).toEqual([
+      2, 3, 4,
+    ]);
     const ticks = (name: SchoolName) =>
       lanes(name).map((lane) => (lane?.kind === "ticks" ? lane.at.length : -1));
     expect(ticks("rhythm")).toEqual([1, 2, 4, 8, 12, 16]);

@@ -1,5 +1,14 @@
-import { constants } from "node:fs";
-import { copyFile, mkdir, readdir, readFile, rm, stat, utimes, writeFile } from "node:fs/promises";
+import {
+  copyFile,
+  link,
+  mkdir,
+  readdir,
+  readFile,
+  rm,
+  stat,
+  utimes,
+  writeFile,
+} from "node:fs/promises";
 import path from "node:path";
 import * as v from "valibot";
 
@@ -18,6 +27,10 @@ async function servedLast(kept: string): Promise<ReadonlySet<string>> {
   const read = v.safeParse(listSchema, text);
   return new Set(read.success ? read.output : []);
 }
+
+/** A build never writes into a file: a second name for it is as good as a copy, where the disk is the same. */
+const linkOrCopy = (from: string, to: string): Promise<void> =>
+  link(from, to).catch(() => copyFile(from, to));
 
 /**
  * Keeps the files of a build beside the data, so that a page that was opened before an update is
@@ -38,9 +51,7 @@ export async function keepAssets(assets: string, kept: string, now: Date): Promi
   await Promise.all(
     current
       .filter((name) => !there.has(name))
-      .map((name) =>
-        copyFile(path.join(assets, name), path.join(kept, name), constants.COPYFILE_FICLONE),
-      ),
+      .map((name) => linkOrCopy(path.join(assets, name), path.join(kept, name))),
   );
   await writeFile(path.join(kept, LIST), JSON.stringify(current));
 }

@@ -7,8 +7,8 @@ import { loopOfRung, type Played } from "~/core/session";
 
 const LEAD_SECONDS = 0.12;
 
-/** Plays a rung as the stand would: the same map, the same engine. */
-export function useHearing(block: Played, volume: number) {
+/** Plays a rung as the student's stand would on this device: the same map, engine and voice. */
+export function useHearing(block: Played, volume: number, personId: string) {
   const [heard, setHeard] = useState<number | undefined>(undefined);
   const sound = useRef<Promise<Sound> | undefined>(undefined);
   const mapId = useRef(0);
@@ -24,7 +24,7 @@ export function useHearing(block: Played, volume: number) {
   };
   const hear = async (rung: Rung) => {
     setHeard(rung.index);
-    sound.current ??= openSound({ volume, voice: keptVoice() }, ({ scheduled, name }) => {
+    sound.current ??= openSound({ volume, voice: keptVoice(personId) }, ({ scheduled, name }) => {
       if (name === "map-ended" && scheduled.mapId === mapId.current) {
         setHeard(undefined);
         void sound.current?.then(({ engine }) => engine.stop());

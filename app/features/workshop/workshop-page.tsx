@@ -138,7 +138,7 @@ export function WorkshopPage(props: WorkshopPageProps) {
   const errors = checked.ok ? (refused?.errors ?? {}) : checked.errors;
   const part = drawn?.ladder.part ?? null;
   const playedBlock = useMemo(() => partOfBlock(block, part), [block, part]);
-  const hearing = useHearing(playedBlock, HEARING_VOLUME);
+  const hearing = useHearing(playedBlock, HEARING_VOLUME, person.id);
   const bars = words.capital(words.bars(range.fromBar, range.toBar));
   const takeLadder = useCallback((taken: Ladder) => {
     const next = draftOf(taken);
