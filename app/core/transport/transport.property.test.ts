@@ -1,3 +1,4 @@
+import { isDeepStrictEqual } from "node:util";
 import { describe, expect, test } from "@jest/globals";
 import fc from "fast-check";
 import {
@@ -143,7 +144,7 @@ const HOLDS: Readonly<Record<string, (world: World) => void>> = {
   },
   "a reload goes on where it was": (world) => {
     const again = world.reloads();
-    expect(again.state.stand).toEqual(world.state.stand);
+    same(again.state.stand, world.state.stand);
     untilTheEnd(again, () => ({ kind: "forward" }));
   },
   "what can be pressed does something": (world) => {
@@ -165,11 +166,16 @@ const HOLDS: Readonly<Record<string, (world: World) => void>> = {
   },
 };
 
+/** Compared by Node, which is ten times as quick; Jest says what differs. */
+function same(one: unknown, other: unknown): void {
+  if (!isDeepStrictEqual(one, other)) expect(one).toEqual(other);
+}
+
 /** Each play was told once and written once, and the session is what its events say. */
 function nothingIsLost(world: World): void {
-  expect(world.state.stand).toEqual(world.replayed());
+  same(world.state.stand, world.replayed());
   const played = world.kept.filter(({ kind }) => kind === "played").map(({ id }) => id);
-  expect(world.told).toEqual(played);
+  same(world.told, played);
   theCountsAreTrue(world.state.stand);
 }
 
@@ -187,7 +193,7 @@ function theCountsAreTrue({ blocks, plays }: StandState): void {
     });
     for (const { rung, tempo } of judged) {
       const here = judged.filter((play) => play.rung === rung && play.tempo === tempo);
-      expect(done.at.get(`${rung} ${tempo}`)?.plays).toBe(here.length);
+      same(done.at.get(`${rung} ${tempo}`)?.plays, here.length);
     }
   });
 }

@@ -183,9 +183,9 @@ export class World {
     return true;
   }
 
-  /** Until the stand waits for the player. */
+  /** Until the stand waits for the player, or a few plays on where it never does. */
   settles(): this {
-    for (let n = 0; n < 200 && this.waitsForNobody; n++) if (!this.comes()) break;
+    for (let n = 0; n < 24 && this.waitsForNobody; n++) if (!this.comes()) break;
     return this;
   }
 
