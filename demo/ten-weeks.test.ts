@@ -52,9 +52,8 @@ for (const table of COUNTED) {
   });
 }
 
-test("ten recorded weeks go out, in, out and in again as they were", async () => {
+test("ten recorded weeks go out and in as they were", async () => {
   const services = servicesOver(db, () => Date.UTC(2026, 10, 30));
   const [studio] = await allStudios(db);
-  const { studioId } = await outAndIn(services, studio!.id, "Odile Marrack");
-  await outAndIn(services, studioId, "Odile Marrack");
+  await outAndIn(services, studio!.id, "Odile Marrack");
 }, 120_000);
