@@ -1,7 +1,8 @@
 import { defineConfig } from "@playwright/test";
 import { browserSettings, withoutAWindow } from "./e2e/support/browser";
 
-const LONG = /(looks|two-weeks|days)\.spec\.ts$/;
+const LONG = /(two-weeks|days)\.spec\.ts$/;
+const LOOKS = /looks\.spec\.ts$/;
 const SOUND = /(click|demonstration|first-session|stand-live|take)\.spec\.ts$/;
 
 export default defineConfig({
@@ -16,10 +17,12 @@ export default defineConfig({
   outputDir: "test-results/browser",
   globalSetup: "./e2e/support/one-demo.ts",
   use: browserSettings,
-  // The long ones first, so that no core waits for them in the end.
+  // The long ones first, so that no core waits for them in the end; the demo room of the next
+  // is lived through beside the last of them.
   projects: [
     { name: "long", testMatch: LONG, use: { launchOptions: withoutAWindow } },
+    { name: "looks", testMatch: LOOKS, use: { launchOptions: withoutAWindow } },
     { name: "sound", testMatch: SOUND },
-    { name: "short", testIgnore: [LONG, SOUND], use: { launchOptions: withoutAWindow } },
+    { name: "short", testIgnore: [LONG, LOOKS, SOUND], use: { launchOptions: withoutAWindow } },
   ],
 });

@@ -3,34 +3,6 @@ import { ready } from "./support/ready";
 
 test.setTimeout(180_000);
 
-test("even steps: the start that is set comes again; what was left by the door has ended", async ({
-  days,
-  teacher,
-  player,
-  page,
-}) => {
-  const today = await teacher.setsToday({ start: 200, target: 240, clean: 1 });
-  await player.goesToTheStand(today);
-  await player.starts();
-  await player.playsClean(2);
-  await player.playsFlawed();
-  await expect(page.getByText("All kept")).toBeVisible();
-
-  await days.goesTo(1, [page]);
-  await page.goto(today.replace(/today$/, "log"));
-  await expect(page.getByText("200 → 210 bpm").first()).toBeVisible();
-  await page.goto(today);
-  await expect(page.getByText(/still open/)).toBeHidden();
-  await expect(page.getByText("= 200")).toBeVisible();
-
-  // Opened and left without a play: no line in the log.
-  await player.goesToTheStand();
-  await player.seesTempo(200);
-  await days.goesTo(2, [page]);
-  await page.goto(today.replace(/today$/, "log"));
-  await expect(page.getByText(/1 session on 1 day/)).toBeVisible();
-});
-
 test(
   "where it ended is never above what was passed, and only that is drawn as passed",
   { tag: "@main" },

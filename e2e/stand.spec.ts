@@ -95,35 +95,6 @@ test("a hidden tempo stays hidden until the end", async ({ teacher, player, page
   await player.seesTempo(220);
 });
 
-test("two passages one after the other, and the slow play at the end", async ({
-  teacher,
-  player,
-  page,
-}) => {
-  const today = await teacher.setsToday({ clean: 1, target: 200 });
-  await page.goto(today.replace(/\/today$/, ""));
-  await page.getByRole("link", { name: "Open the bars" }).click();
-  await teacher.dragsOverBars(6, 7);
-  await teacher.cuts();
-  await teacher.drawsTheLadder({ start: 180, target: 190, clean: 1 });
-  await teacher.setsIt();
-  await player.goesToTheStand();
-  await player.starts();
-  // The harder one comes first.
-  await player.seesTempo(180);
-  await player.playsClean(2);
-  await player.button(/^Next: The Ferry/).click();
-  await player.seesTempo(200);
-  await player.starts();
-  await player.playsClean();
-  await page.keyboard.press("e");
-  await player.seesTempo(140);
-  await player.playsClean();
-  await page.waitForURL(/\/sessions\/[0-9a-f-]{36}$/);
-  await expect(page.getByText("200 bpm held")).toBeVisible();
-  await expect(page.getByText("180 →")).toContainText("= 190");
-});
-
 test("the screen is kept awake while the stand runs", async ({ teacher, player, page }) => {
   await page.addInitScript(() => {
     const asked = { held: 0 };

@@ -21,7 +21,10 @@ async function practises(page: Page, today: string, firstSinceLesson = false): P
   if (firstSinceLesson) {
     // The first practice after a lesson opens with the teacher's words and the list.
     await expect(page.getByRole("dialog", { name: "From the lesson" })).toContainText("The Ferry");
-    await player.button("Go to the stand").click();
+    // What the lesson said lies over the stand; the pedal leads on through it.
+    await player.button("Go to the stand").waitFor();
+    await player.page.keyboard.press("PageDown");
+    await player.button("Go to the stand").waitFor({ state: "hidden" });
   }
   await player.starts();
   await player.climbs(1);
