@@ -50,3 +50,25 @@ test("the player sets count-in and breather at the stand, and they stay so until
   await page.keyboard.press("Enter");
   await expect(page.getByRole("dialog")).toBeHidden();
 });
+
+test("the teacher's reminder stands where the tempo goes up, until that rung was played", async ({
+  teacher,
+  player,
+  page,
+}) => {
+  await teacher.opensTheWorkshop();
+  await teacher.drawsTheLadder({ clean: 1 });
+  await teacher.unfolds("Between plays");
+  await page.getByLabel(/^Reminder/).fill("jaw, breath");
+  await teacher.setsIt();
+  await player.goesToTheStand();
+  const reminder = page.getByTestId("breathe");
+  await player.starts();
+  await player.playsThrough();
+  await expect(reminder).toBeHidden();
+  await player.marksClean();
+  await player.seesTempo(210);
+  await expect(reminder).toHaveText("jaw, breath");
+  await player.playsThrough();
+  await expect(reminder).toBeHidden();
+});
