@@ -2,7 +2,6 @@ import {
   betweenPlays,
   endWellTempo,
   isLastPart,
-  lastUndoable,
   redrawnFrom,
   taskNow,
   tempoBelow,
@@ -17,6 +16,7 @@ import { endNow, judgeNow, rest, restart, settle, staysAsItWas } from "./judging
 import { endAtBarLine, follow, playFrom, playsOnInTime, silence } from "./loops";
 import { BREAK_SECONDS, NERVOUS_MS, nudgeOf, REST_SECONDS } from "./pace";
 import { openByClock } from "./in-time";
+import { undoableNow } from "./possible";
 import { canPlayOn, endsFlawed, questionOf } from "./question";
 import type { Turn } from "./turn";
 
@@ -127,7 +127,7 @@ export function back(turn: Turn): void {
 
 /** Takes the last decision back. A verdict taken back is asked for again. */
 export function undo(turn: Turn): void {
-  const last = lastUndoable(turn.state.events);
+  const last = undoableNow(turn.state);
   if (!last) return;
   turn.set({ leaving: false });
   turn.write("undone", { event: last.id });

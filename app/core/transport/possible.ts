@@ -1,4 +1,12 @@
-import { currentBlock, endWellTempo, lastUndoable, playsAnything, taskNow } from "~/core/session";
+import {
+  currentBlock,
+  endWellTempo,
+  lastUndoable,
+  playsAnything,
+  taskNow,
+  type EventKind,
+  type SessionEvent,
+} from "~/core/session";
 import { rungAfter } from "~/core/ladder";
 import { tempo as tempoFrom } from "~/core/units";
 import { nudgeOf } from "./pace";
@@ -26,10 +34,30 @@ const SOUNDS: ReadonlySet<TransportState["transport"]> = new Set(["count-in", "p
 export const isPlaying = ({ stand }: Pick<TransportState, "stand">): boolean =>
   playsAnything(stand) && (taskNow(stand) === undefined || stand.endingWell !== undefined);
 
+/** With these an offer or a question was answered: taken back, it is asked again. */
+const ANSWERED: ReadonlySet<EventKind> = new Set([
+  ...(["rest-began", "repeated", "skipped", "lowered", "narrowed"] as const),
+  ...(["firmed", "offer-declined", "eased"] as const),
+]);
+
+/**
+ * What undo takes back now. A question that was answered before the play that is being asked about
+ * waits for that play's verdict: two can't be asked at once.
+ */
+export function undoableNow({
+  events,
+  stand: { pending },
+}: Pick<TransportState, "events" | "stand">): SessionEvent | undefined {
+  const last = lastUndoable(events);
+  if (!last || pending === undefined || !ANSWERED.has(last.kind)) return last;
+  const asked = events.find(({ id }) => id === pending);
+  return asked && asked.seq > last.seq ? undefined : last;
+}
+
 /** Which tools would do something: the others are not to be pressed. */
 export function possible(state: TransportState): Readonly<Record<Tool, boolean>> {
-  const { stand, events, transport, trying } = state;
-  const undo = lastUndoable(events) !== undefined;
+  const { stand, transport, trying } = state;
+  const undo = undoableNow(state) !== undefined;
   if (!isPlaying(state)) {
     const none = { slower: false, faster: false, tap: false, repeat: false, skip: false };
     return {

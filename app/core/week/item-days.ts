@@ -1,0 +1,182 @@
+import { addDays, type Day } from "~/core/units";
+import { isDone, type Practised } from "./done";
+import {
+  layOutWeek,
+  leastMinutes,
+  type LaidDay,
+  type LayoutDay,
+  type LayoutItem,
+  type LayoutNote,
+  type WeekLayout,
+} from "./layout";
+
+/** Why a day asks nothing of an item: its turn is another day, it has no time, or too little. */
+export const REASONS = ["other-day", "no-time", "short"] as const;
+export type Reason = (typeof REASONS)[number];
+
+/** An item on a day: what that morning asked of it, and what came of it. */
+export interface WentItem {
+  readonly itemId: string;
+  /** Whole minutes, as they were laid out that morning. */
+  readonly minutes: number;
+  readonly practised: number;
+  readonly done: boolean;
+}
+
+export interface WentDay extends Omit<LaidDay, "items"> {
+  readonly items: readonly WentItem[];
+  /** What this day doesn't ask for, and why. */
+  readonly spared: readonly { readonly itemId: string; readonly why: Reason }[];
+  /** Done on this day without being asked on it. */
+  readonly extra: readonly string[];
+}
+
+export interface ItemDays {
+  /** All days of the week: those that are over as they were asked, today, and those ahead. */
+  readonly days: readonly WentDay[];
+  /** What does not fit any more, from today on. */
+  readonly notes: readonly LayoutNote[];
+}
+
+/** What a day that is over asked of an item: minutes, 0 with a reason. */
+export interface KeptItem {
+  readonly itemId: string;
+  readonly minutes: number;
+  readonly why: Reason | null;
+}
+
+interface Week {
+  readonly items: readonly Omit<LayoutItem, "doneOn">[];
+  readonly days: readonly LayoutDay[];
+}
+
+interface History {
+  readonly practised: (itemId: string, day: Day) => Practised | undefined;
+  /** What was asked on a day that is over, where somebody has looked since; empty where nobody has. */
+  readonly kept: (day: Day) => readonly KeptItem[];
+}
+
+export const NO_HISTORY: History = { practised: () => undefined, kept: () => [] };
+
+/**
+ * A week day by day, what is asked, what is done and why not: each morning what is still owed is
+ * laid over the days that are left, and what was done that day is taken from it. What was kept of a
+ * day that is over stands, whatever has changed since. Today keeps what this morning asked; what
+ * lies ahead counts on it. What came into the week, or went out of it, on a later day was not known
+ * on the mornings before.
+ */
+export function itemDays({ items, days: week }: Week, history: History, today: Day): ItemDays {
+  const doneOn = new Map(items.map(({ id }) => [id, [] as Day[]]));
+  const laidFrom = (morning: Day): WeekLayout => {
+    const isKnown = (day: Day) => day <= morning || day > today;
+    const known = items.filter(({ since }) => !since || isKnown(since));
+    return layOutWeek(
+      known.map((item) => ({
+        ...item,
+        until: item.until && isKnown(item.until) ? item.until : null,
+        doneOn: [...doneOn.get(item.id)!],
+      })),
+      week,
+      morning,
+    );
+  };
+  let plan = laidFrom(week[0]?.day ?? today);
+  const days: WentDay[] = [];
+  for (const { day } of week) {
+    if (day > today) break;
+    const laid = plan.days.find((each) => each.day === day)!;
+    const kept = day < today ? history.kept(day).filter(({ itemId }) => doneOn.has(itemId)) : [];
+    const morning = kept.length > 0 ? asKept(laid, kept) : { ...laid, spared: spared(laid, items) };
+    const asked = new Map(morning.items.map(({ itemId, minutes }) => [itemId, minutes]));
+    const laidOut = new Set(laid.items.map(({ itemId }) => itemId));
+    const done = new Set(
+      items.flatMap(({ id, minutes }) => {
+        const what = history.practised(id, day);
+        const counts = what && (asked.has(id) || what.minutes > 0);
+        return counts && isDone(what, asked.get(id) ?? minutes) ? [id] : [];
+      }),
+    );
+    days.push(wentDay(morning, done, (id) => history.practised(id, day)?.minutes ?? 0));
+    // What today still asks is counted on.
+    const counted = day === today ? new Set([...done, ...asked.keys()]) : done;
+    for (const id of counted) doneOn.get(id)!.push(day);
+    const tomorrow = addDays(day, 1);
+    // What comes every day comes tomorrow whatever came of it today.
+    const moves = items.some(
+      ({ id, often, since, until }) =>
+        since === tomorrow ||
+        until === tomorrow ||
+        (often.kind !== "daily" && counted.has(id) !== laidOut.has(id)),
+    );
+    if (!moves) {
+      plan = { ...plan, days: plan.days.filter((each) => each.day > day) };
+    } else plan = laidFrom(tomorrow);
+  }
+  const ahead = plan.days
+    .filter(({ day }) => day > today)
+    .map((each) => wentDay({ ...each, spared: spared(each, items) }, new Set(), () => 0));
+  return { days: [...days, ...ahead], notes: plan.notes };
+}
+
+type Morning = LaidDay & Pick<WentDay, "spared">;
+
+const asKept = (laid: LaidDay, kept: readonly KeptItem[]): Morning => {
+  const items = kept.filter(({ minutes }) => minutes > 0);
+  return {
+    ...laid,
+    items: items.map(({ itemId, minutes }) => ({ itemId, minutes })),
+    load: items.reduce((sum, { minutes }) => sum + minutes, 0),
+    spared: kept.flatMap(({ itemId, why }) => (why ? [{ itemId, why }] : [])),
+  };
+};
+
+/** What a day as it is laid out doesn't ask for, and why. */
+function spared({ day, minutes, room, items: laid }: LaidDay, items: Week["items"]) {
+  const asked = new Set(laid.map(({ itemId }) => itemId));
+  return items.flatMap(({ id, often, minutes: wanted, since, until }) => {
+    const isOn = day >= (since ?? day) && (!until || day < until);
+    if (!isOn || asked.has(id)) return [];
+    const tight = often.kind === "daily" || room < leastMinutes(wanted);
+    const why: Reason = minutes === 0 ? "no-time" : tight ? "short" : "other-day";
+    return [{ itemId: id, why }];
+  });
+}
+
+function wentDay(
+  laid: Morning,
+  done: ReadonlySet<string>,
+  practised: (itemId: string) => number,
+): WentDay {
+  const asked = new Set(laid.items.map(({ itemId }) => itemId));
+  return {
+    ...laid,
+    items: laid.items.map(({ itemId, minutes }) => ({
+      itemId,
+      minutes,
+      practised: practised(itemId),
+      done: done.has(itemId),
+    })),
+    extra: [...done].filter((id) => !asked.has(id)),
+  };
+}
+
+/** What some days ask in all: the sum of what each of them asks, and on how many. */
+export function askedBy(days: readonly Pick<LaidDay, "load">[]): Asked {
+  const loads = days.map(({ load }) => load).filter((load) => load > 0);
+  return { minutes: loads.reduce((sum, load) => sum + load, 0), days: loads.length };
+}
+
+/** Whole minutes, and days that ask for any. */
+export interface Asked {
+  readonly minutes: number;
+  readonly days: number;
+}
+
+/** What days that are over have asked, as it is to be kept: every item of each, also where it rests. */
+export const toKeep = (days: readonly WentDay[], today: Day) =>
+  days
+    .filter(({ day }) => day < today)
+    .flatMap(({ day, items, spared: free }) => [
+      ...items.map(({ itemId, minutes }) => ({ day, itemId, minutes, why: null })),
+      ...free.map(({ itemId, why }) => ({ day, itemId, minutes: 0, why })),
+    ]);
