@@ -3,11 +3,11 @@ import { assignmentSchema } from "~/core/week";
 
 const day = v.pipe(v.string(), v.isoDate("Give the day of the lesson."));
 
-/** A lesson's two days and what is asked between them; the goal is worked out, not typed. */
+/** A lesson's two days and what is asked between them. */
 export const lessonFields = { from: day, until: day } as const;
 
 export const lessonSchema = v.pipe(
-  v.object({ ...lessonFields, text: v.omit(assignmentSchema, ["goal"]) }),
+  v.object({ ...lessonFields, text: assignmentSchema }),
   v.forward(
     v.check(({ from, until }) => until > from, "The next lesson comes after this one."),
     ["until"],

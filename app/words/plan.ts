@@ -1,5 +1,13 @@
 import type { Feeling, Rated, Rating } from "~/core/session";
-import type { Bring, Decision, ItemKind, Rotation, StandsAt, TempoTold } from "~/core/week";
+import type {
+  Bring,
+  Decision,
+  ItemKind,
+  ReviewedItem,
+  Rotation,
+  StandsAt,
+  TempoTold,
+} from "~/core/week";
 import { common } from "./common";
 import { days, minutes, plural, tenth, whole } from "./counts";
 import { reasons } from "./reasons";
@@ -165,8 +173,11 @@ export const planWords = {
     },
     asked: (often: string, count: number, tempo: number | null) =>
       `asked: ${often}, ${minutes(count)}${tempo ? `, to ${tempo} bpm` : ""}`,
-    happened: (count: number, total: number) =>
-      count === 0 ? "not practised" : `on ${days(count)}, ${minutes(total)}`,
+    happened: ({ asked, doneOn, done }: Pick<ReviewedItem, "asked" | "doneOn" | "done">) => {
+      if (done === 0 && doneOn === 0) return "not practised";
+      const of = asked > 0 ? `${doneOn} of ${days(asked)}` : days(doneOn);
+      return `${minutes(done)}, done on ${of}`;
+    },
     tempo: ({ from, to, passed }: TempoTold) => {
       if (!passed) return `worked at ${tenth(to)} bpm`;
       return to > from ? `${tenth(from)} → ${tenth(to)} bpm` : `${tenth(to)} bpm passed`;
@@ -286,7 +297,7 @@ export const planWords = {
         .filter(Boolean)
         .join(", "),
     key: (key: string) => `this week in ${key}`,
-    putAway: (day: string) => `Off the stand since ${day}.`,
+    putAway: (day: string) => `No longer asked since ${day}.`,
     toBring: (what: string) => `Bring ${what}.`,
     goals: "Goals",
     goal: {
@@ -370,7 +381,8 @@ export const planWords = {
       "They find it in the draft of their next week beside what goes on for them, with passages and ladders from where they are comfortable.",
     minutesByDay: "Minutes by day",
     bring: "Bring",
-    goal: (m: number, d: number) => `Goal: ${minutes(m)} on ${days(d)}`,
+    goal: (m: number, d: number) => `Asked: ${minutes(m)} on ${days(d)}`,
+    asOf: (day: string) => `As it stands on ${day}: what was missed is spread over the days left.`,
   },
   ratings: {
     title: "How was it?",

@@ -36,7 +36,7 @@ export const reportWords = {
   of: (done: number, asked: number) => (asked === 0 ? "–" : `${done} of ${asked}`),
   regularityTold: "Regularity: days with practice of all days of the period.",
   itemsTold:
-    "An item is done when it was finished at a lesson, or practised on as many days as it was asked for.",
+    "Items are counted day by day, up to yesterday: “12 of 14” means that two items a day were asked for seven days, and two of those times were missed. An item is done by its minutes (four fifths of them), by its goal, or when the player has said that it is enough.",
   byHandTold: "Minutes by hand were written down, not counted at the stand.",
   rule: {
     title: "The rule",

@@ -143,28 +143,9 @@ export const newItem = (id: string, change: Partial<AssignmentItem>): Assignment
 /** More than anyone practises in a week. */
 export const MOST_ITEMS = 60;
 
-export const weekGoalSchema = v.object({
-  minutes: v.pipe(
-    v.number("Minutes are a number."),
-    v.integer("Whole minutes."),
-    v.minValue(0, "Not below 0."),
-    v.maxValue(6720, "At most four hours a day."),
-  ),
-  days: v.pipe(
-    v.number("Days are a number."),
-    v.integer("Whole days."),
-    v.minValue(0, "Not below 0."),
-    v.maxValue(31, "At most a month."),
-  ),
-});
-export type WeekGoal = v.InferOutput<typeof weekGoalSchema>;
-
 export const assignmentSchema = v.object({
   items: v.pipe(v.array(itemSchema), v.maxLength(MOST_ITEMS, `At most ${MOST_ITEMS} items.`)),
   word: text(1000),
-  goal: weekGoalSchema,
-  /** What seven days ask when it goes on without a lesson, where more came into it on a later day. */
-  goesOn: v.optional(weekGoalSchema),
   /** The plan of its sessions; null: the usual one. */
   shape: v.optional(v.nullable(v.pipe(v.string(), v.uuid())), null),
 });

@@ -1,5 +1,5 @@
 import { daysBetween, type Day } from "~/core/units";
-import type { AssignmentText, WeekGoal } from "./assignment";
+import type { Asked } from "./item-days";
 
 /** What a week came to. */
 export interface WeekDone {
@@ -7,29 +7,10 @@ export interface WeekDone {
   readonly days: number;
 }
 
-const WEEK_DAYS = 7;
-
-/**
- * What a week of so many days asks of seven: as it is in the end, where more came into it on the
- * way, else in proportion. Of no days it stays as it is.
- */
-export function weekly(
-  { goal, goesOn }: Pick<AssignmentText, "goal" | "goesOn">,
-  length: number,
-): WeekGoal {
-  if (goesOn) return goesOn;
-  if (length <= 0 || length === WEEK_DAYS) return goal;
-  const share = WEEK_DAYS / length;
-  const { minutes, days } = goal;
-  return {
-    minutes: Math.round(minutes * share),
-    days: Math.min(WEEK_DAYS, Math.round(days * share)),
-  };
-}
-
 /** So many days after its lesson should have been, nobody goes by a week any more. */
 export const STALE_DAYS = 28;
 
+const MONTH_DAYS = 28;
 const FAR_BELOW = 0.5;
 const HALF_OVER = 0.5;
 const LESS = 0.75;
@@ -40,11 +21,11 @@ export const shareOver = (from: Day, until: Day, today: Day): number =>
   until <= from ? 1 : Math.min(1, Math.max(0, daysBetween(from, today) / daysBetween(from, until)));
 
 /**
- * Whether a week came to less than half of what it asked by now: the next one is smaller on
+ * Whether a week came to less than half of what its days asked by now: the next one is smaller on
  * purpose. `over` is the share of it that is over; before half of it is, nobody can say.
  */
-export const wasWeak = (goal: WeekGoal, done: WeekDone, over = 1): boolean =>
-  over >= HALF_OVER && goal.minutes > 0 && done.minutes < goal.minutes * over * FAR_BELOW;
+export const wasWeak = (asked: Asked, done: WeekDone, over = 1): boolean =>
+  over >= HALF_OVER && asked.minutes > 0 && done.minutes < asked.minutes * FAR_BELOW;
 
 /** The minutes of an item in a week that is smaller on purpose: three quarters. */
 export const smaller = (minutes: number): number =>
@@ -60,13 +41,19 @@ export interface NestedGoals {
   readonly concert: number | undefined;
 }
 
-/** A week's goal told as day, week, month and concert. */
-export function nestedGoals(goal: WeekGoal, today: Day, concert: Day | undefined): NestedGoals {
+/** What a week of so many days asks, told as day, week, month and concert. */
+export function nestedGoals(
+  { minutes, days }: Asked,
+  length: number,
+  today: Day,
+  concert: Day | undefined,
+): NestedGoals {
   const left = concert === undefined ? -1 : daysBetween(today, concert);
+  const inDays = (count: number) => Math.round((minutes * count) / Math.max(1, length));
   return {
-    day: goal.days > 0 ? Math.ceil(goal.minutes / goal.days) : 0,
-    week: goal.minutes,
-    month: goal.minutes * 4,
-    concert: left > 0 ? Math.round((goal.minutes * left) / 7) : undefined,
+    day: days > 0 ? Math.ceil(minutes / days) : 0,
+    week: minutes,
+    month: inDays(MONTH_DAYS),
+    concert: left > 0 ? inDays(left) : undefined,
   };
 }

@@ -58,13 +58,3 @@ const TOLD = [...SAME_FOR_ALL, "goalTempo", "passageId"] as const;
 /** Whether a member's item still says what it said when it was given. */
 export const asGiven = (item: AssignmentItem, given: AssignmentItem): boolean =>
   TOLD.every((name) => JSON.stringify(item[name]) === JSON.stringify(given[name]));
-
-const TIMES = { daily: 7, "every-other": 4 } as const;
-
-/** About how many minutes a week items ask. */
-export const minutesAsked = (items: readonly Pick<AssignmentItem, "often" | "minutes">[]): number =>
-  items.reduce(
-    (sum, { often, minutes }) =>
-      sum + minutes * (often.kind === "times" ? often.times : TIMES[often.kind]),
-    0,
-  );

@@ -28,7 +28,6 @@ export {
   type Focus,
   type ItemKind,
   type Often,
-  type WeekGoal,
 } from "./assignment";
 export {
   GRADE_PARTS,
@@ -44,7 +43,6 @@ export {
   GROUP_KINDS,
   groupItemSchema,
   itemOfGroup,
-  minutesAsked,
   type GroupItem,
   type GroupKind,
 } from "./group-item";
@@ -66,11 +64,24 @@ export {
   type ServedGoal,
   type WordedGoal,
 } from "./worded-goals";
-export { asItWent, type WeekAsItWent, type WentDay, type WentItem } from "./as-it-went";
+export {
+  askedBy,
+  askedOf,
+  doneOn,
+  itemDays,
+  REASONS,
+  toKeep,
+  type Asked,
+  type ItemDays,
+  type KeptItem,
+  type Reason,
+  type WentDay,
+  type WentItem,
+} from "./item-days";
 export { isDone, type Practised } from "./done";
 export { keyOfWeek, rotation, ROTATIONS, turned, type Rotation } from "./rotation";
 export { daysOf, daysWithMinutes, LOOK_BACK_DAYS } from "./week-days";
-export { fitted, FIXES, NOTHING_BEFORE, previewOf, type Before, type Fix } from "./preview";
+export { fitted, FIXES, previewOf, type Before, type Fix } from "./preview";
 export {
   MEMORY_UNITS,
   memoryPlanSchema,
@@ -91,7 +102,6 @@ export {
   smaller,
   STALE_DAYS,
   wasWeak,
-  weekly,
   type NestedGoals,
   type WeekDone,
 } from "./goals";

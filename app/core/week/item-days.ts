@@ -10,8 +10,11 @@ import {
   type WeekLayout,
 } from "./layout";
 
-/** Why a day asks nothing of an item: its turn is another day, it has no time, or too little. */
-export const REASONS = ["other-day", "no-time", "short"] as const;
+/**
+ * Why a day asks nothing of an item: its turn is another day, the day has no time or too little, or
+ * it was the day of a lesson.
+ */
+export const REASONS = ["other-day", "no-time", "short", "lesson"] as const;
 export type Reason = (typeof REASONS)[number];
 
 /** An item on a day: what that morning asked of it, and what came of it. */
@@ -80,15 +83,22 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
       morning,
     );
   };
-  let plan = laidFrom(week[0]?.day ?? today);
+  const keptOn = (day: Day): KeptItem[] => {
+    const all = day < today ? history.kept(day) : [];
+    return items.flatMap(({ id }) => all.find(({ itemId }) => itemId === id) ?? []);
+  };
+  // Laid out only where it isn't known already what a day asked.
+  let plan: WeekLayout | undefined;
   const days: WentDay[] = [];
-  for (const { day } of week) {
+  for (const each of week) {
+    const { day } = each;
     if (day > today) break;
-    const laid = plan.days.find((each) => each.day === day)!;
-    const kept = day < today ? history.kept(day).filter(({ itemId }) => doneOn.has(itemId)) : [];
-    const morning = kept.length > 0 ? asKept(laid, kept) : { ...laid, spared: spared(laid, items) };
+    const kept = keptOn(day);
+    if (kept.length === 0) plan ??= laidFrom(day);
+    const laid = plan?.days.find((other) => other.day === day);
+    const morning =
+      kept.length > 0 ? asKept(each, kept) : { ...laid!, spared: spared(laid!, items) };
     const asked = new Map(morning.items.map(({ itemId, minutes }) => [itemId, minutes]));
-    const laidOut = new Set(laid.items.map(({ itemId }) => itemId));
     const done = new Set(
       items.flatMap(({ id, minutes }) => {
         const what = history.practised(id, day);
@@ -101,6 +111,7 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
     const counted = day === today ? new Set([...done, ...asked.keys()]) : done;
     for (const id of counted) doneOn.get(id)!.push(day);
     const tomorrow = addDays(day, 1);
+    const laidOut = new Set(laid?.items.map(({ itemId }) => itemId));
     // What comes every day comes tomorrow whatever came of it today.
     const moves = items.some(
       ({ id, often, since, until }) =>
@@ -108,22 +119,23 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
         until === tomorrow ||
         (often.kind !== "daily" && counted.has(id) !== laidOut.has(id)),
     );
-    if (!moves) {
-      plan = { ...plan, days: plan.days.filter((each) => each.day > day) };
-    } else plan = laidFrom(tomorrow);
+    plan = moves ? undefined : plan && { ...plan, days: plan.days.filter((of) => of.day > day) };
   }
-  const ahead = plan.days
+  const last = week.at(-1)?.day;
+  if (last === undefined || last < today) return { days, notes: [] };
+  const left = plan ?? laidFrom(addDays(days.at(-1)?.day ?? addDays(week[0]!.day, -1), 1));
+  const ahead = left.days
     .filter(({ day }) => day > today)
     .map((each) => wentDay({ ...each, spared: spared(each, items) }, new Set(), () => 0));
-  return { days: [...days, ...ahead], notes: plan.notes };
+  return { days: [...days, ...ahead], notes: left.notes };
 }
 
 type Morning = LaidDay & Pick<WentDay, "spared">;
 
-const asKept = (laid: LaidDay, kept: readonly KeptItem[]): Morning => {
+const asKept = (day: LayoutDay, kept: readonly KeptItem[]): Morning => {
   const items = kept.filter(({ minutes }) => minutes > 0);
   return {
-    ...laid,
+    ...day,
     items: items.map(({ itemId, minutes }) => ({ itemId, minutes })),
     load: items.reduce((sum, { minutes }) => sum + minutes, 0),
     spared: kept.flatMap(({ itemId, why }) => (why ? [{ itemId, why }] : [])),
@@ -131,14 +143,14 @@ const asKept = (laid: LaidDay, kept: readonly KeptItem[]): Morning => {
 };
 
 /** What a day as it is laid out doesn't ask for, and why. */
-function spared({ day, minutes, room, items: laid }: LaidDay, items: Week["items"]) {
+function spared({ day, minutes, room, lesson, items: laid }: LaidDay, items: Week["items"]) {
   const asked = new Set(laid.map(({ itemId }) => itemId));
   return items.flatMap(({ id, often, minutes: wanted, since, until }) => {
     const isOn = day >= (since ?? day) && (!until || day < until);
     if (!isOn || asked.has(id)) return [];
     const tight = often.kind === "daily" || room < leastMinutes(wanted);
-    const why: Reason = minutes === 0 ? "no-time" : tight ? "short" : "other-day";
-    return [{ itemId: id, why }];
+    const timed: Reason = minutes === 0 ? "no-time" : tight ? "short" : "other-day";
+    return [{ itemId: id, why: lesson ? ("lesson" as const) : timed }];
   });
 }
 
@@ -180,3 +192,15 @@ export const toKeep = (days: readonly WentDay[], today: Day) =>
       ...items.map(({ itemId, minutes }) => ({ day, itemId, minutes, why: null })),
       ...free.map(({ itemId, why }) => ({ day, itemId, minutes: 0, why })),
     ]);
+
+/** Days on which an item was done, whether they asked for it or not. */
+export const doneOn = (days: readonly WentDay[], itemId: string): Day[] =>
+  days.flatMap(({ day, items, extra }) =>
+    extra.includes(itemId) || items.some((each) => each.itemId === itemId && each.done)
+      ? [day]
+      : [],
+  );
+
+/** Minutes that each day asks of an item, 0 where it rests. */
+export const askedOf = (days: readonly WentDay[], itemId: string): number[] =>
+  days.map(({ items }) => items.find((each) => each.itemId === itemId)?.minutes ?? 0);

@@ -25,6 +25,8 @@ export interface LayoutDay {
   readonly minutes: number;
   /** Of these for what is asked: the rest is warm-up, breaks and the finish. */
   readonly room: number;
+  /** The day of a lesson that didn't bring another week: it asks nothing. */
+  readonly lesson?: true;
 }
 
 export interface LaidItem {

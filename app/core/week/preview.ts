@@ -1,8 +1,8 @@
 import { daysBetween, formatKey, type Day } from "~/core/units";
-import { asItWent } from "./as-it-went";
-import type { AssignmentItem, AssignmentText, WeekGoal } from "./assignment";
+import { askedBy, itemDays, NO_HISTORY } from "./item-days";
+import type { AssignmentItem, AssignmentText } from "./assignment";
 import { windowsOn, type WeekTimes } from "./availability";
-import { mayRestLong, type LaidDay, type LayoutNote } from "./layout";
+import { mayRestLong, type LayoutNote } from "./layout";
 import { keyOfWeek } from "./rotation";
 import type { StudentWeek } from "./told";
 import { daysWithMinutes, LOOK_BACK_DAYS } from "./week-days";
@@ -15,21 +15,12 @@ export interface Before {
   readonly raw: readonly string[];
 }
 
-/** Where it does not matter: so many times a week are as many, wherever they lie. */
-export const NOTHING_BEFORE: Before = { lastDay: {}, raw: [] };
-
 interface PreviewInputs {
   readonly from: Day;
   readonly until: Day;
   readonly text: AssignmentText;
   readonly times: WeekTimes;
   readonly before: Before;
-}
-
-/** The goal of a week is what is laid out in it. */
-export function goalOf(days: readonly Pick<LaidDay, "load">[]): WeekGoal {
-  const loads = days.map(({ load }) => load).filter((load) => load > 0);
-  return { minutes: loads.reduce((sum, load) => sum + load, 0), days: loads.length };
 }
 
 /** What is longer ago than a week looks back counts as never. */
@@ -41,25 +32,26 @@ export function previewOf({ from, until, text, times, before }: PreviewInputs): 
   const { lastDay, raw } = before;
   const whole = (item: AssignmentItem) =>
     Number.isInteger(item.minutes) && item.minutes > 0 ? item.minutes : 1;
-  const plan = asItWent({
-    items: text.items.map((item) => ({
-      id: item.id,
-      often: item.often,
-      minutes: whole(item),
-      since: item.since,
-      until: item.until,
-      hard: mayRestLong(item.often) && item.passageId !== null && raw.includes(item.passageId),
-      lastBefore: lately(lastDay[item.passageId ?? item.id], from),
-    })),
-    week: daysWithMinutes(from, until, times),
-    practised: () => undefined,
-    today: from,
-  });
+  const laid = text.items.map((item) => ({
+    id: item.id,
+    often: item.often,
+    minutes: whole(item),
+    since: item.since,
+    until: item.until,
+    hard: mayRestLong(item.often) && item.passageId !== null && raw.includes(item.passageId),
+    lastBefore: lately(lastDay[item.passageId ?? item.id], from),
+  }));
+  const plan = itemDays(
+    { items: laid, days: daysWithMinutes(from, until, times) },
+    NO_HISTORY,
+    from,
+  );
   return {
     id: null,
     from,
     until,
-    text: { ...text, goal: goalOf(plan.days) },
+    text,
+    asked: askedBy(plan.days),
     items: text.items.map((item) => {
       const key = keyOfWeek(item.keys, from, from);
       return {

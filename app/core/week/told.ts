@@ -1,7 +1,7 @@
 import type { Block } from "~/core/session";
 import type { BeatUnit, Day } from "~/core/units";
 import type { AssignmentItem, AssignmentText } from "./assignment";
-import type { WentItem } from "./as-it-went";
+import type { Asked, WentItem } from "./item-days";
 import type { LayoutNote } from "./layout";
 
 /** An item with the passage that it is about. */
@@ -37,6 +37,8 @@ export interface StudentWeek {
   readonly from: Day;
   readonly until: Day;
   readonly text: AssignmentText;
+  /** The sum of what its days ask. */
+  readonly asked: Asked;
   readonly items: readonly WeekItem[];
   readonly days: readonly WeekDay[];
   readonly notes: readonly LayoutNote[];
@@ -69,8 +71,12 @@ export interface StandsAt {
 }
 
 export interface ReviewedItem extends AssignmentItem {
-  readonly days: number;
+  /** Days that asked for it, and on how many it was done. */
+  readonly asked: number;
+  readonly doneOn: number;
+  /** Minutes in all, and on how many days. */
   readonly done: number;
+  readonly days: number;
   readonly tempo: TempoTold | undefined;
   readonly clean: { readonly clean: number; readonly plays: number } | undefined;
   /** How evenly it lay against its beats on its last day, in milliseconds, where that was measured. */

@@ -11,6 +11,7 @@ export {
   switchRuleOn,
   tempoTallies,
 } from "./advice";
+export { askedByDay, dropAskedFrom, keepAsked } from "./item-days";
 export { barMarksOf, markBars } from "./bar-marks";
 export {
   deleteDemonstration,
@@ -21,7 +22,7 @@ export {
   placeBars,
   type Demonstration,
 } from "./demonstrations";
-export { gradeRuleOf, handedInOfAll, itemsOfAll, practiceOfAll, setGradeRule } from "./report";
+export { gradeRuleOf, handedInOfAll, practiceOfAll, setGradeRule } from "./report";
 export {
   dropGroup,
   dropGroupItem,
@@ -219,6 +220,7 @@ export {
   takeBackEnough,
   lastsUntil,
   replaceWeek,
+  weeksBetween,
   weeksOfAll,
   writeWeek,
   type Assignment,

@@ -44,44 +44,6 @@ export const practiceOfAll = (db: Queries, studioId: string, { of, from, to }: P
     [studioId, of, from, to],
   );
 
-const itemsRow = v.object({ person_id: idRow, asked: v.number(), done: v.number() });
-
-/**
- * Items of weeks that ended or are on between two days: how many, and how many of them were
- * finished, or practised on as many days as they were asked for.
- */
-export const itemsOfAll = (db: Queries, studioId: string, { of, from, to }: Period) =>
-  db.many(
-    itemsRow,
-    `with asked as (
-       select person_id, from_day, until_day, item ->> 'id' as id,
-         (item ->> 'passageId')::uuid as passage_id,
-         item ->> 'decision' = 'finished' as finished,
-         case item -> 'often' ->> 'kind'
-           when 'times' then (item -> 'often' ->> 'times')::integer
-           when 'daily' then until_day - from_day
-           else (until_day - from_day + 1) / 2 end as times
-       from assignment cross join lateral jsonb_array_elements(text -> 'items') item
-       where studio_id = $1 and person_id = any($2::uuid[]) and set_at is not null
-         and from_day <= $4 and until_day > $3
-     ), played as (
-       select distinct person_id, passage_id, day from session_block
-       where studio_id = $1 and person_id = any($2::uuid[]) and active_seconds > 0
-         and day between $3::date - 31 and $4
-     ), counted as (
-       select asked.person_id, asked.id, asked.from_day, finished, times,
-         count(played.day) as days
-       from asked left join played on played.person_id = asked.person_id
-         and played.passage_id = asked.passage_id
-         and played.day >= asked.from_day and played.day < asked.until_day
-       group by asked.person_id, asked.id, asked.from_day, finished, times
-     )
-     select person_id, count(*)::integer as asked,
-       (count(*) filter (where finished or days >= times))::integer as done
-     from counted group by person_id`,
-    [studioId, of, from, to],
-  );
-
 const takesRow = v.object({
   person_id: idRow,
   asked: v.number(),

@@ -53,6 +53,7 @@ export const ROOM_TABLES = {
   group_landed: { of: ofPerson },
   practice_by_hand: { of: own("practice_by_hand") },
   item_enough: { of: ofPerson },
+  item_day: { of: ofPerson },
   session_shape: { of: own("session_shape") },
   memory_plan: { of: ofPerson },
   question: { of: own("question") },

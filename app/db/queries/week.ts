@@ -34,6 +34,22 @@ export const assignmentsOf = (db: Queries, studioId: string, personId: string, l
     [studioId, personId, limit],
   );
 
+/** Weeks that were set and have asked for something between two days, or have gone on until then; the oldest first. */
+export const weeksBetween = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  { from, to }: { readonly from: Day; readonly to: Day },
+) =>
+  db.many(
+    assignmentRow,
+    `select ${ASSIGNMENT} from assignment
+     where studio_id = $1 and person_id = $2 and set_at is not null
+       and from_day <= $4 and until_day >= $3::date - $5::integer
+     order by from_day, set_at`,
+    [studioId, personId, from, to, STALE_DAYS],
+  );
+
 export const assignmentById = (db: Queries, studioId: string, id: string) =>
   db.one(assignmentRow, `select ${ASSIGNMENT} from assignment where studio_id = $1 and id = $2`, [
     studioId,
@@ -105,18 +121,13 @@ export const markSet = (db: Queries, studioId: string, id: string, at: Date) =>
     at,
   ]);
 
-/** A week lasts until another day than it was set for, and asks what these days ask. */
-export const lastsUntil = (
-  db: Queries,
-  studioId: string,
-  id: string,
-  { until, goal }: { readonly until: Day; readonly goal: AssignmentText["goal"] },
-) =>
-  db.execute(
-    `update assignment set until_day = $3, text = jsonb_set(text, '{goal}', $4::jsonb)
-     where studio_id = $1 and id = $2`,
-    [studioId, id, until, JSON.stringify(goal)],
-  );
+/** A week lasts until another day than it was set for. */
+export const lastsUntil = (db: Queries, studioId: string, id: string, until: Day) =>
+  db.execute("update assignment set until_day = $3 where studio_id = $1 and id = $2", [
+    studioId,
+    id,
+    until,
+  ]);
 
 /** A week that was set, as it is from now on: what it asks, and until when. */
 export const writeWeek = (

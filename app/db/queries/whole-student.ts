@@ -65,6 +65,7 @@ const OF_PERSON = [
   "memory_plan",
   "person_piece",
   "item_enough",
+  "item_day",
   "assignment",
   "practice_by_hand",
   "worded_goal",

@@ -1,12 +1,12 @@
 import type { Feeling } from "~/core/session";
-import type { AssignmentText, ReviewedItem, WeekGoal } from "~/core/week";
+import type { Asked, AssignmentText, ReviewedItem } from "~/core/week";
 import type { Day } from "~/core/units";
 
 export interface LastWeek {
   readonly id: string;
   readonly from: Day;
   readonly until: Day;
-  readonly goal: WeekGoal;
+  readonly goal: Asked;
   readonly done: { readonly minutes: number; readonly days: number };
   /** It is not over yet. */
   readonly goesOn: boolean;

@@ -21,7 +21,7 @@ interface NextWeekProps {
 /** How next week will look, its goal, and what to do when it asks too much. */
 export function NextWeek({ it, home, today, timesSaid, weak }: NextWeekProps) {
   const { preview } = it;
-  const { goal } = preview.text;
+  const { asked } = preview;
   const asksTooMuch = preview.notes.some(({ kind }) => kind === "too-much" || kind === "falls-out");
   const fix = (label: string, by: Fix) => (
     <Button variant="outlined" onClick={() => it.fix(by)}>
@@ -46,7 +46,7 @@ export function NextWeek({ it, home, today, timesSaid, weak }: NextWeekProps) {
       ) : (
         <>
           <p className={styles.goalLine}>
-            <strong>{lesson.goalIs(goal.minutes, goal.days)}</strong>
+            <strong>{lesson.goalIs(asked.minutes, asked.days)}</strong>
             {weak && <> {lesson.smallerOnPurpose}</>}
           </p>
           <WeekGrid week={preview} today={today} preview />

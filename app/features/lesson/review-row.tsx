@@ -41,8 +41,8 @@ export function ReviewRow({ item, take, takes, decision, onDecide }: ReviewRowPr
         </span>
       </div>
       <div>
-        <span className={item.days === 0 ? styles.missed : styles.happened}>
-          {words.capital(lesson.happened(item.days, item.done))}
+        <span className={item.days + item.doneOn === 0 ? styles.missed : styles.happened}>
+          {words.capital(lesson.happened(item))}
         </span>
         <span className={styles.soft}>{facts.join(" · ")}</span>
         {take && (

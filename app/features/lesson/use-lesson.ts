@@ -137,9 +137,8 @@ export function useLesson({ home, draft, last, times, before, typed }: LessonInp
     void handleSubmit(({ from, until, text }) => {
       sent.current = JSON.stringify(getValues());
       sentSaid.current = saidText;
-      const week = { version, after, from, until, decisions };
-      const whole = { ...week, text: { ...text, goal: preview.text.goal } };
-      return write.submit({ act, week: JSON.stringify(whole) }, { method: "post" });
+      const week = { version, after, from, until, decisions, text };
+      return write.submit({ act, week: JSON.stringify(week) }, { method: "post" });
     })();
   return {
     setValue,

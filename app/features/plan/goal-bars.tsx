@@ -1,4 +1,4 @@
-import type { NestedGoals, WeekGoal } from "~/core/week";
+import type { Asked, NestedGoals } from "~/core/week";
 import { planWords } from "~/words/plan";
 import styles from "./week-page.module.css";
 
@@ -6,7 +6,7 @@ const { week: said } = planWords;
 
 interface GoalBarsProps {
   readonly goals: NestedGoals;
-  readonly goal: WeekGoal;
+  readonly goal: Asked;
   readonly played: { readonly minutes: number; readonly days: number };
 }
 

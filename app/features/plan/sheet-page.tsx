@@ -57,6 +57,7 @@ export function SheetPage(props: SheetPageProps) {
       <article className={styles.sheet}>
         {sheet.word && <p className={styles.word}>{sheet.word}</p>}
         <p className={styles.goal}>{said.goal(sheet.goal.minutes, sheet.goal.days)}</p>
+        {sheet.asOf && <p>{said.asOf(formats.shortDay(sheet.asOf))}</p>}
         <div className={styles.scroll} role="region" aria-label={said.title} tabIndex={0}>
           <table className={styles.table}>
             <thead>

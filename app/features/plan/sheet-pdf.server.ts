@@ -115,6 +115,7 @@ export function sheetPdf(
   const span = [named.day(week.from), named.day(addDays(week.until, -1))] as const;
   write(doc, said.for(who, ...span), { width, bold: true, size: 16 });
   write(doc, said.goal(sheet.goal.minutes, sheet.goal.days), { width });
+  if (sheet.asOf) write(doc, said.asOf(named.day(sheet.asOf)), { width });
   if (sheet.word) write(doc, sheet.word, { width });
   // Up to a fortnight has a column for each day; longer stretches have the first ones.
   const days = sheet.days.slice(0, Math.floor((width * 0.62) / DAY_WIDTH));

@@ -89,7 +89,7 @@ export function WeekPage(props: WeekPageProps) {
           <div className={styles.columns}>
             {props.goals && (
               <Section title={said.goals}>
-                <GoalBars goals={props.goals} goal={week.text.goal} played={week.played} />
+                <GoalBars goals={props.goals} goal={week.asked} played={week.played} />
                 <WordedGoals goals={props.wordedGoals} canChange={!looksOnly} />
               </Section>
             )}

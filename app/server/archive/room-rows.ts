@@ -40,6 +40,7 @@ import {
   itemSchema,
   memoryPlanSchema,
   ratingScaleSchema,
+  REASONS,
   storedTimesSchema,
 } from "~/core/week";
 import type { RoomTableName } from "~/db/queries";
@@ -156,6 +157,13 @@ export const ROW_SCHEMAS: Readonly<Record<RoomTableName, v.GenericSchema>> = {
     note: text(500),
   }),
   item_enough: rows(),
+  item_day: v.pipe(
+    rows({ minutes: v.pipe(count, v.maxValue(600)), why: v.nullish(v.picklist(REASONS)) }),
+    v.check(
+      ({ minutes, why }) => Number(minutes) > 0 === !why,
+      "its minutes and its reason don't agree",
+    ),
+  ),
   session_shape: rows({ name: text(80), shape: shapeSchema }),
   memory_plan: rows({ plan: memoryPlanSchema, stands: count }),
   question: rows({ text: text(500), answer: text(5000) }),

@@ -1,10 +1,10 @@
 import { addDays, dayOf, daysBetween, type Day } from "~/core/units";
 import {
   daysOf,
+  doneOn,
   dueDay,
-  minutesAsked,
-  minutesInAWeek,
   takeState,
+  type ItemDays,
   type GroupItemTold,
   type MemberItem,
   type MemberLine,
@@ -15,13 +15,12 @@ import {
   keptLadders,
   piecesForGroup,
   studioById,
-  weeksOfAll,
   type GroupItemRow,
   type Landed,
 } from "~/db/queries";
 import { handedTake } from "../plan/takes-asked";
-import { openItems, weekOn } from "../plan/week-on";
-import { byPersonOf, minutesOfDays, minutesOfItem, whatHappened } from "../plan/week-plan";
+import { minutesOfDays, minutesOfItem } from "../plan/week-plan";
+import { weeksOfEach } from "../plan/weeks-of-each";
 import { todayIn, type Services } from "../services";
 import { groupItemsOf } from "./groups";
 import { whoIsHurt } from "../plan/who-is-hurt";
@@ -38,12 +37,14 @@ interface Standing {
   readonly landed: Landed | undefined;
   readonly handed: HandedIn | undefined;
   readonly minutes: number;
+  /** On how many days it was done. */
+  readonly done: number;
   readonly today: Day;
   readonly timeZone: string;
 }
 
 function standing(it: Standing): MemberItem {
-  const { row, landed, handed, minutes, today, timeZone } = it;
+  const { row, landed, handed, minutes, done, today, timeZone } = it;
   const due = landed?.item ? dueDay(landed.item, row.until_day) : row.until_day;
   const take = takeState(handed && handedTake(handed, timeZone), due, today);
   const told = {
@@ -57,7 +58,7 @@ function standing(it: Standing): MemberItem {
   };
   if (!landed?.item) return { ...told, state: "left-out" };
   if (row.asked.bring !== "recording") {
-    return { ...told, state: minutes > 0 ? "practised" : "not-practised" };
+    return { ...told, state: done > 0 ? "practised" : "not-practised" };
   }
   return { ...told, state: take.state };
 }
@@ -70,16 +71,11 @@ function firstDay(items: readonly GroupItemRow[], today: Day, timeZone: string):
   return addDays(today, 1 - back);
 }
 
-/** What a week asks beyond the minutes that there are. */
-function overfull(
-  week: ReturnType<typeof weekOn<Awaited<ReturnType<typeof weeksOfAll>>[number]>>,
-  times: Parameters<typeof minutesInAWeek>[0],
-): MemberLine["tooMuch"] {
-  if (!week || times.windows.length === 0) return undefined;
-  const asked = minutesAsked(openItems(week));
-  const there = minutesInAWeek(times).minutes;
-  return asked > there ? { asked, there } : undefined;
-}
+/** What a week asks beyond what its days have room for. */
+const overfull = ({ notes }: Pick<ItemDays, "notes">): MemberLine["tooMuch"] => {
+  const note = notes.find(({ kind }) => kind === "too-much");
+  return note?.kind === "too-much" ? { asked: note.asked, there: note.laid } : undefined;
+};
 
 /** A group at a glance: who practised, what was handed in, and how what was set came to each. */
 export async function groupBoard(services: Services, studioId: string, groupId: string) {
@@ -99,40 +95,39 @@ export async function groupBoard(services: Services, studioId: string, groupId: 
   const given = landed.flatMap(({ item }) => (item ? [item.id] : []));
   const setOn = items.map(({ set_at }) => dayOf(set_at.getTime(), studio.time_zone));
   const since = [from, ...setOn].toSorted()[0]!;
-  const [happened, hurt, handed, weeks, pieces, kept] = await Promise.all([
-    whatHappened(db, studioId, null, since, today),
+  const [weeks, hurt, handed, pieces, kept] = await Promise.all([
+    weeksOfEach(db, studioId, members, { since, today }),
     whoIsHurt(db, studioId, today),
     handInsForItems(db, studioId, given),
-    weeksOfAll(db, studioId, today),
     piecesForGroup(db, studioId, groupId),
     keptLadders(db, studioId),
   ]);
-  const happenedFor = byPersonOf(happened);
   const landedFor = new Map(
     landed.map((each) => [`${each.group_item_id} ${each.person_id}`, each]),
   );
   const handedFor = new Map(handed.map((each) => [each.item_id, each]));
-  const weekFor = new Map(weeks.map((week) => [week.person_id, week]));
   const lines = members.map((member): MemberLine => {
-    const practised = happenedFor(member.id);
+    const { happened: practised, stretches: laid } = weeks.get(member.id)!;
     const byDay = minutesOfDays(practised);
     const days = daysOf(from, addDays(today, 1)).map((day) => ({
       day,
       minutes: byDay.get(day) ?? 0,
     }));
-    const week = weekFor.get(member.id);
+    const now = laid.at(-1);
     return {
       ...{ id: member.id, name: member.name, instrument: member.instrument, days },
       minutes: days.reduce((sum, { minutes }) => sum + minutes, 0),
       hurt: hurt.has(member.id),
-      tooMuch: overfull(week && weekOn([week], today), member.times),
+      tooMuch: now && overfull(now),
       items: items.map((row) => {
         const theirs = landedFor.get(`${row.id} ${member.id}`);
         const since = dayOf(row.set_at.getTime(), studio.time_zone);
-        const done = theirs?.item ? [...minutesOfItem(theirs.item, practised)] : [];
-        const minutes = done.reduce((sum, [day, each]) => (day >= since ? sum + each : sum), 0);
+        const spent = theirs?.item ? [...minutesOfItem(theirs.item, practised)] : [];
+        const minutes = spent.reduce((sum, [day, each]) => (day >= since ? sum + each : sum), 0);
         const hand = theirs?.item ? handedFor.get(theirs.item.id) : undefined;
-        const about = { row, landed: theirs, handed: hand, minutes };
+        const days = laid.flatMap((each) => each.days).filter(({ day }) => day >= since);
+        const done = theirs?.item ? doneOn(days, theirs.item.id).length : 0;
+        const about = { row, landed: theirs, handed: hand, minutes, done };
         return standing({ ...about, today, timeZone: studio.time_zone });
       }),
     };

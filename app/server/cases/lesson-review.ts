@@ -1,14 +1,14 @@
 import { natureOf } from "~/core/ladder";
 import {
-  NOTHING_BEFORE,
-  previewOf,
+  askedOf,
+  doneOn,
   smaller,
   turned,
   type AssignmentItem,
   type ReviewedItem,
   type StandsAt,
   type TempoTold,
-  type WeekTimes,
+  type WentDay,
 } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Assignment, Passage } from "~/db/queries";
@@ -38,7 +38,8 @@ interface Inputs {
   readonly next: Day;
   /** Last week came to so little that the next is smaller on purpose. */
   readonly weak: boolean;
-  readonly times: WeekTimes;
+  /** Its days, as they asked and as they went. */
+  readonly days: readonly WentDay[];
 }
 
 /** First start and best tempo of a passage over some days: the fastest passed, else worked at. */
@@ -73,6 +74,8 @@ function reviewed(
   const safe = passage !== undefined && stateOf(passage, inputs.today) === "safe";
   return {
     ...item,
+    asked: askedOf(inputs.days, item.id).filter((minutes) => minutes > 0).length,
+    doneOn: doneOn(inputs.days, item.id).length,
     days: byDay.length,
     done: byDay.reduce((total, [, minutes]) => total + minutes, 0),
     tempo: tempoOf(rows),
@@ -139,16 +142,14 @@ function loweredFrom(
   return reached === null ? at("starts", ladder!.start) : at("passed", reached);
 }
 
-/** The most minutes that a day of a week has for each item: a full one squeezes them. */
-function laidMinutes({ week, times }: Inputs): ReadonlyMap<string, number> {
-  const { from_day: from, until_day: until, text } = week;
-  const { days } = previewOf({ from, until, text, times, before: NOTHING_BEFORE });
-  const laid = new Map<string, number>();
-  for (const { itemId, minutes } of days.flatMap(({ asked }) => asked)) {
-    laid.set(itemId, Math.max(minutes, laid.get(itemId) ?? 0));
-  }
-  return laid;
-}
+/** The most minutes that a day of a week has asked of each item: a full one squeezes them. */
+const laidMinutes = ({ week, days }: Inputs): ReadonlyMap<string, number> =>
+  new Map(
+    week.text.items.flatMap(({ id }) => {
+      const most = Math.max(0, ...askedOf(days, id));
+      return most > 0 ? [[id, most] as const] : [];
+    }),
+  );
 
 const nextItem = (
   item: AssignmentItem,

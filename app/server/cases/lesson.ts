@@ -1,4 +1,4 @@
-import { shareOver, wasWeak, type AssignmentText, type WeekDone } from "~/core/week";
+import { askedBy, shareOver, wasWeak, type AssignmentText, type WeekDone } from "~/core/week";
 import { addDays, daysBetween, type Day } from "~/core/units";
 import {
   assignmentsOf,
@@ -14,7 +14,14 @@ import {
   type Assignment,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
-import { minutesOfDays, readFrom, whatHappened, type Happened } from "../plan/week-plan";
+import {
+  keepDays,
+  minutesOfDays,
+  planWeek,
+  readFrom,
+  whatHappened,
+  type Happened,
+} from "../plan/week-plan";
 import { takesAsked } from "../plan/takes-asked";
 import { triedSince } from "../plan/changed-today";
 import { adviceOf, passageNamed } from "./advice";
@@ -22,15 +29,16 @@ import { questionsNow } from "./questions";
 import { passageLine } from "./passage-line";
 import {
   aheadOf,
-  goalBy,
   lookedBackOn,
   nextLesson,
   stampOf,
+  stretchesOf,
   USUAL_DAYS,
   WEEKS_AROUND,
 } from "../plan/week-on";
 import { reviewItems, within } from "./lesson-review";
-import { beforeNext } from "./week-goal";
+import { beforeNext } from "./before-next";
+import { rawOf } from "../plan/raw";
 
 /** A lesson that is prepared so many days before it is due is the one that is coming. */
 const EARLY_DAYS = 2;
@@ -60,11 +68,9 @@ function suggestion(last: LastWeek | undefined): AssignmentText {
   const items = last?.review.items.flatMap(({ suggested, next }) =>
     suggested === "carried" && next ? next : [],
   );
-  // The goal follows from what is laid out.
   return {
     items: items ?? [],
     word: "",
-    goal: { minutes: 0, days: 0 },
     shape: last?.week.text.shape ?? null,
   };
 }
@@ -113,14 +119,25 @@ export async function lessonPage(services: Services, studioId: string, personId:
   const until = set?.until_day ?? nextLesson(from, person.times.lesson?.weekday);
   const came = last && happened && weekDone({ week: last, happened }, today);
   const over = last ? shareOver(last.from_day, last.until_day, today) : 1;
-  const weak = came !== undefined && wasWeak(goalBy(last!, person.times, today), came, over);
+  const raw = rawOf(passages, today);
+  const { times } = person;
+  const plans =
+    last && happened
+      ? stretchesOf(last, today).map((week) => planWeek({ week, times, happened, raw, today }))
+      : [];
+  for (const plan of plans) await keepDays(db, { studioId, personId }, plan, happened!, today);
+  // Where the lesson is late, all days before today have asked.
+  const days = plans
+    .flatMap((plan) => plan.days)
+    .filter(({ day }) => day < (last && today > last.until_day ? today : last!.until_day));
+  const soFar = askedBy(days.filter(({ day }) => day < today));
+  const weak = came !== undefined && wasWeak(soFar, came, over);
   const past = last &&
     happened && {
       week: last,
       happened,
       review: reviewItems({
-        ...{ week: last, happened, passages, flaws, evenness, today, next: from, weak },
-        times: person.times,
+        ...{ week: last, happened, passages, flaws, evenness, today, next: from, weak, days },
       }),
     };
   const text = set ? asSet(set, past) : suggestion(past);
@@ -147,7 +164,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
       id: past.week.id,
       from: past.week.from_day,
       until: past.week.until_day,
-      goal: goalBy(past.week, person.times, today),
+      goal: askedBy(days),
       done: came!,
       /** It was opened before its last day: what was asked is asked of days to come as well. */
       goesOn: over < 1,

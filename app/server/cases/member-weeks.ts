@@ -11,7 +11,6 @@ import {
   type Assignment,
 } from "~/db/queries";
 import { nextLesson, weekOn, WEEKS_AROUND } from "../plan/week-on";
-import { withItsGoal } from "./week-goal";
 import type { Giving } from "./giving";
 
 /** The weeks of somebody into which something may still come from outside of a lesson. */
@@ -54,7 +53,7 @@ export const weeksIn = ({ on, ahead, draft }: MemberWeeks): Assignment[] =>
 export const isFull = (weeks: MemberWeeks): boolean =>
   weeksIn(weeks).some(({ text }) => text.items.length >= MOST_ITEMS);
 
-/** Writes what a week asks now, and until when, with the goal that follows from it. */
+/** Writes what a week asks now, and until when. */
 export async function rewrite(
   { tx, studioId, now }: Giving,
   week: Assignment,
@@ -62,8 +61,7 @@ export async function rewrite(
   until = week.until_day,
 ): Promise<void> {
   const { id, version, person_id, from_day: from } = week;
-  const whole = { from, until, text: { ...week.text, items: [...items] } };
-  const text = await withItsGoal(tx, studioId, person_id, whole);
+  const text = { ...week.text, items: [...items] };
   if (week.set_at === null) {
     const at = new Date(now());
     return void (await saveDraft(tx, studioId, { id, version, from, until, text, at }));
@@ -122,8 +120,7 @@ async function beginWeek(
   { personId, until }: Pick<MemberWeeks, "personId" | "until">,
   item: AssignmentItem,
 ): Promise<void> {
-  const empty = { items: [item], word: "", goal: { minutes: 0, days: 0 }, shape: null };
-  const text = await withItsGoal(tx, studioId, personId, { from, until, text: empty });
+  const text = { items: [item], word: "", shape: null };
   const at = new Date(now());
   await insertWeek(tx, studioId, { id: newId(), personId, from, until, text, at, setAt: at });
   await dropOutlook(tx, studioId, personId);
@@ -143,16 +140,19 @@ export const weeksWith = (weeks: MemberWeeks, given: AssignmentItem): Stands[] =
     return item ? { week, item, same: asGiven(item, given) } : [];
   });
 
-/** Changes an item in a week, or takes it out. */
+/** Changes an item in a week, or takes it out: days that are over have asked for it, and go on saying so. */
 export function changeInWeek(
   giving: Giving,
   { week, item }: Stands,
   to: AssignmentItem | undefined,
 ): Promise<void> {
   const { since, origin } = item;
+  const { today } = giving;
+  const hasAsked = week.set_at !== null && (since ?? week.from_day) < today;
   const items = week.text.items.flatMap((each) => {
     if (each !== item) return each;
-    return to ? { ...to, since, origin } : [];
+    if (to) return { ...to, since, origin };
+    return hasAsked ? { ...item, until: item.until ?? today } : [];
   });
   return rewrite(giving, week, items);
 }

@@ -6,7 +6,6 @@ import {
   gradeRuleOf,
   groupsOf,
   handedInOfAll,
-  itemsOfAll,
   practiceOfAll,
   setGradeRule,
   studentsOf,
@@ -14,6 +13,7 @@ import {
 } from "~/db/queries";
 import { data } from "react-router";
 import type { ReportQuery } from "~/forms/report";
+import { askedBetween } from "../plan/asked-between";
 import { byPerson } from "../plan/week-plan";
 import { todayIn, type Services } from "../services";
 
@@ -66,11 +66,14 @@ export async function reportPage(services: Services, studioId: string, query: Re
   const rule = kept ?? USUAL_RULE;
   const timeZone = studio.time_zone;
   const practice = await ofSome(of, (some) => practiceOfAll(db, studioId, { of: some, from, to }));
-  const items = await ofSome(of, (some) => itemsOfAll(db, studioId, { of: some, from, to }));
+  const items = new Map<string, ReportLine["items"]>();
+  for (const student of chosen) {
+    items.set(student.id, await askedBetween(db, studioId, student, { from, to }, today));
+  }
   const takes = await ofSome(of, (some) =>
     handedInOfAll(db, studioId, { of: some, from, to, timeZone }),
   );
-  const [practiceFor, itemsFor, takesFor] = [byPerson(practice), byPerson(items), byPerson(takes)];
+  const [practiceFor, takesFor] = [byPerson(practice), byPerson(takes)];
   const length = daysBetween(from, to) + 1;
   return {
     room: studio.name,
@@ -82,11 +85,10 @@ export async function reportPage(services: Services, studioId: string, query: Re
     weeks: length / 7,
     lines: chosen.map(({ id, name, instrument }): ReportLine => {
       const [did] = practiceFor(id);
-      const [asked] = itemsFor(id);
       const [handed] = takesFor(id);
       const minutes = Math.round(did?.minutes ?? 0);
       const days = did?.days ?? 0;
-      const done = { asked: asked?.asked ?? 0, done: asked?.done ?? 0 };
+      const done = items.get(id)!;
       const came = { asked: handed?.asked ?? 0, handedIn: handed?.handed_in ?? 0 };
       return {
         ...{ id, name, instrument, days, minutes, byHand: did?.by_hand ?? 0 },

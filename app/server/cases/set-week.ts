@@ -1,13 +1,6 @@
 import * as v from "valibot";
 import type { Ladder } from "~/core/ladder";
-import {
-  assignmentSchema,
-  NOTHING_BEFORE,
-  previewOf,
-  type AssignmentItem,
-  type AssignmentText,
-  type WeekTimes,
-} from "~/core/week";
+import { assignmentSchema, type AssignmentItem, type AssignmentText } from "~/core/week";
 import { err, ok, sentences, type Result } from "~/core/result";
 import { daysBetween, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
@@ -34,7 +27,6 @@ import { lessonFields } from "~/forms/lesson";
 import { aheadOf, lookedBackOn, stampOf, WEEKS_AROUND } from "../plan/week-on";
 import { todayIn, type Services } from "../services";
 import { ladderForPassage } from "./ladder-from-library";
-import { withItsGoal } from "./week-goal";
 
 const LONGEST_WEEK = 28;
 const MOST_OF_A_STAMP = 60;
@@ -114,9 +106,8 @@ async function keepDraft(
   tx: Queries,
   studioId: string,
   personId: string,
-  { version, after, from, until, text: sent }: Sent,
+  { version, after, from, until, text }: Sent,
 ): Promise<Result<{ id: string; version: number }, NotWritten>> {
-  const text = await withItsGoal(tx, studioId, personId, { from, until, text: sent });
   const draft = await draftOf(tx, studioId, personId);
   const [newest] = await assignmentsOf(tx, studioId, personId, 1);
   const stamp = newest ? stampOf(newest) : null;
@@ -147,19 +138,23 @@ export const keepWeek = (services: Services, studioId: string, personId: string,
     return errors ? err<NotWritten>({ errors }) : keepDraft(services, tx, studioId, personId, sent);
   });
 
-/** Writes what was said of last week's items; a finished passage is safe from now on. */
+/**
+ * Writes what was said of last week's items. A finished passage is safe from now on, and is asked
+ * no more from today, where the next week is prepared and has not begun.
+ */
 async function decide(
   tx: Queries,
   studioId: string,
   last: Assignment | undefined,
-  decisions: Sent["decisions"],
+  { decisions, today }: { readonly decisions: Sent["decisions"]; readonly today: Day },
   passages: readonly Passage[],
 ): Promise<void> {
   if (!last) return;
-  const items = last.text.items.map((item) => ({
-    ...item,
-    decision: decisions[item.id] ?? item.decision,
-  }));
+  const items = last.text.items.map((item) => {
+    const decision = decisions[item.id] ?? item.decision;
+    const ends = decision === "finished" && item.decision !== "finished" && item.until === null;
+    return { ...item, decision, until: ends && last.from_day < today ? today : item.until };
+  });
   const text = { ...last.text, items };
   await writeWeek(tx, studioId, { id: last.id, until: last.until_day, text });
   for (const { passageId, decision } of items) {
@@ -173,22 +168,17 @@ async function decide(
 
 /**
  * The weeks before a lesson last until it: one that was to last longer, and one that lasted until
- * this week's first day, `was`, before it moved. What is asked of them is what their days ask.
+ * this week's first day, `was`, before it moved.
  */
 async function endBefore(
   tx: Queries,
   studioId: string,
   weeks: readonly Assignment[],
-  {
-    day,
-    was,
-    times,
-  }: { readonly day: Day; readonly was: Day | undefined; readonly times: WeekTimes },
+  { day, was }: { readonly day: Day; readonly was: Day | undefined },
 ): Promise<void> {
-  for (const { id, from_day: from, until_day, text } of weeks) {
+  for (const { id, from_day: from, until_day } of weeks) {
     if (from >= day || (until_day <= day && until_day !== was)) continue;
-    const asked = { from, until: day, text, times, before: NOTHING_BEFORE };
-    await lastsUntil(tx, studioId, id, { until: day, goal: previewOf(asked).text.goal });
+    await lastsUntil(tx, studioId, id, day);
   }
 }
 
@@ -231,7 +221,7 @@ const newlyGiven = (items: readonly AssignmentItem[], set: Assignment | undefine
 export const setWeek = (services: Services, studioId: string, personId: string, sent: Sent) =>
   services.db.transaction(async (tx): Promise<Result<{ id: string }, NotWritten>> => {
     const today = todayIn(services, await studioById(tx, studioId));
-    const { times } = await studentById(tx, studioId, personId);
+    await studentById(tx, studioId, personId);
     // How often something is asked is what its chances go by.
     await dropOutlook(tx, studioId, personId);
     const passages = await passagesOfPerson(tx, studioId, personId);
@@ -255,12 +245,12 @@ export const setWeek = (services: Services, studioId: string, personId: string, 
         at: new Date(services.now()),
       });
     }
-    await decide(tx, studioId, last, sent.decisions, passages);
+    await decide(tx, studioId, last, { decisions: sent.decisions, today }, passages);
     const { id } = kept.value;
     const at = new Date(services.now());
     if (set) await replaceWeek(tx, studioId, { id: set.id, draftId: id, at });
     else await markSet(tx, studioId, id, at);
     const before = weeks.filter((week) => week !== set);
-    await endBefore(tx, studioId, before, { day: sent.from, was: set?.from_day, times });
+    await endBefore(tx, studioId, before, { day: sent.from, was: set?.from_day });
     return ok({ id: set?.id ?? id });
   });

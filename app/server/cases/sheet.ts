@@ -1,7 +1,6 @@
-import { daysWithMinutes } from "~/core/week";
 import { staircase, type Ladder } from "~/core/ladder";
 import { barsOf } from "~/core/score";
-import type { SheetItem } from "~/core/week";
+import { askedBy, askedOf, doneOn, type SheetItem } from "~/core/week";
 import { addDays, type Day } from "~/core/units";
 import {
   assignmentById,
@@ -12,16 +11,9 @@ import {
 } from "~/db/queries";
 import { DatabaseError } from "~/db/client";
 import { todayIn, type Services } from "../services";
-import {
-  happenedBefore,
-  keyFor,
-  minutesOfItem,
-  planWeek,
-  readFrom,
-  whatHappened,
-} from "../plan/week-plan";
+import { keepDays, keyFor, planWeek, readFrom, whatHappened } from "../plan/week-plan";
 import { partOf, wayInto } from "./way-into";
-import { stateOf } from "./passage-line";
+import { rawOf } from "../plan/raw";
 
 const MOST_STEPS = 60;
 
@@ -36,7 +28,7 @@ function stepsOf(passage: Passage, ladder: Ladder, day: Day): number[] {
   return moved.slice(0, MOST_STEPS);
 }
 
-/** A week as it was set, for the stand or the notebook: drawn by the page and by the PDF. */
+/** A week for the stand or the notebook, as it stands today: drawn by the page and by the PDF. */
 export async function sheetPage(
   services: Services,
   studioId: string,
@@ -56,26 +48,15 @@ export async function sheetPage(
   const today = todayIn(services, studio);
   const { from_day: from, until_day: until } = week;
   const happened = await whatHappened(db, studioId, personId, readFrom(week), addDays(until, -1));
-  const raw = new Set(
-    passages.filter((each) => stateOf(each, today) === "raw").map(({ id }) => id),
-  );
-  const { times } = person;
-  const asWasSet = {
-    ...week.text,
-    items: week.text.items.map((i) => ({ ...i, decision: "open" as const })),
-  };
   const plan = planWeek({
-    week: { ...week, text: asWasSet },
-    times,
-    // As it was laid out on its first day, whatever came of it since.
-    happened: happenedBefore(happened, from),
-    raw,
-    today: from,
+    ...{ week, happened, today },
+    times: person.times,
+    raw: rawOf(passages, today),
   });
+  await keepDays(db, { studioId, personId }, plan, happened, today);
   const items = week.text.items.map((item): SheetItem => {
     const passage = passages.find(({ id }) => id === item.passageId);
     const ladder = passage?.ladder ?? null;
-    const done = [...minutesOfItem(item, happened).keys()];
     return {
       ...item,
       bars: passage ? { from: passage.fromBar, to: passage.toBar } : null,
@@ -84,23 +65,19 @@ export async function sheetPage(
       gate: ladder?.gate ?? null,
       tempi: passage && ladder ? stepsOf(passage, ladder, today) : [],
       target: ladder?.target ?? null,
-      asked: plan.days.map(
-        (day) => day.items.find(({ itemId }) => itemId === item.id)?.minutes ?? 0,
-      ),
-      doneOn: done.filter((day) => day >= from && day < until).toSorted(),
+      asked: askedOf(plan.days, item.id),
+      doneOn: doneOn(plan.days, item.id),
     };
   });
   return {
     room: studio.name,
     person: { id: person.id, name: person.name, instrument: person.instrument },
     week: { id: week.id, from, until },
-    days: daysWithMinutes(from, until, times).map(({ day, minutes }, index) => ({
-      day,
-      minutes,
-      asked: plan.days[index]?.load ?? 0,
-    })),
+    /** The day on which it stood so, where some of it is over. */
+    asOf: today > from && today < until ? today : undefined,
+    days: plan.days.map(({ day, minutes, load }) => ({ day, minutes, asked: load })),
     word: week.text.word,
-    goal: week.text.goal,
+    goal: askedBy(plan.days),
     items,
   };
 }

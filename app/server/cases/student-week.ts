@@ -1,7 +1,9 @@
 import {
+  askedBy,
+  doneOn,
   nestedGoals,
-  weekly,
   windowsOn,
+  type ItemDays,
   type StudentWeek,
   type WeekDay,
   type WeekItem,
@@ -22,6 +24,7 @@ import { memoryLine } from "./memory";
 import { goalsOfToday } from "./worded-goals";
 import { todayIn, type Services } from "../services";
 import {
+  keepDays,
   keyFor,
   minutesOfDays,
   minutesOfItem,
@@ -30,15 +33,14 @@ import {
   whatHappened,
   type Happened,
 } from "../plan/week-plan";
-import { stateOf } from "./passage-line";
+import { rawOf } from "../plan/raw";
 import { takesAsked } from "../plan/takes-asked";
 import { weekOn } from "../plan/week-on";
 
 const WEEKS_LISTED = 60;
 
 interface WeekInputs {
-  readonly week: Pick<Assignment, "from_day" | "until_day" | "text"> & {
-    readonly id?: string;
+  readonly week: Pick<Assignment, "id" | "from_day" | "until_day" | "text"> & {
     readonly since?: Day;
   };
   readonly times: WeekTimes;
@@ -48,12 +50,11 @@ interface WeekInputs {
 }
 
 /** A week with what each day asked and what came of it, and as it is laid out from today on. */
-export function studentWeek({ week, times, passages, happened, today }: WeekInputs): StudentWeek {
+function studentWeek(
+  { week, times, passages, happened, today }: WeekInputs,
+  plan: ItemDays,
+): StudentWeek {
   const { from_day: from, until_day: until, since = from, text } = week;
-  const raw = new Set(
-    passages.filter((each) => stateOf(each, today) === "raw").map(({ id }) => id),
-  );
-  const plan = planWeek({ week, times, happened, raw, today });
   const byDay = minutesOfDays(happened);
   const days = plan.days.map(({ day, minutes, items: asked }): WeekDay => ({
     day,
@@ -62,16 +63,14 @@ export function studentWeek({ week, times, passages, happened, today }: WeekInpu
     asked,
     played: byDay.get(day) ?? 0,
   }));
-  const doneOn = (itemId: string, day: Day) => {
-    const there = plan.days.find((each) => each.day === day);
-    const asked = there?.items.find((each) => each.itemId === itemId);
-    return asked?.done ?? there?.extra.includes(itemId) ?? false;
-  };
   const items = text.items.map((item): WeekItem => {
     const passage = passages.find(({ id }) => id === item.passageId);
-    const practised = [...minutesOfItem(item, happened)]
-      .filter(([day]) => day >= from && day < until)
-      .map(([day, minutes]) => ({ day, minutes, done: doneOn(item.id, day) }));
+    const spent = minutesOfItem(item, happened);
+    const done = new Set(doneOn(plan.days, item.id));
+    const practised = [...new Set([...spent.keys(), ...done])]
+      .filter((day) => day >= from && day < until)
+      .toSorted()
+      .map((day) => ({ day, minutes: spent.get(day) ?? 0, done: done.has(day) }));
     return {
       ...item,
       bars: passage ? { from: passage.fromBar, to: passage.toBar } : null,
@@ -81,10 +80,11 @@ export function studentWeek({ week, times, passages, happened, today }: WeekInpu
     };
   });
   return {
-    id: week.id ?? null,
+    id: week.id,
     from,
     until,
     text,
+    asked: askedBy(plan.days),
     items,
     days,
     // Of a week that is over there is nothing to lay out any more.
@@ -122,6 +122,10 @@ export async function weekPage(
     week &&
     (await whatHappened(db, studioId, personId, readFrom(week), addDays(week.until_day, -1)));
   const { times } = person;
+  const inputs = week && happened && { week, times, passages, happened, today };
+  const plan = inputs && planWeek({ ...inputs, raw: rawOf(passages, today) });
+  if (plan) await keepDays(db, { studioId, personId }, plan, happened, today);
+  const laid = plan && studentWeek(inputs, plan);
   return {
     today,
     person: { id: person.id, name: person.name, instrument: person.instrument },
@@ -129,7 +133,7 @@ export async function weekPage(
     timesSaid: times.windows.length > 0,
     lesson: times.lesson,
     concert: studio.concert_on ? { name: studio.concert_name, day: studio.concert_on } : undefined,
-    week: week && happened && studentWeek({ week, times, passages, happened, today }),
+    week: laid,
     takes: week
       ? await takesAsked(db, studioId, [{ items: week.text.items, lesson }], {
           today,
@@ -137,9 +141,10 @@ export async function weekPage(
         })
       : {},
     goals:
-      week &&
+      laid &&
       nestedGoals(
-        weekly(week.text, daysBetween(week.from_day, week.until_day)),
+        laid.asked,
+        daysBetween(laid.from, laid.until),
         today,
         studio.concert_on ?? undefined,
       ),

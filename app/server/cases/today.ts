@@ -20,12 +20,13 @@ import { changedToday } from "../plan/changed-today";
 import { hurtSince } from "../plan/pain";
 import { tempiToday } from "../plan/tempi-today";
 import { weekNotes, weekOn } from "../plan/week-on";
-import { minutesOfDays, planWeek, whatHappened, type Happened } from "../plan/week-plan";
+import { keepDays, minutesOfDays, planWeek, whatHappened, type Happened } from "../plan/week-plan";
 import { adviceOf } from "./advice";
 import { heartDue } from "./by-heart";
 import { questionsNow } from "./questions";
 import { answersFor } from "./hand-ins";
-import { passageLine, stateOf } from "./passage-line";
+import { passageLine } from "./passage-line";
+import { rawOf } from "../plan/raw";
 
 /** So far back reviews are read from the record. */
 const REVIEW_DAYS = 120;
@@ -75,10 +76,8 @@ export async function todayPage(services: Services, studioId: string, personId: 
   const { passages } = changed;
   const week = weekOn(weeks, today);
   const { times } = person;
-  const raw = new Set(
-    passages.filter((each) => stateOf(each, today) === "raw").map(({ id }) => id),
-  );
-  const plan = week && planWeek({ week, times, happened, raw, today });
+  const plan = week && planWeek({ week, times, happened, raw: rawOf(passages, today), today });
+  if (plan) await keepDays(db, { studioId, personId }, plan, happened, today);
   const day = plan?.days.find((each) => each.day === today);
   const asked = week && askedToday(week, day, happened, today);
   const ready = passages.filter(({ ladder }) => ladder !== null);

@@ -1,36 +1,25 @@
 import { needsALook, TREND_DAYS, type Look, type PassageTrend } from "~/core/judge";
-import { LOOK_BACK_DAYS, mayRestLong, daysOf, memoryStanding } from "~/core/week";
+import { askedBy, daysOf, memoryStanding, type ItemDays } from "~/core/week";
 import { addDays, dayOf, weekdayOf, type Day } from "~/core/units";
 import {
   lastDaysOfEach,
   lastPlayed,
   memoryOfAll,
   painSince,
-  passagesNamed,
   questionsWaiting,
   saidSince,
   groupsOf,
   studentsOf,
   studioById,
-  weeksOfAll,
   type Assignment,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
 import { keptOutlooks } from "./kept-outlook";
-import { stateOf } from "./passage-line";
-import { weekOn } from "../plan/week-on";
-import {
-  byPerson,
-  byPersonOf,
-  minutesOfDays,
-  planWeek,
-  whatHappened,
-  type Happened,
-} from "../plan/week-plan";
+import { byPerson, minutesOfDays, type Happened } from "../plan/week-plan";
+import { weeksOfEach } from "../plan/weeks-of-each";
 
 /** Without a week of its own, a line shows the last seven days. */
 const DAYS_SHOWN = 7;
-const LONGEST_LINE = 14;
 /** What lies longer ago needs no look any more. */
 const SEEN_DAYS = 28;
 
@@ -45,7 +34,7 @@ export interface WeekLine {
   readonly name: string;
   readonly instrument: string;
   readonly days: readonly LineDay[];
-  /** Minutes that the week asks in all, as it was set. */
+  /** Minutes that its days ask in all, when a week is set. */
   readonly goal: number | undefined;
   /** The day of the next lesson, when a week is set. */
   readonly until: Day | undefined;
@@ -68,29 +57,13 @@ const trend = ({ title, from_bar, to_bar, target, days }: LastDays): PassageTren
 
 type Student = Awaited<ReturnType<typeof studentsOf>>[number];
 
-/** On the day of the lesson the line shows the week that ends; later, that it goes on. */
-const running = (week: Assignment | undefined, today: Day) =>
-  week && today > week.until_day ? weekOn([week], today) : week;
-
-interface LineInputs {
-  readonly week: Assignment | undefined;
-  readonly student: Student;
-  readonly today: Day;
-  readonly happened: Happened;
-  readonly raw: ReadonlySet<string>;
-}
-
 /** What each day asked that morning, what was practised, and what the days ahead ask. */
-function lineDays({ week, student, today, happened, raw }: LineInputs): LineDay[] {
-  const on = running(week, today);
-  const from = on ? on.from_day : addDays(today, 1 - DAYS_SHOWN);
-  const until = on ? on.until_day : addDays(today, 1);
-  const plan = on && planWeek({ week: on, times: student.times, happened, raw, today });
-  const asked = new Map(plan?.days.map(({ day, load }) => [day, load]));
+function lineDays(plan: ItemDays | undefined, happened: Happened, today: Day): LineDay[] {
   const played = minutesOfDays(happened);
-  return daysOf(from, until)
-    .slice(0, LONGEST_LINE)
-    .map((day) => ({ day, asked: asked.get(day) ?? 0, played: played.get(day) ?? 0 }));
+  const days =
+    plan?.days.map(({ day, load }) => ({ day, asked: load })) ??
+    daysOf(addDays(today, 1 - DAYS_SHOWN), addDays(today, 1)).map((day) => ({ day, asked: 0 }));
+  return days.map((each) => ({ ...each, played: played.get(each.day) ?? 0 }));
 }
 
 /** The time of a lesson that is still to come today; empty when only its day is known. */
@@ -118,30 +91,19 @@ export async function weekOf(services: Services, studioId: string) {
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
   const since = addDays(today, -SEEN_DAYS);
-  const weeks = await weeksOfAll(db, studioId, today);
-  const begins = weeks.map((week) => running(week, today)?.from_day ?? today);
-  const from = addDays([today, ...begins].toSorted()[0]!, -LOOK_BACK_DAYS);
-  const [everyone, groups, latest, happened, reached, pain, said, memory, questions] =
-    await Promise.all([
-      studentsOf(db, studioId),
-      groupsOf(db, studioId),
-      lastPlayed(db, studioId),
-      whatHappened(db, studioId, null, from, today),
-      lastDaysOfEach(db, studioId, since, TREND_DAYS),
-      painSince(db, studioId, since),
-      saidSince(db, studioId, since),
-      memoryOfAll(db, studioId),
-      questionsWaiting(db, studioId),
-    ]);
-  const named = weeks.flatMap(({ text }) =>
-    text.items.flatMap(({ passageId, often }) =>
-      mayRestLong(often) && passageId ? passageId : [],
-    ),
-  );
-  const asked = await passagesNamed(db, studioId, named);
-  const raw = new Set(asked.filter((each) => stateOf(each, today) === "raw").map(({ id }) => id));
-  const [weekFor, latestFor, reachedFor, painFor, saidFor, memoryFor, questionsFor] = [
-    byPerson(weeks),
+  const everyone = await studentsOf(db, studioId);
+  const shownFrom = addDays(today, 1 - DAYS_SHOWN);
+  const [weeks, groups, latest, reached, pain, said, memory, questions] = await Promise.all([
+    weeksOfEach(db, studioId, everyone, { since: shownFrom, today }),
+    groupsOf(db, studioId),
+    lastPlayed(db, studioId),
+    lastDaysOfEach(db, studioId, since, TREND_DAYS),
+    painSince(db, studioId, since),
+    saidSince(db, studioId, since),
+    memoryOfAll(db, studioId),
+    questionsWaiting(db, studioId),
+  ]);
+  const [latestFor, reachedFor, painFor, saidFor, memoryFor, questionsFor] = [
     byPerson(latest),
     byPerson(reached),
     byPerson(pain),
@@ -149,7 +111,6 @@ export async function weekOf(services: Services, studioId: string) {
     byPerson(memory),
     byPerson(questions),
   ];
-  const happenedFor = byPersonOf(happened);
   // Whoever is taught with a group only stands on its board, unless something hurts.
   const grouped = new Set(groups.flatMap(({ members }) => members));
   const students = everyone.filter(
@@ -162,17 +123,18 @@ export async function weekOf(services: Services, studioId: string) {
   );
   const lines = students.map((student): WeekLine => {
     const { id } = student;
-    const [week] = weekFor(id);
+    const { week, happened: practised, stretches } = weeks.get(id)!;
+    const on = stretches.at(-1);
+    const line = lineDays(on, practised, today);
     const [last] = latestFor(id);
-    const practised = happenedFor(id);
     const days = [...minutesOfDays(practised).keys()].toSorted();
     const felt = saidFor(id).findLast(({ feeling }) => feeling !== null);
     return {
       id,
       name: student.name,
       instrument: student.instrument,
-      days: lineDays({ week, student, today, happened: practised, raw }),
-      goal: running(week, today)?.text.goal.minutes,
+      days: line,
+      goal: on && askedBy(on.days).minutes,
       until: week?.until_day,
       lessonToday: lessonToday(week, student, { today, timeZone: studio.time_zone }),
       inGroup: grouped.has(id) && !student.times.lesson,
@@ -205,7 +167,7 @@ export async function weekOf(services: Services, studioId: string) {
     groups: groups.map(({ id, name, members }) => ({
       ...{ id, name, members: members.length },
       practised: members.filter((member) =>
-        [...minutesOfDays(happenedFor(member)).keys()].some(
+        [...minutesOfDays(weeks.get(member)!.happened).keys()].some(
           (day) => day > addDays(today, -DAYS_SHOWN),
         ),
       ).length,

@@ -1,25 +1,31 @@
-import {
-  NOTHING_BEFORE,
-  previewOf,
-  STALE_DAYS,
-  weekly,
-  type AssignmentItem,
-  type AssignmentText,
-  type WeekGoal,
-  type WeekTimes,
-} from "~/core/week";
+import { STALE_DAYS, type AssignmentItem } from "~/core/week";
 import type { WeekNote } from "~/core/session";
 import { addDays, daysBetween, weekdayOf, type Day } from "~/core/units";
 import type { Assignment } from "~/db/queries";
 import { keyFor } from "./week-plan";
 
-type WeekDays = Pick<Assignment, "from_day" | "until_day"> & {
-  readonly text?: AssignmentText;
-};
+type WeekDays = Pick<Assignment, "from_day" | "until_day">;
 
-/** A week with the day since which its keys go round, however often it has gone on since. */
-export type Running<W extends WeekDays> = W & { readonly since: Day };
+/** A week as it goes on: since when its keys go round, and the lesson that didn't come. */
+export type Running<W extends WeekDays> = W & { readonly since: Day; readonly lesson?: Day };
 export type RunningWeek = Running<Assignment>;
+
+/**
+ * A week in the stretches in which it is laid out up to a day: until its lesson, and seven days at
+ * a time where no other week was set by then.
+ */
+export function stretchesOf<W extends WeekDays>(week: W, today: Day): Running<W>[] {
+  const { from_day: since, until_day: lesson } = week;
+  const late = Math.min(STALE_DAYS, daysBetween(lesson, today));
+  const weeksOn = late > 0 ? Math.floor(late / USUAL_DAYS) + 1 : 0;
+  const end = addDays(lesson, STALE_DAYS + 1);
+  const goneOn = Array.from({ length: weeksOn }, (_, n) => {
+    const from = addDays(lesson, USUAL_DAYS * n);
+    const until = addDays(from, USUAL_DAYS);
+    return { ...week, since, lesson, from_day: from, until_day: until < end ? until : end };
+  });
+  return [{ ...week, since }, ...goneOn];
+}
 
 /**
  * The week that is on: the newest that was set and has begun. On the day of the lesson it is the
@@ -30,17 +36,8 @@ export function weekOn<W extends WeekDays>(
   today: Day,
 ): Running<W> | undefined {
   const newest = weeks.find(({ from_day }) => from_day <= today);
-  if (!newest) return undefined;
-  const late = daysBetween(newest.until_day, today);
-  const since = newest.from_day;
-  if (late > STALE_DAYS) return undefined;
-  if (late <= 0) return { ...newest, since };
-  const from = addDays(newest.until_day, 7 * Math.floor(late / 7));
-  const on = { ...newest, since, from_day: from, until_day: addDays(from, 7) };
-  if (!newest.text) return on;
-  // What was asked until a later lesson is asked in seven days now.
-  const goal = weekly(newest.text, daysBetween(since, newest.until_day));
-  return { ...on, text: { ...newest.text, goal } };
+  if (!newest || daysBetween(newest.until_day, today) > STALE_DAYS) return undefined;
+  return stretchesOf(newest, today).at(-1);
 }
 
 /** From lesson to lesson where nothing else is said. */
@@ -66,18 +63,6 @@ export const lookedBackOn = (weeks: readonly Assignment[], today: Day): Assignme
 /** What a week was when it was read: whoever has read it otherwise is told. */
 export const stampOf = ({ id, version }: Pick<Assignment, "id" | "version">): string =>
   `${id} ${version}`;
-
-/** What a week has asked by now: one whose lesson is late has gone on, and its days have asked. */
-export function goalBy(
-  { from_day: from, until_day, text }: Pick<Assignment, "from_day" | "until_day" | "text">,
-  times: WeekTimes,
-  today: Day,
-): WeekGoal {
-  const late = Math.min(STALE_DAYS, daysBetween(until_day, today));
-  if (late <= 0) return text.goal;
-  const until = addDays(until_day, late);
-  return previewOf({ from, until, text, times, before: NOTHING_BEFORE }).text.goal;
-}
 
 /** The items of a week that are still worked on. */
 export const openItems = (week: Pick<Assignment, "text">): readonly AssignmentItem[] =>

@@ -1,18 +1,23 @@
 import {
-  asItWent,
   daysWithMinutes,
+  itemDays,
   keyOfWeek,
   LOOK_BACK_DAYS,
   mayRestLong,
   type AssignmentItem,
   type Practised,
-  type WeekAsItWent,
+  toKeep,
+  type ItemDays,
+  type KeptItem,
   type WeekTimes,
 } from "~/core/week";
 import { addDays, formatKey, type Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import {
+  askedByDay,
+  dropAskedFrom,
   enoughOf,
+  keepAsked,
   playedByDay,
   practiceByHand,
   sessionsBetween,
@@ -30,9 +35,11 @@ export interface Happened {
   readonly byHand: Rows<typeof practiceByHand>;
   /** Items of which the player said that it was enough for that day. */
   readonly enough: Rows<typeof enoughOf>;
+  /** What days that are over have asked, where it was kept. */
+  readonly asked: Rows<typeof askedByDay>;
 }
 
-/** Everything that was practised between two days, both included; of one student, or of everyone. */
+/** What was asked and practised between two days, both included; of one student, or of everyone. */
 export async function whatHappened(
   db: Queries,
   studioId: string,
@@ -40,13 +47,14 @@ export async function whatHappened(
   from: Day,
   to: Day,
 ): Promise<Happened> {
-  const [played, sessions, byHand, enough] = await Promise.all([
+  const [played, sessions, byHand, enough, asked] = await Promise.all([
     playedByDay(db, studioId, whose, from, to),
     sessionsBetween(db, studioId, whose, from, to),
     practiceByHand(db, studioId, whose, from, to),
     enoughOf(db, studioId, whose, from, to),
+    askedByDay(db, studioId, whose, from, to),
   ]);
-  return { played, sessions, byHand, enough };
+  return { played, sessions, byHand, enough, asked };
 }
 
 /** Rows by whom they are about; nothing for a person without any. */
@@ -66,28 +74,22 @@ export function byPersonOf(all: Happened): (personId: string) => Happened {
   const sessions = byPerson(all.sessions);
   const byHand = byPerson(all.byHand);
   const enough = byPerson(all.enough);
+  const asked = byPerson(all.asked);
   return (id) => ({
     played: played(id),
     sessions: sessions(id),
     byHand: byHand(id),
     enough: enough(id),
+    asked: asked(id),
   });
 }
-
-/** What happened before a day. */
-export const happenedBefore = (all: Happened, day: Day): Happened => ({
-  played: all.played.filter((each) => each.day < day),
-  sessions: all.sessions.filter((each) => each.day < day),
-  byHand: all.byHand.filter((each) => each.day < day),
-  enough: all.enough.filter((each) => each.day < day),
-});
 
 export type DoneItem = Pick<AssignmentItem, "id" | "passageId">;
 
 /** Minutes by day that went into an item: its passage at the stand, its tasks, and by hand. */
 export function minutesOfItem(
   { id, passageId }: DoneItem,
-  { played, sessions, byHand }: Omit<Happened, "enough">,
+  { played, sessions, byHand }: Pick<Happened, "played" | "sessions" | "byHand">,
 ): ReadonlyMap<Day, number> {
   const byDay = new Map<Day, number>();
   const add = (day: Day, minutes: number) => byDay.set(day, (byDay.get(day) ?? 0) + minutes);
@@ -109,7 +111,10 @@ export function minutesOfDays({ played, sessions, byHand }: Happened): ReadonlyM
 }
 
 export interface PlanInputs {
-  readonly week: Pick<Assignment, "from_day" | "until_day" | "text">;
+  readonly week: Pick<Assignment, "from_day" | "until_day" | "text"> & {
+    /** The day of its lesson, which has gone by without another week. */
+    readonly lesson?: Day;
+  };
   readonly times: WeekTimes;
   readonly happened: Happened;
   /** Passages that can't be played yet. */
@@ -143,10 +148,29 @@ function practisedOf(items: readonly AssignmentItem[], happened: Happened) {
   };
 }
 
-/** A week as it was asked and practised until today, its open items laid over the days ahead. */
-export function planWeek({ week, times, happened, raw, today }: PlanInputs): WeekAsItWent {
-  const open = week.text.items.filter(({ decision }) => decision !== "finished");
-  const items = open.map((item) => ({
+/** What was kept of the days that are over, day by day. */
+function keptOf({ asked }: Happened): (day: Day) => readonly KeptItem[] {
+  const byDay = new Map<Day, KeptItem[]>();
+  for (const { item_id: itemId, day, minutes, why } of asked) {
+    const kept = byDay.get(day) ?? [];
+    kept.push({ itemId, minutes, why });
+    byDay.set(day, kept);
+  }
+  return (day) => byDay.get(day) ?? [];
+}
+
+/**
+ * A week as it was asked and practised until today, its open items laid over the days ahead. On the
+ * day of a lesson nothing is asked, whether it was held or not.
+ */
+export function planWeek({ week, times, happened, raw, today }: PlanInputs): ItemDays {
+  const { from_day: from, until_day: until, lesson } = week;
+  // What was finished at a lesson was asked until it, as its last day says.
+  const all = week.text.items;
+  const days = daysWithMinutes(from, until, times).map((each) =>
+    each.day === lesson ? { ...each, minutes: 0, room: 0, lesson: true as const } : each,
+  );
+  const items = all.map((item) => ({
     id: item.id,
     often: item.often,
     minutes: item.minutes,
@@ -155,14 +179,27 @@ export function planWeek({ week, times, happened, raw, today }: PlanInputs): Wee
     hard: mayRestLong(item.often) && item.passageId !== null && raw.has(item.passageId),
     lastBefore: [...minutesOfItem(item, happened).keys()]
       .toSorted()
-      .findLast((day) => day < week.from_day && day >= readFrom(week)),
+      .findLast((day) => day < from && day >= readFrom(week)),
   }));
-  return asItWent({
-    items,
-    week: daysWithMinutes(week.from_day, week.until_day, times),
-    practised: practisedOf(open, happened),
-    today,
-  });
+  const history = { practised: practisedOf(all, happened), kept: keptOf(happened) };
+  return itemDays({ items, days }, history, today);
+}
+
+/**
+ * Keeps what the days of a plan have asked that are over, where nobody has yet: whatever is changed
+ * later reaches none of them.
+ */
+export async function keepDays(
+  db: Queries,
+  { studioId, personId }: { readonly studioId: string; readonly personId: string },
+  { days }: Pick<ItemDays, "days">,
+  { asked }: Pick<Happened, "asked">,
+  today: Day,
+): Promise<void> {
+  const known = new Set(asked.map(({ item_id, day }) => `${item_id} ${day}`));
+  const fresh = toKeep(days, today).filter(({ itemId, day }) => !known.has(`${itemId} ${day}`));
+  if (asked.some(({ day }) => day >= today)) await dropAskedFrom(db, studioId, personId, today);
+  if (fresh.length > 0) await keepAsked(db, studioId, personId, fresh);
 }
 
 /** The key that a rotating item has in the week of a day, as it is written. */
