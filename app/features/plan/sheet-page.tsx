@@ -78,7 +78,7 @@ export function SheetPage(props: SheetPageProps) {
                 <th scope="row">{said.minutesByDay}</th>
                 {sheet.days.map(({ day, asked }) => (
                   <td key={day} className={styles.day}>
-                    {asked > 0 ? planWords.minutes(asked) : "–"}
+                    {asked > 0 ? asked : "–"}
                   </td>
                 ))}
               </tr>
