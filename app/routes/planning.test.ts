@@ -92,6 +92,20 @@ describe("from lesson to lesson", () => {
     expect(next!.minutes).toBe(8);
   });
 
+  test("the board tells what was practised last, also without a passage", async () => {
+    const { services, studioId, personId, clock } = room;
+    const last = async () => (await weekOf(services, studioId)).lines[0]!.last;
+    expect(await last()).toBeUndefined();
+    await practises("cc");
+    const played = { titles: ["The Ferry at Low Water"], kinds: [], byHand: 0 };
+    expect(await last()).toEqual({ day: TODAY, ...played });
+    clock.now = NOON + 2 * DAY_MS;
+    const entry = form({ id: randomUUID(), minutes: "12", daysAgo: "1", itemId: "" });
+    expect(await addByHand(services, studioId, personId, entry)).toMatchObject({ ok: true });
+    const byHand = { titles: [], kinds: [], byHand: 12 };
+    expect(await last()).toEqual({ day: addDays(TODAY, 1), ...byHand });
+  });
+
   test("what is put away in the middle of a week is asked no more, and is not called safe", async () => {
     const { services, studioId, personId, passageId, clock } = room;
     const theory = item({ passageId: null, kind: "theory", title: "Sheet 3", goalTempo: null });

@@ -1,5 +1,13 @@
 import { days as onDays, inDays, minutes as inMinutes, plural, tenth } from "./counts";
-import type { NoVerdict } from "~/core/session";
+import type { BlockKind, NoVerdict } from "~/core/session";
+import { session } from "./session";
+
+interface LastDone {
+  readonly titles: readonly string[];
+  readonly kinds: readonly BlockKind[];
+  /** Minutes. */
+  readonly byHand: number;
+}
 
 const takesHere = (takes: number): string =>
   takes === 1 ? "1 take lies only on this device" : `${takes} takes lie only on this device`;
@@ -103,8 +111,12 @@ export const desk = {
     add: "Add a student",
     empty: "Nobody here yet. Add a student, then a piece for them to play.",
     total: "In all",
-    lastPlayed: "Played last",
-    never: "Nothing played yet",
+    lastPlayed: "Practised last",
+    never: "Nothing practised yet",
+    lastDone: ({ titles, kinds, byHand }: LastDone) => {
+      const done = titles.length > 0 ? titles : kinds.map((kind) => session.block[kind].name);
+      return [...done, ...(byHand > 0 ? [`${inMinutes(byHand)} without Fidus`] : [])].join(", ");
+    },
   },
   look: {
     kinds: {
@@ -115,7 +127,7 @@ export const desk = {
       felt: "ended tight or tired",
       behind: "behind by heart",
       concert: "behind the date",
-      "nothing-yet": "nothing played yet",
+      "nothing-yet": "nothing practised yet",
     },
     pain: (when: string) => `Stopped for pain ${when}. Ask before more is set.`,
     silent: (days: number) => `Silent for ${days} days.`,
@@ -127,7 +139,7 @@ export const desk = {
     behind: (title: string, days: number) =>
       `${title} by heart: ${days} ${plural(days, "day", "days")} behind.`,
     concert: (chance: string) => `That all of it stands at the concert: ${chance}.`,
-    nothingYet: "New here: nothing played yet.",
+    nothingYet: "New here: nothing practised yet.",
   },
   many: {
     title: "Add many students",

@@ -41,4 +41,8 @@ test("silence and pain come before ceilings, and nothing yet is said as such", (
     "stuck",
   ]);
   expect(kinds({ lastDay: undefined })).toEqual(["nothing-yet"]);
+  // Asked for two weeks without anything: that is silence, and nobody new.
+  const asked = { lastDay: undefined, askedSince: addDays(today, -14) };
+  expect(needsALook(facts(asked))).toEqual([{ kind: "silent", days: 14 }]);
+  expect(kinds({ ...asked, askedSince: addDays(today, -2) })).toEqual(["nothing-yet"]);
 });

@@ -19,6 +19,8 @@ export interface BehindByHeart {
 export interface StudentFacts {
   readonly today: Day;
   readonly lastDay: Day | undefined;
+  /** Since when a week is set for them. */
+  readonly askedSince?: Day | undefined;
   readonly painDay: Day | undefined;
   readonly passages: readonly PassageTrend[];
   /** Questions that wait for an answer. */
@@ -80,8 +82,12 @@ export function needsALook(facts: StudentFacts): Look[] {
   if (painDay && daysBetween(painDay, today) <= PAIN_DAYS) {
     looks.push({ kind: "pain", day: painDay });
   }
-  if (!lastDay) return [...looks, ...said(facts), { kind: "nothing-yet" }];
-  const silent = daysBetween(lastDay, today);
+  // Whoever was asked for days and has done nothing is not new any more.
+  const since = lastDay ?? facts.askedSince;
+  const silent = since ? daysBetween(since, today) : 0;
+  if (!lastDay && silent < SILENT_DAYS) {
+    return [...looks, ...said(facts), { kind: "nothing-yet" }];
+  }
   // With silence there is something else to talk about than a ceiling.
   if (silent >= SILENT_DAYS) return [...looks, { kind: "silent", days: silent }, ...said(facts)];
   const ceilings = passages.flatMap((passage) => stuck(today, passage) ?? []);

@@ -140,7 +140,7 @@ export {
   passageDays,
   recordByKey,
   lastDaysOfEach,
-  lastPlayed,
+  lastPractised,
   saidSince,
 } from "./record";
 export { evennessByDay, evennessOfSession } from "./measures";

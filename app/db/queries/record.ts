@@ -259,21 +259,39 @@ export const logEntry = (db: Queries, studioId: string, sessionId: string) =>
     sessionId,
   ]);
 
-/** When every student of the studio played last, and which pieces. */
-export const lastPlayed = (db: Queries, studioId: string) =>
+/** When every student of the studio practised last, and what: pieces, tasks, minutes by hand. */
+export const lastPractised = (db: Queries, studioId: string) =>
   db.many(
-    v.object({ person_id: idRow, day: dayRow, titles: v.array(v.string()) }),
-    `select newest.person_id, newest.day, coalesce((
+    v.object({
+      person_id: idRow,
+      day: dayRow,
+      titles: v.array(v.string()),
+      kinds: v.array(v.picklist(BLOCK_KINDS)),
+      by_hand: v.number(),
+    }),
+    `select person.id as person_id, newest.day, coalesce((
        select jsonb_agg(title order by place) from (
          select piece.title, min(position) as place from session_block b
          join passage on passage.id = b.passage_id join piece on piece.id = passage.piece_id
-         where b.session_id = newest.session_id group by piece.title
-       ) titled), '[]'::jsonb) as titles
+         where b.studio_id = $1 and b.person_id = person.id and b.day = newest.day
+         group by piece.title
+       ) titled), '[]'::jsonb) as titles, coalesce((
+       select jsonb_agg(distinct task ->> 'kind') from session_outcome done
+       cross join lateral jsonb_array_elements(tasks) task
+       where done.studio_id = $1 and done.person_id = person.id and done.day = newest.day
+     ), '[]'::jsonb) as kinds, coalesce((
+       select sum(minutes) from practice_by_hand hand
+       where hand.studio_id = $1 and hand.person_id = person.id and hand.day = newest.day
+     ), 0)::integer as by_hand
      from person cross join lateral (
-       select person_id, session_id, day from session_outcome latest
-       where studio_id = $1 and person_id = person.id and ${LEAVES_A_LINE("latest")}
-       order by day desc, started_at desc limit 1
-     ) newest where person.studio_id = $1`,
+       select greatest((
+         select day from session_outcome latest
+         where studio_id = $1 and person_id = person.id and ${LEAVES_A_LINE("latest")}
+         order by day desc limit 1
+       ), (
+         select max(day) from practice_by_hand where studio_id = $1 and person_id = person.id
+       )) as day
+     ) newest where person.studio_id = $1 and newest.day is not null`,
     [studioId],
   );
 

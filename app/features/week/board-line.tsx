@@ -53,7 +53,7 @@ export function BoardLine({ line, studioId, today, most }: BoardLineProps) {
         {line.last ? (
           <span>
             {words.capital(words.ago(daysBetween(line.last.day, today)))}:{" "}
-            {line.last.what.join(", ")}
+            {words.week.lastDone(line.last)}
           </span>
         ) : (
           !line.looks.some(({ kind }) => kind === "nothing-yet") && (

@@ -1,4 +1,5 @@
 import type { Look } from "~/core/judge";
+import type { BlockKind } from "~/core/session";
 import type { Day } from "~/core/units";
 import type { LineDay } from "./week-bars";
 
@@ -12,7 +13,14 @@ export interface Line {
   readonly until: Day | undefined;
   readonly inGroup: boolean;
   readonly lessonToday: string | undefined;
-  readonly last: { readonly day: Day; readonly what: readonly string[] } | undefined;
+  readonly last:
+    | {
+        readonly day: Day;
+        readonly titles: readonly string[];
+        readonly kinds: readonly BlockKind[];
+        readonly byHand: number;
+      }
+    | undefined;
   readonly looks: readonly Look[];
 }
 

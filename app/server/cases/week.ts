@@ -1,9 +1,10 @@
+import type { BlockKind } from "~/core/session";
 import { needsALook, TREND_DAYS, type Look, type PassageTrend } from "~/core/judge";
 import { askedBy, daysOf, memoryStanding, type ItemDays } from "~/core/week";
 import { addDays, dayOf, weekdayOf, type Day } from "~/core/units";
 import {
   lastDaysOfEach,
-  lastPlayed,
+  lastPractised,
   memoryOfAll,
   painSince,
   questionsWaiting,
@@ -23,6 +24,14 @@ const DAYS_SHOWN = 7;
 /** What lies longer ago needs no look any more. */
 const SEEN_DAYS = 28;
 
+/** The last day of practice: its pieces, what else its sessions held, minutes by hand. */
+export interface LastPractised {
+  readonly day: Day;
+  readonly titles: readonly string[];
+  readonly kinds: readonly BlockKind[];
+  readonly byHand: number;
+}
+
 export interface LineDay {
   readonly day: Day;
   readonly asked: number;
@@ -41,7 +50,7 @@ export interface WeekLine {
   readonly lessonToday: string | undefined;
   /** Without lessons of their own, their week ends with what their group is set. */
   readonly inGroup: boolean;
-  readonly last: { readonly day: Day; readonly what: readonly string[] } | undefined;
+  readonly last: LastPractised | undefined;
   readonly looks: readonly Look[];
 }
 
@@ -96,7 +105,7 @@ export async function weekOf(services: Services, studioId: string) {
   const [weeks, groups, latest, reached, pain, said, memory, questions] = await Promise.all([
     weeksOfEach(db, studioId, everyone, { since: shownFrom, today }),
     groupsOf(db, studioId),
-    lastPlayed(db, studioId),
+    lastPractised(db, studioId),
     lastDaysOfEach(db, studioId, since, TREND_DAYS),
     painSince(db, studioId, since),
     saidSince(db, studioId, since),
@@ -127,7 +136,6 @@ export async function weekOf(services: Services, studioId: string) {
     const on = stretches.at(-1);
     const line = lineDays(on, practised, today);
     const [last] = latestFor(id);
-    const days = [...minutesOfDays(practised).keys()].toSorted();
     const felt = saidFor(id).findLast(({ feeling }) => feeling !== null);
     return {
       id,
@@ -138,13 +146,11 @@ export async function weekOf(services: Services, studioId: string) {
       until: week?.until_day,
       lessonToday: lessonToday(week, student, { today, timeZone: studio.time_zone }),
       inGroup: grouped.has(id) && !student.times.lesson,
-      last: last && { day: last.day, what: last.titles },
+      last: last && { day: last.day, titles: last.titles, kinds: last.kinds, byHand: last.by_hand },
       looks: needsALook({
         today,
-        lastDay: [last?.day, days.at(-1)]
-          .filter((day) => day !== undefined)
-          .toSorted()
-          .at(-1),
+        lastDay: last?.day,
+        askedSince: week?.from_day,
         painDay: painFor(id)[0]?.day,
         passages: reachedFor(id).map(trend),
         questions: questionsFor(id).map(({ text }) => text),
