@@ -124,7 +124,7 @@ test("one teacher and two students go through two weeks, and every number comes 
     expect(logged).toBe(done);
     await ada.goto(`${address}${adas}/week`);
     await ada.getByRole("link", { name: "The printed sheet" }).click();
-    await expect(ada.getByText(`Goal: ${asked} min on ${askedDays} days`)).toBeVisible();
+    await expect(ada.getByText(`Asked: ${asked} min on ${askedDays} days`)).toBeVisible();
   };
 
   // Ada practises on the first and the fourth day, Ben on the fourth; theory is begun and left.

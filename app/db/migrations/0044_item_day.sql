@@ -5,7 +5,7 @@ create table item_day (
   person_id uuid not null,
   item_id uuid not null,
   day date not null,
-  minutes smallint not null check (minutes >= 0),
+  minutes integer not null check (minutes >= 0),
   why text check (why in ('other-day', 'no-time', 'short', 'lesson')),
   primary key (person_id, item_id, day),
   foreign key (studio_id, person_id) references person (studio_id, id),

@@ -34,7 +34,7 @@ export const keepAsked = (
     `insert into item_day (studio_id, person_id, item_id, day, minutes, why)
      select $1, $2, "itemId", day, minutes, why
      from jsonb_to_recordset($3::jsonb)
-       as kept ("itemId" uuid, day date, minutes smallint, why text)
+       as kept ("itemId" uuid, day date, minutes integer, why text)
      on conflict do nothing`,
     [studioId, personId, JSON.stringify(rows)],
   );
