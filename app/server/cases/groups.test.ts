@@ -121,6 +121,17 @@ test("it comes into a week that is on from that day, and into the one that is pr
   expect((await weeksOf(ada)).map(({ text }) => text.items.length)).toEqual([1, 1]);
 });
 
+test("what is taken back on a later day stays asked on the days before", async () => {
+  const { services, studioId, clock } = room;
+  await set({ until: "2026-05-10" }, [ada]);
+  clock.now += 2 * DAY_MS;
+  await takeBackItem(services, studioId, itemId);
+  const { week } = await weekPage(services, studioId, ada);
+  const asked = week!.days.flatMap(({ day, asked }) => (asked.length > 0 ? [day] : []));
+  expect(asked).toEqual(["2026-05-04", "2026-05-05"]);
+  expect(week!.items).toMatchObject([{ until: "2026-05-06" }]);
+});
+
 test("a week that is being put together has it as well, and nothing of it counts as finished", async () => {
   const { services, studioId, clock } = room;
   await setsTheory("2026-05-04", "2026-05-11");
