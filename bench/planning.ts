@@ -162,7 +162,6 @@ async function fullRoom(services: Services & { db: Database }) {
     const text = {
       items: [item, { ...item, id: randomUUID() }],
       word: "",
-      goal: { minutes: 90, days: 5 },
     };
     await services.db.execute(
       `insert into assignment (id, studio_id, person_id, from_day, until_day, text, set_at, saved_at)

@@ -250,7 +250,7 @@ test("a lesson refuses what can't be, and two who set the same week lose nothing
     after: null,
     from: day(0),
     until: day(7),
-    text: { items, word: "", goal: { minutes: 60, days: 4 } },
+    text: { items, word: "" },
     decisions: {},
     ...change,
   });

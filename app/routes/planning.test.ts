@@ -43,7 +43,7 @@ const sent = (items: AssignmentItem[], version = 0, after: string | null = null,
   after,
   from,
   until: addDays(from, 7),
-  text: { items, word: "", goal: { minutes: 60, days: 4 }, shape: null },
+  text: { items, word: "", shape: null },
   decisions: {},
 });
 

@@ -20,6 +20,8 @@ const HEIGHT = 44;
 /** Room for the minutes above a bar. */
 const NUMBER = 18;
 const LOWEST = 12;
+/** More days than these have no room for their names under the bars. */
+const MOST_NAMED = 14;
 
 /** Minutes by day on a common scale: outlined what is asked, filled what was practised. */
 export function WeekBars({ days, today, most }: WeekBarsProps) {
@@ -41,7 +43,7 @@ export function WeekBars({ days, today, most }: WeekBarsProps) {
           className={`${styles.day} ${day === today ? styles.today : ""} ${day > today ? styles.ahead : ""}`}
         >
           <span className={styles.columns} style={{ height }}>
-            {played > 0 && (
+            {played > 0 && days.length <= MOST_NAMED && (
               <span className={styles.number} style={{ bottom: top({ day, asked, played }) }}>
                 {Math.round(played) || "<1"}
               </span>
@@ -50,7 +52,9 @@ export function WeekBars({ days, today, most }: WeekBarsProps) {
             {played > 0 && <span className={styles.bar} style={{ height: tall(played) }} />}
             {asked === 0 && played === 0 && <span className={styles.none} />}
           </span>
-          <span className={styles.letter}>{formats.weekday(day).slice(0, 2)}</span>
+          {days.length <= MOST_NAMED && (
+            <span className={styles.letter}>{formats.weekday(day).slice(0, 2)}</span>
+          )}
         </span>
       ))}
     </span>

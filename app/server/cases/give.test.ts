@@ -69,7 +69,7 @@ test("what a week asks is put into the drafts of others, once, with passages of 
     after: null,
     from: "2026-05-04",
     until: "2026-05-11",
-    text: { items: [item, theory], word: "", goal: { minutes: 0, days: 0 }, shape: null },
+    text: { items: [item, theory], word: "", shape: null },
     decisions: {},
   };
   const set = await setWeek(services, studioId, personId, week);

@@ -3,7 +3,9 @@ import {
   daysOf,
   doneOn,
   dueDay,
+  isDone,
   takeState,
+  type AssignmentItem,
   type ItemDays,
   type GroupItemTold,
   type MemberItem,
@@ -19,7 +21,7 @@ import {
   type Landed,
 } from "~/db/queries";
 import { handedTake } from "../plan/takes-asked";
-import { minutesOfDays, minutesOfItem } from "../plan/week-plan";
+import { minutesOfDays, minutesOfItem, type Happened } from "../plan/week-plan";
 import { weeksOfEach } from "../plan/weeks-of-each";
 import { todayIn, type Services } from "../services";
 import { groupItemsOf } from "./groups";
@@ -69,6 +71,27 @@ function firstDay(items: readonly GroupItemRow[], today: Day, timeZone: string):
   const since = set.map(({ set_at }) => dayOf(set_at.getTime(), timeZone)).toSorted()[0] ?? today;
   const back = Math.min(DAYS.most, Math.max(DAYS.least, daysBetween(since, today) + 1));
   return addDays(today, 1 - back);
+}
+
+/** On how many days it was done in weeks before the one that is on: by what those days asked. */
+function doneBefore(
+  item: AssignmentItem,
+  happened: Happened,
+  since: Day,
+  now: readonly { readonly day: Day }[],
+): number {
+  const isNow = new Set(now.map(({ day }) => day));
+  const asked = new Map(
+    happened.asked.flatMap((row) =>
+      row.item_id === item.id ? [[row.day, row.minutes] as const] : [],
+    ),
+  );
+  return [...minutesOfItem(item, happened)].filter(
+    ([day, minutes]) =>
+      day >= since &&
+      !isNow.has(day) &&
+      isDone({ minutes, goalPassed: false, enough: false }, asked.get(day) || item.minutes),
+  ).length;
 }
 
 /** What a week asks beyond what its days have room for. */
@@ -126,7 +149,9 @@ export async function groupBoard(services: Services, studioId: string, groupId: 
         const minutes = spent.reduce((sum, [day, each]) => (day >= since ? sum + each : sum), 0);
         const hand = theirs?.item ? handedFor.get(theirs.item.id) : undefined;
         const days = laid.flatMap((each) => each.days).filter(({ day }) => day >= since);
-        const done = theirs?.item ? doneOn(days, theirs.item.id).length : 0;
+        const done = theirs?.item
+          ? doneOn(days, theirs.item.id).length + doneBefore(theirs.item, practised, since, days)
+          : 0;
         const about = { row, landed: theirs, handed: hand, minutes, done };
         return standing({ ...about, today, timeZone: studio.time_zone });
       }),

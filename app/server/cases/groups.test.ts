@@ -4,6 +4,7 @@ import { assignmentsOf, keptLadders, laddersOf, passagesOfPerson, writeWeek } fr
 import { bpm } from "~/core/units";
 import { newItem } from "~/core/week";
 import { EventWriter, furnishedRoom, ladder } from "../test/room";
+import { addByHand } from "./by-hand";
 import { groupBoard } from "./group-board";
 import { groupPage, setGroupItem, takeBackItem, writeGroup } from "./groups";
 import { lessonPage } from "./lesson";
@@ -83,7 +84,7 @@ const DAY_MS = 86_400_000;
 const setsTheory = async (from: string, until: string) => {
   const { services, studioId } = room;
   const own = newItem(services.newId(), { kind: "theory", title: "Sheet 3", bring: "recording" });
-  const text = { items: [own], word: "", goal: { minutes: 0, days: 0 }, shape: null };
+  const text = { items: [own], word: "", shape: null };
   const { draft } = await lessonPage(services, studioId, ada);
   const week = { version: 0, after: draft.after, from, until, text, decisions: {} };
   expect(await setWeek(services, studioId, ada, week)).toMatchObject({ ok: true });
@@ -119,6 +120,24 @@ test("it comes into a week that is on from that day, and into the one that is pr
   ]);
   await takeBackItem(services, studioId, itemId);
   expect((await weeksOf(ada)).map(({ text }) => text.items.length)).toEqual([1, 1]);
+});
+
+test("what was done in a week before stays practised on the board; a minute of it doesn't count", async () => {
+  const { services, studioId, clock } = room;
+  await set({ bring: "nothing" }, [ada]);
+  const [item] = await itemsOf(ada);
+  const state = async () => (await board()).lines.find(({ id }) => id === ada)!.items[0]!.state;
+  const says = async (minutes: string) => {
+    const said = { id: services.newId(), minutes, daysAgo: "0", itemId: item!.id };
+    expect(await addByHand(services, studioId, ada, formOf(said, []))).toMatchObject({ ok: true });
+  };
+  await says("1");
+  expect(await state()).toBe("not-practised");
+  await says("9");
+  expect(await state()).toBe("practised");
+  clock.now += DAY_MS;
+  await setsTheory("2026-05-05", "2026-05-12");
+  expect(await state()).toBe("practised");
 });
 
 test("what is taken back on a later day stays asked on the days before", async () => {

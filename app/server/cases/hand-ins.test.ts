@@ -32,7 +32,7 @@ async function roomWithWeek(change: Partial<AssignmentItem>) {
   const room = await furnishedRoom();
   const { services, studioId, personId, passageId } = room;
   const item = newItem(randomUUID(), { title: "The Ferry, bars 5–8", passageId, ...change });
-  const text = { items: [item], word: "", goal: { minutes: 0, days: 0 }, shape: null };
+  const text = { items: [item], word: "", shape: null };
   const week = { version: 0, after: null, from: DAY, until: addDays(DAY, 7), text, decisions: {} };
   expect((await setWeek(services, studioId, personId, week)).ok).toBe(true);
   const { sessionId } = await room.begin();

@@ -78,7 +78,7 @@ describe("a level over days", () => {
       title: "The Ferry",
       keys: ["E♭ major", "C major"].map((key) => parseKey(key)!),
     });
-    const text = { items: [item], word: "", goal: { minutes: 0, days: 0 }, shape: null };
+    const text = { items: [item], word: "", shape: null };
     const week = { version: 0, after: null, from: DAY, until: addDays(DAY, 7), text };
     expect((await setWeek(services, studioId, personId, { ...week, decisions: {} })).ok).toBe(true);
     for (const day of [0, 1, 2]) await plays(day, { 60: "cccc", 70: "fcff", 80: "fff" });

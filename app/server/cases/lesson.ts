@@ -129,7 +129,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
   // Where the lesson is late, all days before today have asked.
   const days = plans
     .flatMap((plan) => plan.days)
-    .filter(({ day }) => day < (last && today > last.until_day ? today : last!.until_day));
+    .filter(({ day }) => within(day, { week: last!, today }));
   const soFar = askedBy(days.filter(({ day }) => day < today));
   const weak = came !== undefined && wasWeak(soFar, came, over);
   const past = last &&
