@@ -7,7 +7,7 @@ import { layOutWeek, newItem, type LayoutItem, type Often } from "~/core/week";
 import { firstLevel } from "~/core/record";
 import { addDays, dayOf } from "~/core/units";
 import { openDatabase, type Database } from "~/db/client";
-import { passagesOfPerson, refreshStatistics, setTimes } from "~/db/queries";
+import { insertWeek, passagesOfPerson, refreshStatistics, setTimes } from "~/db/queries";
 import { addPiece, readPieceForm } from "~/server/cases/add-piece";
 import { addStudent, openRoom } from "~/server/cases/open-room";
 import { cutPassage } from "~/server/cases/passages";
@@ -159,22 +159,10 @@ async function fullRoom(services: Services & { db: Database }) {
       limits: null,
     });
     const item = newItem(randomUUID(), { passageId, title: "The Ferry at Low Water" });
-    const text = {
-      items: [item, { ...item, id: randomUUID() }],
-      word: "",
-    };
-    await services.db.execute(
-      `insert into assignment (id, studio_id, person_id, from_day, until_day, text, set_at, saved_at)
-       values ($1, $2, $3, $4, $5, $6::jsonb, now(), now())`,
-      [
-        randomUUID(),
-        studioId,
-        personId,
-        addDays(today, -3),
-        addDays(today, 4),
-        JSON.stringify(text),
-      ],
-    );
+    const text = { items: [item, { ...item, id: randomUUID() }], word: "", shape: null };
+    const days = { from: addDays(today, -3), until: addDays(today, 4) };
+    const at = new Date(services.now());
+    await insertWeek(services.db, studioId, { id: randomUUID(), personId, ...days, text, at });
     await playAYear(services.db, studioId, personId, passageId);
   }
   await refreshStatistics(services.db);

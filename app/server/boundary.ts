@@ -26,6 +26,7 @@ export function idsOf<K extends string>(
 const TOLD: Partial<Record<DatabaseErrorKind, { status: number; sentence: string }>> = {
   "not-found": { status: 404, sentence: "This isn't in your room, or it was taken away." },
   unique: { status: 409, sentence: "This is there already, somewhere else." },
+  "foreign-key": { status: 409, sentence: "Part of this was removed. Reload the page." },
   "bad-value": { status: 422, sentence: "There is something in it that can't be kept." },
   check: { status: 422, sentence: "There is a number in it that can't be." },
 };

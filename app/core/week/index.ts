@@ -69,6 +69,7 @@ export {
   askedOf,
   doneOn,
   itemDays,
+  onDay,
   REASONS,
   toKeep,
   type Asked,
@@ -78,6 +79,7 @@ export {
   type WentDay,
   type WentItem,
 } from "./item-days";
+export { itemChanges, itemsNow, type ItemChanges, type ItemFrom } from "./item-changes";
 export { isDone, type Practised } from "./done";
 export { keyOfWeek, rotation, ROTATIONS, turned, type Rotation } from "./rotation";
 export { daysOf, daysWithMinutes, LOOK_BACK_DAYS } from "./week-days";

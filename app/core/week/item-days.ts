@@ -49,8 +49,19 @@ export interface KeptItem {
 }
 
 interface Week {
+  /** One that was changed stands once for each stretch of days, in their order. */
   readonly items: readonly Omit<LayoutItem, "doneOn">[];
   readonly days: readonly LayoutDay[];
+}
+
+/** What is said of an item on a day; of one that comes later, what is said first. */
+export function onDay<Said extends { readonly id: string; readonly since?: Day | null }>(
+  items: readonly Said[],
+  id: string,
+  day: Day,
+): Said {
+  const all = items.filter((each) => each.id === id);
+  return all.findLast(({ since }) => !since || since <= day) ?? all[0]!;
 }
 
 interface History {
@@ -70,11 +81,12 @@ export const NO_HISTORY: History = { practised: () => undefined, kept: () => [] 
  */
 export function itemDays({ items, days: week }: Week, history: History, today: Day): ItemDays {
   const doneOn = new Map(items.map(({ id }) => [id, [] as Day[]]));
+  const ids = [...doneOn.keys()];
   const laidFrom = (morning: Day): WeekLayout => {
     const isKnown = (day: Day) => day <= morning || day > today;
     const known = items.filter(({ since }) => !since || isKnown(since));
     return layOutWeek(
-      known.map((item) => ({
+      [...new Map(known.map((item) => [item.id, item])).values()].map((item) => ({
         ...item,
         until: item.until && isKnown(item.until) ? item.until : null,
         doneOn: [...doneOn.get(item.id)!],
@@ -85,7 +97,7 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
   };
   const keptOn = (day: Day): KeptItem[] => {
     const all = day < today ? history.kept(day) : [];
-    return items.flatMap(({ id }) => all.find(({ itemId }) => itemId === id) ?? []);
+    return ids.flatMap((id) => all.find(({ itemId }) => itemId === id) ?? []);
   };
   // Laid out only where it isn't known already what a day asked.
   let plan: WeekLayout | undefined;
@@ -100,7 +112,8 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
       kept.length > 0 ? asKept(each, kept) : { ...laid!, spared: spared(laid!, items) };
     const asked = new Map(morning.items.map(({ itemId, minutes }) => [itemId, minutes]));
     const done = new Set(
-      items.flatMap(({ id, minutes }) => {
+      ids.flatMap((id) => {
+        const { minutes } = onDay(items, id, day);
         const what = history.practised(id, day);
         const counts = what && (asked.has(id) || what.minutes > 0);
         return counts && isDone(what, asked.get(id) ?? minutes) ? [id] : [];

@@ -11,6 +11,7 @@ export {
   switchRuleOn,
   tempoTallies,
 } from "./advice";
+export { draftOf, dropDraft, insertDraft, saveDraft, type Draft } from "./drafts";
 export { askedByDay, dropAskedFrom, keepAsked } from "./item-days";
 export { barMarksOf, markBars } from "./bar-marks";
 export {
@@ -199,7 +200,6 @@ export {
 export {
   assignmentById,
   assignmentsOf,
-  draftOf,
   dropByHand,
   dropShape,
   enoughOf,
@@ -207,13 +207,11 @@ export {
   insertWeek,
   keepShape,
   markMemory,
-  markSet,
   memoryOf,
   memoryOfAll,
   playedByDay,
   practiceByHand,
   putMemory,
-  saveDraft,
   sayEnough,
   sessionsBetween,
   shapesOf,

@@ -38,10 +38,10 @@ export interface LogFilter {
 /** What was played, done, written by hand, said and asked: each a line with its session's moment. */
 const LINES = `
   with item as (
-    select distinct on (item ->> 'id') (item ->> 'id')::uuid as id, item ->> 'title' as title
-    from assignment cross join jsonb_array_elements(text -> 'items') as item
-    where studio_id = $1 and person_id = $2
-    order by item ->> 'id', from_day desc
+    select distinct on (item_id) item_id as id, title
+    from week_item join item on item.id = item_id
+    where item.studio_id = $1 and person_id = $2
+    order by item_id, from_day desc
   ), session_said as (
     select * from session_outcome where studio_id = $1 and person_id = $2
   ), in_keys as (

@@ -65,12 +65,12 @@ const PASSAGE = `
     ) order by from_day desc, set_at desc) as weeks
     from (
       select from_day, until_day, set_at, (
-        select item -> 'keys' from jsonb_array_elements(text -> 'items') item
-        where item ->> 'passageId' = passage.id::text and item ->> 'decision' <> 'finished' limit 1
+        select keys from week_item
+        where assignment_id = assignment.id and passage_id = passage.id and decision <> 'finished'
+        order by week_item.from_day desc, position limit 1
       ) as keys
       from assignment
       where studio_id = passage.studio_id and person_id = passage.person_id
-        and set_at is not null
       order by from_day desc, set_at desc limit 3
     ) newest
   ) keyed on true`;

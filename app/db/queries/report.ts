@@ -61,12 +61,11 @@ export const handedInOfAll = (
   db.many(
     takesRow,
     `with asked as (
-       select distinct on (person_id, item ->> 'id') person_id, (item ->> 'id')::uuid as item_id,
-         coalesce((item ->> 'due')::date, until_day) as due
-       from assignment cross join lateral jsonb_array_elements(text -> 'items') item
-       where studio_id = $1 and person_id = any($2::uuid[]) and set_at is not null
-         and item ->> 'bring' = 'recording'
-       order by person_id, item ->> 'id', from_day
+       select distinct on (item_id) person_id, item_id,
+         coalesce(due, assignment.until_day) as due
+       from assignment join week_item on assignment_id = id
+       where assignment.studio_id = $1 and person_id = any($2::uuid[]) and bring = 'recording'
+       order by item_id, assignment.from_day, week_item.from_day desc
      )
      select asked.person_id, count(*)::integer as asked,
        count(hand_in.id)::integer as handed_in,

@@ -1,35 +1,48 @@
 import * as v from "valibot";
 import { BLOCK_KINDS, FEELINGS, shapeSchema, type Shape } from "~/core/session";
 import {
-  assignmentSchema,
+  itemChanges,
+  itemsNow,
   memoryPlanSchema,
   STALE_DAYS,
+  type AssignmentItem,
   type AssignmentText,
   type MemoryPlan,
 } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { dayRow, idRow } from "./rows";
+import { changeItems, ITEMS_OF_WEEK, itemRows } from "./week-items";
 
-const assignmentRow = v.object({
-  id: idRow,
-  person_id: idRow,
-  from_day: dayRow,
-  until_day: dayRow,
-  version: v.number(),
-  text: assignmentSchema,
-  set_at: v.nullable(v.date()),
-});
+const assignmentRow = v.pipe(
+  v.object({
+    id: idRow,
+    person_id: idRow,
+    from_day: dayRow,
+    until_day: dayRow,
+    version: v.number(),
+    word: v.string(),
+    shape_id: v.nullable(idRow),
+    set_at: v.date(),
+    items: itemRows,
+  }),
+  v.transform(({ word, shape_id: shape, items: all, ...row }) => {
+    const { items, earlier } = itemsNow(all);
+    return { ...row, text: { items, word, shape }, earlier };
+  }),
+);
+/** A week that was set, with what it says now, and what it said of its items before. */
 export type Assignment = v.InferOutput<typeof assignmentRow>;
 
-const ASSIGNMENT = "id, person_id, from_day, until_day, version, text, set_at";
+const ASSIGNMENT = `id, person_id, from_day, until_day, version, word, shape_id, set_at,
+  ${ITEMS_OF_WEEK} as items`;
 
 /** Weeks that were set, newest first. */
 export const assignmentsOf = (db: Queries, studioId: string, personId: string, limit: number) =>
   db.many(
     assignmentRow,
     `select ${ASSIGNMENT} from assignment
-     where studio_id = $1 and person_id = $2 and set_at is not null
+     where studio_id = $1 and person_id = $2
      order by from_day desc, set_at desc limit $3`,
     [studioId, personId, limit],
   );
@@ -44,7 +57,7 @@ export const weeksBetween = (
   db.many(
     assignmentRow,
     `select ${ASSIGNMENT} from assignment
-     where studio_id = $1 and person_id = $2 and set_at is not null
+     where studio_id = $1 and person_id = $2
        and from_day <= $4 and until_day >= $3::date - $5::integer
      order by from_day, set_at`,
     [studioId, personId, from, to, STALE_DAYS],
@@ -56,70 +69,28 @@ export const assignmentById = (db: Queries, studioId: string, id: string) =>
     id,
   ]);
 
-export const draftOf = (db: Queries, studioId: string, personId: string) =>
-  db.maybeOne(
-    assignmentRow,
-    `select ${ASSIGNMENT} from assignment
-     where studio_id = $1 and person_id = $2 and set_at is null`,
-    [studioId, personId],
-  );
-
-export const insertWeek = (
+export async function insertWeek(
   db: Queries,
   studioId: string,
-  draft: {
-    id: string;
-    personId: string;
-    from: Day;
-    until: Day;
-    text: AssignmentText;
-    at: Date;
-    /** It is set at once, and no draft. */
-    setAt?: Date;
-  },
-) =>
-  db.execute(
-    `insert into assignment (id, studio_id, person_id, from_day, until_day, text, saved_at, set_at)
-     values ($1, $2, $3, $4, $5, $6::jsonb, $7, $8)`,
-    [
-      draft.id,
-      studioId,
-      draft.personId,
-      draft.from,
-      draft.until,
-      JSON.stringify(draft.text),
-      draft.at,
-      draft.setAt ?? null,
-    ],
+  { id, personId, from, until, text, at }: NewWeek,
+): Promise<void> {
+  await db.execute(
+    `insert into assignment (id, studio_id, person_id, from_day, until_day, word, shape_id, set_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    [id, studioId, personId, from, until, text.word, text.shape, at],
   );
+  const changes = itemChanges({ from, items: [] }, text.items, from);
+  await changeItems(db, studioId, { id, personId }, changes);
+}
 
-/** Writes a draft over the version that was read; 0 when somebody has written since. */
-export const saveDraft = (
-  db: Queries,
-  studioId: string,
-  draft: { id: string; version: number; from: Day; until: Day; text: AssignmentText; at: Date },
-) =>
-  db.execute(
-    `update assignment set from_day = $4, until_day = $5, text = $6::jsonb, saved_at = $7,
-       version = version + 1
-     where studio_id = $1 and id = $2 and version = $3 and set_at is null`,
-    [
-      studioId,
-      draft.id,
-      draft.version,
-      draft.from,
-      draft.until,
-      JSON.stringify(draft.text),
-      draft.at,
-    ],
-  );
-
-export const markSet = (db: Queries, studioId: string, id: string, at: Date) =>
-  db.execute("update assignment set set_at = $3 where studio_id = $1 and id = $2", [
-    studioId,
-    id,
-    at,
-  ]);
+interface NewWeek {
+  readonly id: string;
+  readonly personId: string;
+  readonly from: Day;
+  readonly until: Day;
+  readonly text: AssignmentText;
+  readonly at: Date;
+}
 
 /** A week lasts until another day than it was set for. */
 export const lastsUntil = (db: Queries, studioId: string, id: string, until: Day) =>
@@ -129,32 +100,39 @@ export const lastsUntil = (db: Queries, studioId: string, id: string, until: Day
     until,
   ]);
 
-/** A week that was set, as it is from now on: what it asks, and until when. */
-export const writeWeek = (
+/** What a week that was set asks from today on, and until when. */
+export async function writeWeek(
   db: Queries,
   studioId: string,
-  { id, until, text }: { readonly id: string; readonly until: Day; readonly text: AssignmentText },
-) =>
-  db.execute(
-    `update assignment set until_day = $3, text = $4::jsonb, version = version + 1
-     where studio_id = $1 and id = $2`,
-    [studioId, id, until, JSON.stringify(text)],
+  { id, person_id: personId, from_day: from, earlier, text }: Assignment,
+  to: { readonly until: Day; readonly items: readonly AssignmentItem[] },
+  today: Day,
+): Promise<void> {
+  await db.execute(
+    "update assignment set until_day = $3, version = version + 1 where studio_id = $1 and id = $2",
+    [studioId, id, to.until],
   );
+  const changes = itemChanges({ from, items: [...earlier, ...text.items] }, to.items, today);
+  await changeItems(db, studioId, { id, personId }, changes);
+}
 
-/** A draft takes the place of a week that was set and has not begun before today; it is the draft no more. */
+/** Another week takes the place of one that was set and has not begun before today. */
 export async function replaceWeek(
   db: Queries,
   studioId: string,
-  { id, draftId, at }: { readonly id: string; readonly draftId: string; readonly at: Date },
+  { id, personId, from, until, text, at }: NewWeek,
 ): Promise<void> {
   await db.execute(
-    `update assignment old set from_day = new.from_day, until_day = new.until_day,
-       text = new.text, set_at = $4, version = old.version + 1
-     from assignment new
-     where old.studio_id = $1 and old.id = $2 and new.studio_id = $1 and new.id = $3`,
-    [studioId, id, draftId, at],
+    `update assignment set from_day = $3, until_day = $4, word = $5, shape_id = $6, set_at = $7,
+       version = version + 1 where studio_id = $1 and id = $2`,
+    [studioId, id, from, until, text.word, text.shape, at],
   );
-  await db.execute("delete from assignment where studio_id = $1 and id = $2", [studioId, draftId]);
+  await db.execute("delete from week_item where studio_id = $1 and assignment_id = $2", [
+    studioId,
+    id,
+  ]);
+  const changes = itemChanges({ from, items: [] }, text.items, from);
+  await changeItems(db, studioId, { id, personId }, changes);
 }
 
 /** The week that each student goes by; else the one that begins next, or the one that was last. */
@@ -162,7 +140,7 @@ export const weeksOfAll = (db: Queries, studioId: string, today: Day) =>
   db.many(
     assignmentRow,
     `select distinct on (person_id) ${ASSIGNMENT} from assignment
-     where studio_id = $1 and set_at is not null
+     where studio_id = $1
      order by person_id, from_day > $2::date or until_day < $2::date - $3::integer,
        abs(from_day - $2::date), set_at desc`,
     [studioId, today, STALE_DAYS],

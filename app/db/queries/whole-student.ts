@@ -39,7 +39,7 @@ export const belongingsOf = (db: Queries, studioId: string, personId: string) =>
        (select count(*) from rep join passage on passage.id = passage_id
         where rep.studio_id = $1 and person_id = $2) as plays,
        (select count(*) from assignment
-        where studio_id = $1 and person_id = $2 and set_at is not null) as weeks,
+        where studio_id = $1 and person_id = $2) as weeks,
        (select coalesce(jsonb_agg(name order by name), '[]') from person
         where studio_id = $1 and id in (${OWN_PARENTS})) as parents`,
     [studioId, personId],
@@ -66,8 +66,10 @@ const OF_PERSON = [
   "person_piece",
   "item_enough",
   "item_day",
+  "draft",
   "assignment",
   "practice_by_hand",
+  "item",
   "worded_goal",
   "session_shape",
 ];

@@ -34,6 +34,7 @@ import {
 import { isTimeZone } from "~/core/units";
 import {
   assignmentSchema,
+  FOCUSES,
   gradeRuleSchema,
   GROUP_KINDS,
   groupItemSchema,
@@ -66,6 +67,24 @@ const eventRow = v.pipe(
     "an event that no session knows",
   ),
 );
+
+/** An item as a week or a draft has it, by the form's own measures. */
+const { entries: said } = itemSchema;
+const itemRow = rows({
+  kind: said.kind,
+  title: said.title,
+  focus: said.focus,
+  focuses: v.array(v.picklist(FOCUSES)),
+  often: v.picklist(["daily", "every-other", "times"]),
+  minutes: said.minutes,
+  goal_tempo: v.optional(said.goalTempo),
+  note: said.note,
+  bring: said.bring,
+  record_run: v.optional(said.recordRun),
+  keys: said.keys,
+  origin: said.origin,
+  decision: said.decision,
+});
 
 /**
  * What the rows of a room's file must be like, as the forms and the stand ask it of those who type:
@@ -142,9 +161,16 @@ export const ROW_SCHEMAS: Readonly<Record<RoomTableName, v.GenericSchema>> = {
   session: rows({ plan: sessionPlanSchema }),
   session_event: eventRow,
   assignment: v.pipe(
-    rows({ text: assignmentSchema, version: count }),
+    rows({ word: assignmentSchema.entries.word, version: count }),
     v.check((row) => String(row.until_day) > String(row.from_day), "it ends before it begins"),
   ),
+  item: rows(),
+  week_item: itemRow,
+  draft: v.pipe(
+    rows({ word: assignmentSchema.entries.word, version: count }),
+    v.check((row) => String(row.until_day) > String(row.from_day), "it ends before it begins"),
+  ),
+  draft_item: itemRow,
   student_group: rows({ name: text(80), kind: v.picklist(GROUP_KINDS) }),
   group_member: rows(),
   group_item: rows({ asked: groupItemSchema }),

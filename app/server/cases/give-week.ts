@@ -2,7 +2,7 @@ import { MOST_ITEMS, type AssignmentItem } from "~/core/week";
 import {
   assignmentById,
   draftOf,
-  insertWeek,
+  insertDraft,
   passagesOfPerson,
   putOnStand,
   saveDraft,
@@ -68,13 +68,13 @@ export async function giveWeek(
         const copy = await itemFor(giving, item, other, { mine, theirs });
         if (copy) items.push(copy);
       }
-      const written = { text: { ...base, items }, at: new Date(now()) };
+      const text = { ...base, items };
       if (draft) {
         const { id, version, from_day: from, until_day: until } = draft;
-        await saveDraft(tx, studioId, { id, version, from, until, ...written });
+        await saveDraft(tx, studioId, { id, version, from, until, text });
       } else {
         const { from, until } = suggested.get(other)!;
-        await insertWeek(tx, studioId, { id: newId(), personId: other, from, until, ...written });
+        await insertDraft(tx, studioId, { id: newId(), personId: other, from, until, text });
       }
     }
     return others.length;

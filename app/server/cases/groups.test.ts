@@ -204,8 +204,8 @@ test("a later change reaches those who have theirs as it was given, with its lad
   await set();
   const [week] = await assignmentsOf(room.services.db, room.studioId, ben, 1);
   const items = week!.text.items.map((item) => ({ ...item, minutes: 4 }));
-  const { id, until_day: until, text } = week!;
-  await writeWeek(room.services.db, room.studioId, { id, until, text: { ...text, items } });
+  const to = { until: week!.until_day, items };
+  await writeWeek(room.services.db, room.studioId, week!, to, week!.from_day);
   await set({ minutes: "15", target: "100" });
   expect(await itemsOf(ada)).toMatchObject([{ minutes: 15, goalTempo: 100 }]);
   expect(await itemsOf(ben)).toMatchObject([{ minutes: 4, goalTempo: 90 }]);

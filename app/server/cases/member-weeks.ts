@@ -9,6 +9,7 @@ import {
   studentById,
   writeWeek,
   type Assignment,
+  type Draft,
 } from "~/db/queries";
 import { nextLesson, weekOn, WEEKS_AROUND } from "../plan/week-on";
 import type { Giving } from "./giving";
@@ -21,7 +22,7 @@ export interface MemberWeeks {
   /** The one that is prepared and begins on a later day. */
   readonly ahead: Assignment | undefined;
   /** The one that is being put together and is not set yet. */
-  readonly draft: Assignment | undefined;
+  readonly draft: Draft | undefined;
   /** How long a week lasts that begins today, or goes on because its lesson is late. */
   readonly until: Day;
 }
@@ -47,27 +48,28 @@ export async function memberWeeks(
   };
 }
 
-export const weeksIn = ({ on, ahead, draft }: MemberWeeks): Assignment[] =>
+export type AnyWeek = Assignment | Draft;
+
+export const weeksIn = ({ on, ahead, draft }: MemberWeeks): AnyWeek[] =>
   [on, ahead, draft].filter((week) => week !== undefined);
 
 export const isFull = (weeks: MemberWeeks): boolean =>
   weeksIn(weeks).some(({ text }) => text.items.length >= MOST_ITEMS);
 
-/** Writes what a week asks now, and until when. */
+/** Writes what a week asks from today on, and until when. */
 export async function rewrite(
-  { tx, studioId, now }: Giving,
-  week: Assignment,
+  { tx, studioId, today }: Giving,
+  week: AnyWeek,
   items: readonly AssignmentItem[],
   until = week.until_day,
 ): Promise<void> {
-  const { id, version, person_id, from_day: from } = week;
-  const text = { ...week.text, items: [...items] };
   if (week.set_at === null) {
-    const at = new Date(now());
-    return void (await saveDraft(tx, studioId, { id, version, from, until, text, at }));
+    const { id, version, from_day: from } = week;
+    const text = { ...week.text, items: [...items] };
+    return void (await saveDraft(tx, studioId, { id, version, from, until, text }));
   }
-  await writeWeek(tx, studioId, { id, until, text });
-  await dropOutlook(tx, studioId, person_id);
+  await writeWeek(tx, studioId, week, { until, items }, today);
+  await dropOutlook(tx, studioId, week.person_id);
 }
 
 /** What was to be brought to a lesson that did not come stays due on its day. */
@@ -76,11 +78,9 @@ const dueAsBefore = (item: AssignmentItem, lesson: Day): AssignmentItem =>
 
 /** The week that is on with one more item from today on; where its lesson is late it goes on. */
 function intoRunning(giving: Giving, on: Assignment, until: Day, item: AssignmentItem) {
-  const { today } = giving;
-  const come = { ...item, since: today > on.from_day ? today : null };
-  if (on.until_day >= today) return rewrite(giving, on, [...on.text.items, come]);
+  if (on.until_day >= giving.today) return rewrite(giving, on, [...on.text.items, item]);
   const before = on.text.items.map((each) => dueAsBefore(each, on.until_day));
-  return rewrite(giving, on, [...before, come], until);
+  return rewrite(giving, on, [...before, item], until);
 }
 
 /**
@@ -92,9 +92,9 @@ export async function intoNext(
   { ahead, draft }: MemberWeeks,
   item: AssignmentItem,
 ): Promise<void> {
-  const isIn = ({ text }: Assignment) => text.items.some(({ id }) => id === item.id);
-  const isLater = ({ from_day }: Assignment) => item.due !== null && item.due > from_day;
-  const carried = { ...item, since: null, origin: "carried" } as const;
+  const isIn = ({ text }: AnyWeek) => text.items.some(({ id }) => id === item.id);
+  const isLater = ({ from_day }: AnyWeek) => item.due !== null && item.due > from_day;
+  const carried = { ...item, origin: "carried" } as const;
   if (ahead && isLater(ahead) && !isIn(ahead)) {
     await rewrite(giving, ahead, [...ahead.text.items, carried]);
   }
@@ -122,13 +122,13 @@ async function beginWeek(
 ): Promise<void> {
   const text = { items: [item], word: "", shape: null };
   const at = new Date(now());
-  await insertWeek(tx, studioId, { id: newId(), personId, from, until, text, at, setAt: at });
+  await insertWeek(tx, studioId, { id: newId(), personId, from, until, text, at });
   await dropOutlook(tx, studioId, personId);
 }
 
 /** An item in a week, and whether it is as it was given. */
 export interface Stands {
-  readonly week: Assignment;
+  readonly week: AnyWeek;
   readonly item: AssignmentItem;
   readonly same: boolean;
 }
@@ -140,19 +140,16 @@ export const weeksWith = (weeks: MemberWeeks, given: AssignmentItem): Stands[] =
     return item ? { week, item, same: asGiven(item, given) } : [];
   });
 
-/** Changes an item in a week, or takes it out: days that are over have asked for it, and go on saying so. */
+/** Changes an item in a week, or takes it out. */
 export function changeInWeek(
   giving: Giving,
   { week, item }: Stands,
   to: AssignmentItem | undefined,
 ): Promise<void> {
-  const { since, origin } = item;
-  const { today } = giving;
-  const hasAsked = week.set_at !== null && (since ?? week.from_day) < today;
+  const { origin } = item;
   const items = week.text.items.flatMap((each) => {
     if (each !== item) return each;
-    if (to) return { ...to, since, origin };
-    return hasAsked ? { ...item, until: item.until ?? today } : [];
+    return to ? { ...to, origin } : [];
   });
   return rewrite(giving, week, items);
 }

@@ -1,5 +1,4 @@
 import type { AssignmentItem } from "~/core/week";
-import type { Assignment } from "~/db/queries";
 import type { Giving } from "./giving";
 import { memberWeeks, rewrite, weeksIn } from "./member-weeks";
 
@@ -12,13 +11,11 @@ interface About {
 async function changeItems(
   giving: Giving,
   { id, personId }: About,
-  changed: (item: AssignmentItem, week: Assignment) => AssignmentItem | undefined,
+  changed: (item: AssignmentItem) => AssignmentItem | undefined,
 ): Promise<void> {
   for (const week of weeksIn(await memberWeeks(giving, personId, giving.today))) {
     const before = week.text.items;
-    const items = before.flatMap((item) =>
-      item.passageId === id ? (changed(item, week) ?? []) : item,
-    );
+    const items = before.flatMap((item) => (item.passageId === id ? (changed(item) ?? []) : item));
     const same = items.length === before.length && items.every((item, n) => item === before[n]);
     if (!same) await rewrite(giving, week, items);
   }
@@ -26,11 +23,7 @@ async function changeItems(
 
 /** From today on a passage that was put away is asked for no more. */
 export const endInWeeks = (giving: Giving, passage: About): Promise<void> =>
-  changeItems(giving, passage, (item, { from_day, set_at }) => {
-    if (item.until !== null) return item;
-    const hasAsked = set_at !== null && from_day < giving.today;
-    return hasAsked ? { ...item, until: giving.today } : undefined;
-  });
+  changeItems(giving, passage, (item) => (item.until === null ? undefined : item));
 
 /** One that was put away today, and is back: the week that is on has asked for it all along. */
 export const askAgain = (giving: Giving, passage: About): Promise<void> =>

@@ -8,11 +8,12 @@ import {
   dropOutlook,
   assignmentsOf,
   draftOf,
+  dropDraft,
+  insertDraft,
   insertWeek,
   insertLadder,
   lastsUntil,
   keptLadders,
-  markSet,
   passagesOfPerson,
   replaceWeek,
   saveDraft,
@@ -102,7 +103,7 @@ const ALREADY_SET =
 
 /** Writes the draft over the version that was read, or tells what somebody else has written. */
 async function keepDraft(
-  { newId, now }: Services,
+  { newId }: Pick<Services, "newId">,
   tx: Queries,
   studioId: string,
   personId: string,
@@ -117,16 +118,15 @@ async function keepDraft(
     const form = after?.startsWith(newest.id) ? CHANGED : ALREADY_SET;
     return err({ errors: { form }, theirs: { ...theirs, text: other } });
   }
-  const at = new Date(now());
   if (!draft) {
     const id = newId();
-    await insertWeek(tx, studioId, { id, personId, from, until, text, at });
+    await insertDraft(tx, studioId, { id, personId, from, until, text });
     return ok({ id, version: 1 });
   }
   if (draft.version !== version) {
     return err({ errors: { form: CHANGED }, theirs: { ...theirs, text: draft.text } });
   }
-  await saveDraft(tx, studioId, { id: draft.id, version, from, until, text, at });
+  await saveDraft(tx, studioId, { id: draft.id, version, from, until, text });
   return ok({ id: draft.id, version: version + 1 });
 }
 
@@ -155,8 +155,7 @@ async function decide(
     const ends = decision === "finished" && item.decision !== "finished" && item.until === null;
     return { ...item, decision, until: ends && last.from_day < today ? today : item.until };
   });
-  const text = { ...last.text, items };
-  await writeWeek(tx, studioId, { id: last.id, until: last.until_day, text });
+  await writeWeek(tx, studioId, last, { until: last.until_day, items }, today);
   for (const { passageId, decision } of items) {
     // What was put away meanwhile is not safe for that.
     const isThere = passages.some(({ id }) => id === passageId);
@@ -246,11 +245,12 @@ export const setWeek = (services: Services, studioId: string, personId: string, 
       });
     }
     await decide(tx, studioId, last, { decisions: sent.decisions, today }, passages);
-    const { id } = kept.value;
+    await dropDraft(tx, studioId, kept.value.id);
+    const { from, until, text } = sent;
     const at = new Date(services.now());
-    if (set) await replaceWeek(tx, studioId, { id: set.id, draftId: id, at });
-    else await markSet(tx, studioId, id, at);
+    const week = { id: set?.id ?? kept.value.id, personId, from, until, text, at };
+    await (set ? replaceWeek : insertWeek)(tx, studioId, week);
     const before = weeks.filter((week) => week !== set);
     await endBefore(tx, studioId, before, { day: sent.from, was: set?.from_day });
-    return ok({ id: set?.id ?? id });
+    return ok({ id: week.id });
   });

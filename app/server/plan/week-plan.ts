@@ -3,6 +3,7 @@ import {
   itemDays,
   keyOfWeek,
   LOOK_BACK_DAYS,
+  onDay,
   mayRestLong,
   type AssignmentItem,
   type Practised,
@@ -111,7 +112,7 @@ export function minutesOfDays({ played, sessions, byHand }: Happened): ReadonlyM
 }
 
 export interface PlanInputs {
-  readonly week: Pick<Assignment, "from_day" | "until_day" | "text"> & {
+  readonly week: Pick<Assignment, "from_day" | "until_day" | "text" | "earlier"> & {
     /** The day of its lesson, which has gone by without another week. */
     readonly lesson?: Day;
   };
@@ -128,23 +129,22 @@ export const readFrom = (week: Pick<Assignment, "from_day">): Day =>
 
 /** What was practised of each item, by day; nothing where nothing was said or played. */
 function practisedOf(items: readonly AssignmentItem[], happened: Happened) {
-  const minutes = new Map(items.map((item) => [item.id, minutesOfItem(item, happened)]));
+  const minutes = new Map(items.map((item) => [item, minutesOfItem(item, happened)]));
   const { played, sessions, enough } = happened;
   const hurtOn = new Set(sessions.flatMap(({ day, ended }) => (ended === "pain" ? [day] : [])));
-  const goals = new Map(items.map((item) => [item.id, item]));
-  const goalPassed = (itemId: string, day: Day) => {
-    const { passageId, goalTempo } = goals.get(itemId)!;
+  const goalPassed = ({ passageId, goalTempo }: AssignmentItem, day: Day) => {
     if (goalTempo === null || passageId === null) return false;
     return played.some(
       (row) => row.passage_id === passageId && row.day === day && (row.reached ?? 0) >= goalTempo,
     );
   };
   return (itemId: string, day: Day): Practised | undefined => {
-    const long = minutes.get(itemId)?.get(day);
+    const item = onDay(items, itemId, day);
+    const long = minutes.get(item)?.get(day);
     const said =
       hurtOn.has(day) || enough.some((each) => each.item_id === itemId && each.day === day);
     if (long === undefined && !said) return undefined;
-    return { minutes: long ?? 0, goalPassed: goalPassed(itemId, day), enough: said };
+    return { minutes: long ?? 0, goalPassed: goalPassed(item, day), enough: said };
   };
 }
 
@@ -166,7 +166,7 @@ function keptOf({ asked }: Happened): (day: Day) => readonly KeptItem[] {
 export function planWeek({ week, times, happened, raw, today }: PlanInputs): ItemDays {
   const { from_day: from, until_day: until, lesson } = week;
   // What was finished at a lesson was asked until it, as its last day says.
-  const all = week.text.items;
+  const all = [...week.earlier, ...week.text.items];
   const days = daysWithMinutes(from, until, times).map((each) =>
     each.day === lesson ? { ...each, minutes: 0, room: 0, lesson: true as const } : each,
   );

@@ -1,0 +1,73 @@
+import * as v from "valibot";
+import type { AssignmentText } from "~/core/week";
+import type { Day } from "~/core/units";
+import type { Queries } from "~/db/client";
+import { dayRow, idRow } from "./rows";
+import { ITEMS_OF_DRAFT, itemRows, putDraftItems } from "./week-items";
+
+const draftRow = v.pipe(
+  v.object({
+    id: idRow,
+    person_id: idRow,
+    from_day: dayRow,
+    until_day: dayRow,
+    version: v.number(),
+    word: v.string(),
+    shape_id: v.nullable(idRow),
+    items: itemRows,
+  }),
+  v.transform(({ word, shape_id: shape, items, ...row }) => ({
+    ...row,
+    text: { items, word, shape },
+    set_at: null,
+  })),
+);
+/** A week that is being put together. */
+export type Draft = v.InferOutput<typeof draftRow>;
+
+export const draftOf = (db: Queries, studioId: string, personId: string) =>
+  db.maybeOne(
+    draftRow,
+    `select id, person_id, from_day, until_day, version, word, shape_id, ${ITEMS_OF_DRAFT} as items
+     from draft where studio_id = $1 and person_id = $2`,
+    [studioId, personId],
+  );
+
+interface Written {
+  readonly id: string;
+  readonly from: Day;
+  readonly until: Day;
+  readonly text: AssignmentText;
+}
+
+export async function insertDraft(
+  db: Queries,
+  studioId: string,
+  { id, personId, from, until, text }: Written & { readonly personId: string },
+): Promise<void> {
+  await db.execute(
+    `insert into draft (id, studio_id, person_id, from_day, until_day, word, shape_id)
+     values ($1, $2, $3, $4, $5, $6, $7)`,
+    [id, studioId, personId, from, until, text.word, text.shape],
+  );
+  await putDraftItems(db, studioId, id, text.items);
+}
+
+/** Writes a draft over the version that was read; false when somebody has written since. */
+export async function saveDraft(
+  db: Queries,
+  studioId: string,
+  { id, version, from, until, text }: Written & { readonly version: number },
+): Promise<boolean> {
+  const written = await db.execute(
+    `update draft set from_day = $4, until_day = $5, word = $6, shape_id = $7,
+       version = version + 1
+     where studio_id = $1 and id = $2 and version = $3`,
+    [studioId, id, version, from, until, text.word, text.shape],
+  );
+  if (written > 0) await putDraftItems(db, studioId, id, text.items);
+  return written > 0;
+}
+
+export const dropDraft = (db: Queries, studioId: string, id: string) =>
+  db.execute("delete from draft where studio_id = $1 and id = $2", [studioId, id]);
