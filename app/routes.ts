@@ -60,6 +60,7 @@ export default [
         route("students/:personId/today/shapes", "routes/shapes.ts"),
         route("students/:personId/lesson", "routes/lesson.tsx"),
         route("students/:personId/week", "routes/my-week.tsx"),
+        route("students/:personId/week/change", "routes/change-week.tsx"),
         route("students/:personId/weeks/:weekId", "routes/sheet.tsx"),
         route("students/:personId/times", "routes/times.tsx"),
         route("students/:personId/concert", "routes/concert.tsx"),

@@ -5,7 +5,6 @@ export {
   minutesOn,
   storedTimesSchema,
   timesSchema,
-  windowsOn,
   type DateWithTime,
   type PlayLimits,
   type TimeWindow,
@@ -69,7 +68,6 @@ export {
   askedOf,
   doneOn,
   itemDays,
-  onDay,
   REASONS,
   toKeep,
   type Asked,
@@ -79,10 +77,20 @@ export {
   type WentDay,
   type WentItem,
 } from "./item-days";
-export { itemChanges, itemsNow, type ItemChanges, type ItemFrom } from "./item-changes";
+export { weekChanges, type WeekChange } from "./week-changes";
+export { minutesOfDays, minutesOfItem, spentOf, type Spent } from "./spent";
+export { planWeek, practisedOf, type WeekFacts, type WeekToPlan } from "./plan-week";
+export { studentWeek, type PassageOfWeek } from "./student-week";
+export {
+  afterChanges,
+  itemChanges,
+  itemsNow,
+  type ItemChanges,
+  type ItemFrom,
+} from "./item-changes";
 export { isDone, type Practised } from "./done";
 export { keyOfWeek, rotation, ROTATIONS, turned, type Rotation } from "./rotation";
-export { daysOf, daysWithMinutes, LOOK_BACK_DAYS } from "./week-days";
+export { daysOf, LOOK_BACK_DAYS } from "./week-days";
 export { fitted, FIXES, previewOf, type Before, type Fix } from "./preview";
 export {
   MEMORY_UNITS,

@@ -84,11 +84,31 @@ export function itemChanges(week: Week, items: readonly AssignmentItem[], today:
   return { written, dropped };
 }
 
-/** What a week says of its items now, and what it said of them before. */
+/** All that a week says of its items after a change, as it is read again. */
+export function afterChanges({ from, items }: Week, { written, dropped }: ItemChanges) {
+  const key = (id: string, since: Day) => `${id} ${since}`;
+  const gone = new Set([...written, ...dropped].map(({ id, since }) => key(id, since)));
+  const said = ({ since, place: _, ...item }: ItemFrom): AssignmentItem => ({
+    ...item,
+    since: since === from ? null : since,
+  });
+  return [
+    ...placedOf({ from, items }).filter(({ id, since }) => !gone.has(key(id, since))),
+    ...written,
+  ]
+    .toSorted((a, b) => a.place - b.place || (a.since < b.since ? -1 : 1))
+    .map(said);
+}
+
+const byDay = (a: AssignmentItem, b: AssignmentItem) =>
+  (a.since ?? "").localeCompare(b.since ?? "");
+
+/** What a week says of its items now, in their order, and what it said of them before, day by day. */
 export function itemsNow(all: readonly AssignmentItem[]) {
-  const latest = new Map(all.map((item) => [item.id, item]));
+  const latest = new Map(all.toSorted(byDay).map((item) => [item.id, item]));
+  const isLatest = (item: AssignmentItem) => latest.get(item.id) === item;
   return {
-    items: [...latest.values()],
-    earlier: all.filter((item) => latest.get(item.id) !== item),
+    items: all.filter(isLatest),
+    earlier: all.filter((item) => !isLatest(item)).toSorted(byDay),
   };
 }

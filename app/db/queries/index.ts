@@ -200,6 +200,7 @@ export {
 export {
   assignmentById,
   assignmentsOf,
+  changeSeen,
   dropByHand,
   dropShape,
   enoughOf,
@@ -216,6 +217,7 @@ export {
   sessionsBetween,
   shapesOf,
   takeBackEnough,
+  tellOfChange,
   lastsUntil,
   replaceWeek,
   weeksBetween,

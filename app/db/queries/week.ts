@@ -24,6 +24,7 @@ const assignmentRow = v.pipe(
     word: v.string(),
     shape_id: v.nullable(idRow),
     set_at: v.date(),
+    changed_on: v.nullable(dayRow),
     items: itemRows,
   }),
   v.transform(({ word, shape_id: shape, items: all, ...row }) => {
@@ -34,7 +35,7 @@ const assignmentRow = v.pipe(
 /** A week that was set, with what it says now, and what it said of its items before. */
 export type Assignment = v.InferOutput<typeof assignmentRow>;
 
-const ASSIGNMENT = `id, person_id, from_day, until_day, version, word, shape_id, set_at,
+const ASSIGNMENT = `id, person_id, from_day, until_day, version, word, shape_id, set_at, changed_on,
   ${ITEMS_OF_WEEK} as items`;
 
 /** Weeks that were set, newest first. */
@@ -115,6 +116,21 @@ export async function writeWeek(
   const changes = itemChanges({ from, items: [...earlier, ...text.items] }, to.items, today);
   await changeItems(db, studioId, { id, personId }, changes);
 }
+
+/** The student is to be told that a week was changed from a day on. */
+export const tellOfChange = (db: Queries, studioId: string, id: string, day: Day) =>
+  db.execute(
+    `update assignment set changed_on = least(changed_on, $3::date)
+     where studio_id = $1 and id = $2`,
+    [studioId, id, day],
+  );
+
+/** The student has seen what was changed. */
+export const changeSeen = (db: Queries, studioId: string, personId: string) =>
+  db.execute("update assignment set changed_on = null where studio_id = $1 and person_id = $2", [
+    studioId,
+    personId,
+  ]);
 
 /** Another week takes the place of one that was set and has not begun before today. */
 export async function replaceWeek(

@@ -1,5 +1,6 @@
 import Button from "@mui/material/Button";
 import { useMemo } from "react";
+import { Link } from "react-router";
 import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
 import type { AssignmentItem, Before, TakeAsked, WeekTimes } from "~/core/week";
@@ -11,6 +12,7 @@ import type { AdviceShown } from "~/features/advice/advice-shapes";
 import { preparedItem } from "~/features/advice/prepared-item";
 import { Tried, type TriedChange } from "~/features/advice/tried";
 import { words } from "~/words";
+import { changeWords } from "~/words/change-week";
 import { planWords } from "~/words/plan";
 import { itemFor } from "./item-for";
 import type { TypedLesson } from "~/forms/typed-lesson";
@@ -97,6 +99,11 @@ export function LessonPage(props: LessonPageProps) {
           )
         }
       >
+        {props.last?.goesOn && (
+          <Button component={Link} to={`${home}/week/change`} variant="outlined" size="small">
+            {changeWords.title}
+          </Button>
+        )}
         {props.questions.length > 0 && (
           <div className={styles.questions}>
             <h3>{lesson.questions}</h3>

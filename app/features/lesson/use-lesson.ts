@@ -1,12 +1,9 @@
-import { valibotResolver } from "@hookform/resolvers/valibot";
 import { useEffect, useMemo, useRef, useState } from "react";
-import { useFieldArray, useForm, useWatch } from "react-hook-form";
+import { useForm } from "react-hook-form";
 import { useFetcher } from "react-router";
-import type { GenericSchema } from "valibot";
 import {
   fitted,
   previewOf,
-  type AssignmentItem,
   type AssignmentText,
   type Before,
   type Decision,
@@ -14,11 +11,12 @@ import {
   type ReviewedItem,
   type WeekTimes,
 } from "~/core/week";
-import { lessonSchema, type LessonForm } from "~/forms/lesson";
+import type { LessonForm } from "~/forms/lesson";
 import { kept } from "~/components/kept";
 import type { TypedLesson } from "~/forms/typed-lesson";
 import type { LessonDraft } from "./lesson-shapes";
 import { TYPED_KEY } from "./typed-key";
+import { emptyMinutes, lessonResolver, useItems } from "./use-items";
 import { useTyped } from "./use-typed";
 
 /** What was there when it was read: whoever writes over anything else is told. */
@@ -40,26 +38,18 @@ interface LessonInputs {
   readonly typed: TypedLesson | undefined;
 }
 
-// Stored weeks may leave out what a page always has.
-const resolver = valibotResolver(lessonSchema as GenericSchema<LessonForm>);
-
 const formOf = ({ from, until, text: { items, word, shape } }: LessonDraft): LessonForm => ({
   from,
   until,
   text: { items, word, shape },
 });
 
-/** Minutes that are being typed may be none yet. */
-const emptyMinutes = (name: string, value: unknown): unknown =>
-  name === "minutes" && value === null ? NaN : value;
-
 /** Next week as it is put together: previewed as one types, kept, set; typing is never lost. */
 export function useLesson({ home, draft, last, times, before, typed }: LessonInputs) {
-  const form = useForm<LessonForm>({ resolver, defaultValues: formOf(draft) });
-  const { control, getValues, setValue, setError, handleSubmit } = form;
-  // Each item has an id of its own; the array's keys are for React only.
-  const list = useFieldArray({ control, name: "text.items", keyName: "key" });
-  const values = useWatch({ control }) as LessonForm;
+  const form = useForm<LessonForm>({ resolver: lessonResolver, defaultValues: formOf(draft) });
+  const { getValues, setError, handleSubmit } = form;
+  const list = useItems(form);
+  const { values } = list;
   const asText = JSON.stringify(values);
   const [firstText] = useState(asText);
   const [keptText, setKeptText] = useState(draft.kept || draft.set ? asText : "");
@@ -141,32 +131,21 @@ export function useLesson({ home, draft, last, times, before, typed }: LessonInp
       return write.submit({ act, week: JSON.stringify(week) }, { method: "post" });
     })();
   return {
-    setValue,
-    control,
-    values,
-    items: values.text.items,
-    keys: list.fields.map(({ key }) => key),
-    setItem: (index: number, part: Partial<AssignmentItem>) => {
-      for (const [name, value] of Object.entries(part)) {
-        setValue(`text.items.${index}.${name}` as "text.items.0.note", value as string);
-      }
-    },
-    add: (item: AssignmentItem) => list.append(item, { shouldFocus: false }),
-    remove: (index: number) => list.remove(index),
+    ...list,
     decisions,
     decide: (item: ReviewedItem, decision: Decision) => {
       setDecisions((before) => ({ ...before, [item.id]: decision }));
       const there = values.text.items.findIndex(({ id }) => id === item.id);
       if (decision === "finished" && there >= 0) list.remove(there);
       else if (decision !== "finished" && there < 0 && item.next) {
-        list.append(item.next, { shouldFocus: false });
+        list.add(item.next);
       }
     },
     preview,
     /** Makes what is asked fit into the days. */
     fix: (by: Fix) => {
       const items = fitted(inputs, by);
-      if (items) list.replace([...items]);
+      if (items) list.replace(items);
     },
     /** What is refused of the whole, while nothing has been changed since. */
     refused:

@@ -1,16 +1,15 @@
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useEffect } from "react";
-import { useController, useFormState } from "react-hook-form";
+import { useController } from "react-hook-form";
 import { DayField } from "~/components/day-field";
 import { FormField } from "~/components/form-field";
 import { Section } from "~/components/page";
-import { ITEM_KINDS, MOST_ITEMS, newItem, type AssignmentItem } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
 import { planWords } from "~/words/plan";
-import { itemFor, passageTitle } from "./item-for";
-import { ItemEditor } from "./item-editor";
+import { itemFor } from "./item-for";
+import { ItemList } from "./item-list";
 import type { KeptLadderName, LastWeek } from "./lesson-shapes";
 import type { useExercise } from "./use-exercise";
 import type { Lesson } from "./use-lesson";
@@ -30,14 +29,10 @@ interface WeekItemsProps {
 
 /** What next week asks: its days, its items, a word to the student. */
 export function WeekItems(props: WeekItemsProps) {
-  const { it, today, last, shapes, ladders, exercises, given } = props;
+  const { it, today, last, shapes, ladders, given } = props;
   const known = new Set(props.passages.map(({ id }) => id));
   const passages = [...props.passages, ...given.passages.filter(({ id }) => !known.has(id))];
   const asked = (id: string) => it.items.some(({ passageId }) => passageId === id);
-  const free = passages.filter(({ id }) => !asked(id));
-  const addPassage = (id: string) => it.add(itemFor(passages.find((each) => each.id === id)!));
-  const { errors } = useFormState({ control: it.control });
-  const itemsRefused = errors.text?.items?.message ?? errors.text?.items?.root?.message;
   const { brought } = given;
   useEffect(() => {
     for (const passage of brought ?? []) {
@@ -56,80 +51,15 @@ export function WeekItems(props: WeekItemsProps) {
         </div>
       }
     >
-      {it.items.length === 0 ? (
-        <p className={styles.soft}>{lesson.none}</p>
-      ) : (
-        <ol className={styles.items}>
-          {it.items.map((item, index) => (
-            <ItemEditor
-              key={it.keys[index]}
-              control={it.control}
-              index={index}
-              item={item}
-              ladders={ladders}
-              hasLadder={
-                item.passageId === null ||
-                passages.some(({ id, target }) => id === item.passageId && target !== null)
-              }
-              before={last?.items.find(({ id }) => id === item.id)}
-              unfolded={it.decisions[item.id] === "changed"}
-              onChange={(change) => it.setItem(index, change)}
-              onRemove={() => it.remove(index)}
-            />
-          ))}
-        </ol>
-      )}
-      <div className={styles.adding}>
-        <TextField
-          select
-          size="small"
-          label={lesson.addPassage}
-          value=""
-          disabled={free.length === 0 || it.items.length >= MOST_ITEMS}
-          onChange={({ target }) => addPassage(target.value)}
-        >
-          {free.map((passage) => (
-            <MenuItem key={passage.id} value={passage.id}>
-              {passageTitle(passage)}
-            </MenuItem>
-          ))}
-        </TextField>
-        <TextField
-          select
-          size="small"
-          label={lesson.addOther}
-          value=""
-          disabled={it.items.length >= MOST_ITEMS}
-          helperText={it.items.length >= MOST_ITEMS ? lesson.tooMany(MOST_ITEMS) : undefined}
-          onChange={({ target }) => {
-            const kind = target.value as AssignmentItem["kind"];
-            it.add(newItem(crypto.randomUUID(), { kind, title: planWords.item.kinds[kind] }));
-          }}
-        >
-          {ITEM_KINDS.map((kind) => (
-            <MenuItem key={kind} value={kind}>
-              {planWords.item.kinds[kind]}
-            </MenuItem>
-          ))}
-        </TextField>
-        {exercises.length > 0 && (
-          <TextField
-            select
-            size="small"
-            label={lesson.addExercise}
-            value=""
-            disabled={given.busy || it.items.length >= MOST_ITEMS}
-            onChange={({ target }) => given.give(target.value)}
-          >
-            {exercises.map(({ id, name }) => (
-              <MenuItem key={id} value={id}>
-                {name}
-              </MenuItem>
-            ))}
-          </TextField>
-        )}
-      </div>
-      {itemsRefused && <p role="alert">{itemsRefused}</p>}
+      <ItemList
+        it={it}
+        passages={passages}
+        ladders={ladders}
+        beforeOf={(id) => last?.items.find((each) => each.id === id)}
+        isUnfolded={(id) => it.decisions[id] === "changed"}
+        empty={lesson.none}
+        exercises={props.exercises.length > 0 ? { ...given, all: props.exercises } : undefined}
+      />
       <div className={styles.word}>
         <FormField
           control={it.control}

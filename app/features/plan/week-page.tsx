@@ -7,6 +7,8 @@ import type { NestedGoals, ServedGoal, TimeWindow } from "~/core/week";
 import { addDays, type Day } from "~/core/units";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
+import { changeWords } from "~/words/change-week";
+import { changeTold } from "./change-told";
 import { ByHand, type ByHandAnswer } from "./by-hand";
 import { GoalBars } from "./goal-bars";
 import { MemoryLines, type MemoryLine } from "./memory-lines";
@@ -14,7 +16,7 @@ import { takeTold } from "./take-told";
 import { oftenTold } from "./often-told";
 import { WeekGrid } from "./week-grid";
 import { WordedGoals } from "./worded-goals";
-import type { StudentWeek, TakeAsked, WeekItem } from "~/core/week";
+import type { StudentWeek, TakeAsked, WeekChange, WeekItem } from "~/core/week";
 import styles from "./week-page.module.css";
 
 interface WeekPageProps {
@@ -28,6 +30,10 @@ interface WeekPageProps {
   readonly timesSaid: boolean;
   readonly lesson: TimeWindow | null;
   readonly week: StudentWeek | undefined;
+  /** It is the one that is on. */
+  readonly on: boolean;
+  /** What was changed in it since it began. */
+  readonly changes: readonly WeekChange[];
   readonly goals: NestedGoals | undefined;
   readonly wordedGoals: readonly ServedGoal[];
   readonly memory: readonly MemoryLine[];
@@ -55,6 +61,11 @@ export function WeekPage(props: WeekPageProps) {
       back={teaches ? { to: home, label: person.name } : undefined}
       actions={
         <>
+          {teaches && props.on && (
+            <Button component={Link} to={`${home}/week/change`} variant="outlined">
+              {changeWords.title}
+            </Button>
+          )}
           {week?.id && (
             <Button component={Link} to={`${home}/weeks/${week.id}`} variant="outlined">
               {said.sheet}
@@ -86,6 +97,7 @@ export function WeekPage(props: WeekPageProps) {
               ))}
             </ul>
           </Section>
+          <Changes changes={props.changes} />
           <div className={styles.columns}>
             {props.goals && (
               <Section title={said.goals}>
@@ -136,6 +148,22 @@ export function WeekPage(props: WeekPageProps) {
         weeks={others.filter(({ from }) => from <= today)}
       />
     </Page>
+  );
+}
+
+function Changes({ changes }: Pick<WeekPageProps, "changes">) {
+  const formats = useFormats();
+  if (changes.length === 0) return null;
+  return (
+    <Section title={changeWords.changes}>
+      <ul className={styles.older}>
+        {changes.map((change) => (
+          <li key={`${change.item.id} ${change.day} ${change.what}`}>
+            <span className={styles.soft}>{formats.shortDay(change.day)}</span> {changeTold(change)}
+          </li>
+        ))}
+      </ul>
+    </Section>
   );
 }
 

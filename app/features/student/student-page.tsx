@@ -11,6 +11,7 @@ import { Questions, type WaitingQuestion } from "~/features/questions/questions"
 import { SessionList } from "~/features/progress/session-list";
 import type { LogEntry, PassageLine } from "~/features/shapes";
 import { words } from "~/words";
+import { changeWords } from "~/words/change-week";
 import { outlookWords } from "~/words/outlook";
 import { planWords } from "~/words/plan";
 import { DemoPieceButton } from "./demo-piece-button";
@@ -72,6 +73,9 @@ export function StudentPage(props: StudentPageProps) {
               </Button>
               <Button component={Link} to={`${here}/week`} variant="outlined">
                 {words.student.week}
+              </Button>
+              <Button component={Link} to={`${here}/week/change`} variant="outlined">
+                {changeWords.title}
               </Button>
               <Button
                 component={Link}

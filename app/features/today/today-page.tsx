@@ -10,6 +10,7 @@ import { heartWords } from "~/words/by-heart";
 import { planWords } from "~/words/plan";
 import { LookedOn } from "./looked-on";
 import { SessionForm } from "./session-form";
+import { WeekChanged } from "./week-changed";
 import type { TodayPageProps } from "./today-shapes";
 import styles from "./today.module.css";
 
@@ -53,6 +54,7 @@ export function TodayPage(props: TodayPageProps) {
           </Empty>
         </div>
       )}
+      {!props.teaches && <WeekChanged changes={props.changes} looksOnly={props.looksOnly} />}
       {props.word && (
         <blockquote className={styles.word}>
           <span>{planWords.today.word}</span>

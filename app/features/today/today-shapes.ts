@@ -9,7 +9,7 @@ import type {
   Shape,
   WeekNote,
 } from "~/core/session";
-import type { AskedItem } from "~/core/week";
+import type { AskedItem, WeekChange } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
 
@@ -53,6 +53,8 @@ export interface TodayPageProps {
     readonly title: string;
     readonly answer: "heard" | "again";
   }[];
+  /** What was changed in the week, as long as nobody has said that it was seen. */
+  readonly changes: readonly WeekChange[];
   /** The plan of the session that the week asks for. */
   readonly weekShape: string | null;
   readonly today: Day;

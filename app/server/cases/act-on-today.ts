@@ -1,7 +1,14 @@
 import * as v from "valibot";
 import { mustDoSchema } from "~/core/session";
 import { err, ok, type Result } from "~/core/result";
-import { sayEnough, setMustDo, studentById, studioById, takeBackEnough } from "~/db/queries";
+import {
+  changeSeen,
+  sayEnough,
+  setMustDo,
+  studentById,
+  studioById,
+  takeBackEnough,
+} from "~/db/queries";
 import type { FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
 import { todayIn, type Services } from "../services";
@@ -15,6 +22,7 @@ const actSchema = v.variant("act", [
     act: v.literal("must-do"),
     mustDo: v.pipe(v.string(), v.parseJson(undefined, "The list can't be read."), mustDoSchema),
   }),
+  v.object({ act: v.literal("seen-change") }),
   askSchema,
 ]);
 
@@ -37,6 +45,9 @@ export async function actOnToday(
       break;
     case "not-enough":
       await takeBackEnough(db, studioId, personId, said.itemId, day);
+      break;
+    case "seen-change":
+      await changeSeen(db, studioId, personId);
       break;
     case "must-do":
       await setMustDo(db, studioId, personId, said.mustDo);

@@ -1,3 +1,4 @@
+import { minutesOfDays } from "~/core/week";
 import { worthAMark, type Mark, type PassageAfter } from "~/core/judge";
 import { addDays } from "~/core/units";
 import {
@@ -17,7 +18,7 @@ import { todayIn, type Services } from "../services";
 import { asOf } from "../plan/as-of";
 import { weekNotes, weekOn } from "../plan/week-on";
 import { takesListed } from "./takes";
-import { minutesOfDays, whatHappened } from "../plan/week-plan";
+import { whatHappened } from "../plan/week-plan";
 import { passageLine, stateOf } from "./passage-line";
 
 /** Days before a session that are read for days in a row. */
@@ -58,7 +59,7 @@ async function marksOf(
       };
     }),
   );
-  return worthAMark(after, new Set(minutesOfDays(happened).keys()), day);
+  return worthAMark(after, new Set(minutesOfDays(happened.facts.spent).keys()), day);
 }
 
 /** A session as it went; nothing while no event has arrived. */

@@ -1,7 +1,7 @@
-import type { AssignmentItem, Before } from "~/core/week";
+import { minutesOfItem, type AssignmentItem, type Before } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
-import { minutesOfItem, type Happened } from "../plan/week-plan";
+import type { Happened } from "../plan/week-plan";
 import { stateOf } from "./passage-line";
 
 /** What the layout of a week has to know of what was practised before its first day. */
@@ -22,7 +22,7 @@ export function beforeNext(
   }
   for (const item of items) {
     if (item.passageId === null && happened) {
-      practised(item.id, minutesOfItem(item, happened).keys());
+      practised(item.id, minutesOfItem(item, happened.facts.spent).keys());
     }
   }
   return {

@@ -10,6 +10,9 @@ import {
   type GroupItemTold,
   type MemberItem,
   type MemberLine,
+  minutesOfDays,
+  minutesOfItem,
+  practisedOf,
 } from "~/core/week";
 import {
   groupById,
@@ -21,7 +24,7 @@ import {
   type Landed,
 } from "~/db/queries";
 import { handedTake } from "../plan/takes-asked";
-import { minutesOfDays, minutesOfItem, type Happened } from "../plan/week-plan";
+import type { Happened } from "../plan/week-plan";
 import { weeksOfEach } from "../plan/weeks-of-each";
 import { todayIn, type Services } from "../services";
 import { groupItemsOf } from "./groups";
@@ -86,11 +89,12 @@ function doneBefore(
       row.item_id === item.id ? [[row.day, row.minutes] as const] : [],
     ),
   );
-  return [...minutesOfItem(item, happened)].filter(
-    ([day, minutes]) =>
+  const practised = practisedOf([item], happened.facts);
+  return [...minutesOfItem(item, happened.facts.spent).keys()].filter(
+    (day) =>
       day >= since &&
       !isNow.has(day) &&
-      isDone({ minutes, goalPassed: false, enough: false }, asked.get(day) || item.minutes),
+      isDone(practised(item.id, day)!, asked.get(day) || item.minutes),
   ).length;
 }
 
@@ -131,7 +135,7 @@ export async function groupBoard(services: Services, studioId: string, groupId: 
   const handedFor = new Map(handed.map((each) => [each.item_id, each]));
   const lines = members.map((member): MemberLine => {
     const { happened: practised, stretches: laid } = weeks.get(member.id)!;
-    const byDay = minutesOfDays(practised);
+    const byDay = minutesOfDays(practised.facts.spent);
     const days = daysOf(from, addDays(today, 1)).map((day) => ({
       day,
       minutes: byDay.get(day) ?? 0,
@@ -145,7 +149,7 @@ export async function groupBoard(services: Services, studioId: string, groupId: 
       items: items.map((row) => {
         const theirs = landedFor.get(`${row.id} ${member.id}`);
         const since = dayOf(row.set_at.getTime(), studio.time_zone);
-        const spent = theirs?.item ? [...minutesOfItem(theirs.item, practised)] : [];
+        const spent = theirs?.item ? [...minutesOfItem(theirs.item, practised.facts.spent)] : [];
         const minutes = spent.reduce((sum, [day, each]) => (day >= since ? sum + each : sum), 0);
         const hand = theirs?.item ? handedFor.get(theirs.item.id) : undefined;
         const days = laid.flatMap((each) => each.days).filter(({ day }) => day >= since);

@@ -9,10 +9,11 @@ import {
   type StandsAt,
   type TempoTold,
   type WentDay,
+  minutesOfItem,
 } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Assignment, Passage } from "~/db/queries";
-import { minutesOfItem, type Happened } from "../plan/week-plan";
+import type { Happened } from "../plan/week-plan";
 import { stateOf } from "./passage-line";
 
 const MOST_FLAWED_BARS = 3;
@@ -61,7 +62,9 @@ function reviewed(
   laid: ReadonlyMap<string, number> | undefined,
 ): ReviewedItem {
   const { happened, passages, flaws, evenness } = inputs;
-  const byDay = [...minutesOfItem(item, happened)].filter(([day]) => within(day, inputs));
+  const byDay = [...minutesOfItem(item, happened.facts.spent)].filter(([day]) =>
+    within(day, inputs),
+  );
   const passage = passages.find(({ id }) => id === item.passageId);
   const rows = happened.played.filter(
     ({ passage_id, day }) => passage_id === item.passageId && within(day, inputs),

@@ -1,4 +1,11 @@
-import { askedBy, shareOver, wasWeak, type AssignmentText, type WeekDone } from "~/core/week";
+import {
+  askedBy,
+  minutesOfDays,
+  shareOver,
+  wasWeak,
+  type AssignmentText,
+  type WeekDone,
+} from "~/core/week";
 import { addDays, daysBetween, type Day } from "~/core/units";
 import {
   assignmentsOf,
@@ -14,14 +21,7 @@ import {
   type Assignment,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
-import {
-  keepDays,
-  minutesOfDays,
-  planWeek,
-  readFrom,
-  whatHappened,
-  type Happened,
-} from "../plan/week-plan";
+import { keepDays, planWeek, readFrom, whatHappened, type Happened } from "../plan/week-plan";
 import { takesAsked } from "../plan/takes-asked";
 import { triedSince } from "../plan/changed-today";
 import { adviceOf, passageNamed } from "./advice";
@@ -51,7 +51,9 @@ interface LastWeek {
 
 /** What the week came to, in minutes and days. */
 function weekDone({ week, happened }: Omit<LastWeek, "review">, today: Day): WeekDone {
-  const byDay = [...minutesOfDays(happened)].filter(([day]) => within(day, { week, today }));
+  const byDay = [...minutesOfDays(happened.facts.spent)].filter(([day]) =>
+    within(day, { week, today }),
+  );
   const minutes = byDay.reduce((sum, [, each]) => sum + each, 0);
   return { minutes, days: byDay.length };
 }

@@ -89,7 +89,7 @@ export function readLesson(form: FormData, today: Day) {
 
 const NOT_THEIRS = "An item names a passage that isn't this student's any more.";
 
-function foreign(items: readonly AssignmentItem[], passages: readonly Passage[]) {
+export function foreign(items: readonly AssignmentItem[], passages: readonly Passage[]) {
   const index = items.findIndex(
     ({ passageId }) => passageId !== null && !passages.some(({ id }) => id === passageId),
   );
@@ -187,7 +187,7 @@ interface GivenLadder {
 }
 
 /** The library's ladders as the items give them to passages, each fitted to its passage. */
-function laddersGiven(
+export function laddersGiven(
   items: readonly AssignmentItem[],
   passages: readonly Passage[],
   kept: Awaited<ReturnType<typeof keptLadders>>,
@@ -205,8 +205,19 @@ function laddersGiven(
   return ok(given);
 }
 
+export async function giveLadders(
+  { newId, now }: Pick<Services, "newId" | "now">,
+  tx: Queries,
+  studioId: string,
+  given: readonly GivenLadder[],
+): Promise<void> {
+  for (const { passageId, ladder } of given) {
+    await insertLadder(tx, studioId, passageId, { id: newId(), ladder, at: new Date(now()) });
+  }
+}
+
 /** Ladders that the library gives with this week and has not given with it before. */
-const newlyGiven = (items: readonly AssignmentItem[], set: Assignment | undefined) =>
+export const newlyGiven = (items: readonly AssignmentItem[], set: Assignment | undefined) =>
   items.map((item) => {
     const before = set?.text.items.find(({ id }) => id === item.id);
     const given = before?.keptLadderId === item.keptLadderId && before.passageId === item.passageId;
@@ -237,13 +248,7 @@ export const setWeek = (services: Services, studioId: string, personId: string, 
     if (!given.ok) return given;
     const kept = await keepDraft(services, tx, studioId, personId, sent);
     if (!kept.ok) return kept;
-    for (const { passageId, ladder } of given.value) {
-      await insertLadder(tx, studioId, passageId, {
-        id: services.newId(),
-        ladder,
-        at: new Date(services.now()),
-      });
-    }
+    await giveLadders(services, tx, studioId, given.value);
     await decide(tx, studioId, last, { decisions: sent.decisions, today }, passages);
     await dropDraft(tx, studioId, kept.value.id);
     const { from, until, text } = sent;

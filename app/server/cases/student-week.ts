@@ -1,15 +1,5 @@
-import {
-  askedBy,
-  doneOn,
-  nestedGoals,
-  windowsOn,
-  type ItemDays,
-  type StudentWeek,
-  type WeekDay,
-  type WeekItem,
-  type WeekTimes,
-} from "~/core/week";
-import { addDays, daysBetween, type Day } from "~/core/units";
+import { nestedGoals, studentWeek, weekChanges } from "~/core/week";
+import { addDays, daysBetween } from "~/core/units";
 import {
   assignmentById,
   assignmentsOf,
@@ -17,84 +7,16 @@ import {
   passagesOfPerson,
   studentById,
   studioById,
-  type Assignment,
-  type Passage,
 } from "~/db/queries";
 import { memoryLine } from "./memory";
 import { goalsOfToday } from "./worded-goals";
 import { todayIn, type Services } from "../services";
-import {
-  keepDays,
-  keyFor,
-  minutesOfDays,
-  minutesOfItem,
-  planWeek,
-  readFrom,
-  whatHappened,
-  type Happened,
-} from "../plan/week-plan";
+import { allSaid, keepDays, planWeek, readFrom, whatHappened } from "../plan/week-plan";
 import { rawOf } from "../plan/raw";
 import { takesAsked } from "../plan/takes-asked";
-import { weekOn } from "../plan/week-on";
+import { changeable, toTell, weekOn } from "../plan/week-on";
 
 const WEEKS_LISTED = 60;
-
-interface WeekInputs {
-  readonly week: Pick<Assignment, "id" | "from_day" | "until_day" | "text"> & {
-    readonly since?: Day;
-  };
-  readonly times: WeekTimes;
-  readonly passages: readonly Passage[];
-  readonly happened: Happened;
-  readonly today: Day;
-}
-
-/** A week with what each day asked and what came of it, and as it is laid out from today on. */
-function studentWeek(
-  { week, times, passages, happened, today }: WeekInputs,
-  plan: ItemDays,
-): StudentWeek {
-  const { from_day: from, until_day: until, since = from, text } = week;
-  const byDay = minutesOfDays(happened);
-  const days = plan.days.map(({ day, minutes, items: asked }): WeekDay => ({
-    day,
-    minutes,
-    times: windowsOn(times, day).map((each) => ({ from: each.from, minutes: each.minutes })),
-    asked,
-    played: byDay.get(day) ?? 0,
-  }));
-  const items = text.items.map((item): WeekItem => {
-    const passage = passages.find(({ id }) => id === item.passageId);
-    const spent = minutesOfItem(item, happened);
-    const done = new Set(doneOn(plan.days, item.id));
-    const practised = [...new Set([...spent.keys(), ...done])]
-      .filter((day) => day >= from && day < until)
-      .toSorted()
-      .map((day) => ({ day, minutes: spent.get(day) ?? 0, done: done.has(day) }));
-    return {
-      ...item,
-      bars: passage ? { from: passage.fromBar, to: passage.toBar } : null,
-      beatUnit: passage?.beatUnit ?? null,
-      key: keyFor(item, since, today < from ? from : today >= until ? addDays(until, -1) : today),
-      practised,
-    };
-  });
-  return {
-    id: week.id,
-    from,
-    until,
-    text,
-    asked: askedBy(plan.days),
-    items,
-    days,
-    // Of a week that is over there is nothing to lay out any more.
-    notes: today < until ? plan.notes : [],
-    played: {
-      minutes: days.reduce((sum, { played }) => sum + played, 0),
-      days: days.filter(({ played }) => played > 0).length,
-    },
-  };
-}
 
 /** The student's own week: what is asked on which day, what was done, goals, and learning by heart. */
 export async function weekPage(
@@ -122,10 +44,12 @@ export async function weekPage(
     week &&
     (await whatHappened(db, studioId, personId, readFrom(week), addDays(week.until_day, -1)));
   const { times } = person;
-  const inputs = week && happened && { week, times, passages, happened, today };
-  const plan = inputs && planWeek({ ...inputs, raw: rawOf(passages, today) });
+  const raw = rawOf(passages, today);
+  const plan = week && happened && planWeek({ week, times, happened, raw, today });
   if (plan) await keepDays(db, { studioId, personId }, plan, happened, today);
-  const laid = plan && studentWeek(inputs, plan);
+  const laid =
+    plan &&
+    studentWeek({ week: toTell(week), times, passages, spent: happened.facts.spent, today }, plan);
   return {
     today,
     person: { id: person.id, name: person.name, instrument: person.instrument },
@@ -134,6 +58,10 @@ export async function weekPage(
     lesson: times.lesson,
     concert: studio.concert_on ? { name: studio.concert_name, day: studio.concert_on } : undefined,
     week: laid,
+    /** What was changed in it since it began. */
+    changes: week ? weekChanges(allSaid(week)) : [],
+    /** It is the one that is on, and can be changed. */
+    on: week !== undefined && changeable(weeks, today)?.id === week.id,
     takes: week
       ? await takesAsked(db, studioId, [{ items: week.text.items, lesson }], {
           today,

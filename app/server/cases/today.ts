@@ -1,5 +1,5 @@
 import type { AskedTask, MustDo } from "~/core/session";
-import { isDone, minutesOn } from "~/core/week";
+import { isDone, minutesOfDays, minutesOn, weekChanges } from "~/core/week";
 import { addDays, momentOf, weekdayOf, type Day } from "~/core/units";
 import {
   assignmentsOf,
@@ -20,7 +20,7 @@ import { changedToday } from "../plan/changed-today";
 import { hurtSince } from "../plan/pain";
 import { tempiToday } from "../plan/tempi-today";
 import { weekNotes, weekOn } from "../plan/week-on";
-import { keepDays, minutesOfDays, planWeek, whatHappened, type Happened } from "../plan/week-plan";
+import { allSaid, keepDays, planWeek, whatHappened, type Happened } from "../plan/week-plan";
 import { adviceOf } from "./advice";
 import { heartDue } from "./by-heart";
 import { questionsNow } from "./questions";
@@ -35,6 +35,8 @@ const CARE_DAYS = 14;
 /** A tight or tired end makes the next days' sessions gentler. */
 const GENTLE_DAYS = 2;
 const SHORTEST_MINUTES = 5;
+/** Behind all days. */
+const NEVER = "9999-12-31";
 
 /** How the latest sessions felt, when that asks for gentleness today. */
 function feelingLately(sessions: Happened["sessions"]) {
@@ -82,7 +84,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
   const asked = week && askedToday(week, day, happened, today);
   const ready = passages.filter(({ ladder }) => ladder !== null);
   const latest = happened.sessions.filter((each) => each.day >= addDays(today, -GENTLE_DAYS));
-  const playedMinutes = minutesOfDays(happened).get(today) ?? 0;
+  const playedMinutes = minutesOfDays(happened.facts.spent).get(today) ?? 0;
   const there = minutesOn(times, today);
   // A piece whose stages were never touched says nothing by them.
   const stageOf = (pieceId: string) => {
@@ -90,6 +92,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
     return own?.list[own.at];
   };
   const saidOf = weekNotes(week, today);
+  const toldFrom = week?.changed_on ?? NEVER;
   return {
     today,
     ...(await adviceOf(services, studioId, personId, { today: changed })),
@@ -109,6 +112,8 @@ export async function todayPage(services: Services, studioId: string, personId: 
     playedMinutes,
     /** The lesson is today: what was asked until now is asked no more. */
     lessonToday: week?.until_day === today,
+    /** What was changed in the week, as long as nobody has said that it was seen. */
+    changes: week ? weekChanges(allSaid(week)).filter(({ day }) => day >= toldFrom) : [],
     word: week?.text.word ?? "",
     weekShape: week?.text.shape ?? null,
     asked: asked?.items ?? [],

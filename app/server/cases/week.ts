@@ -1,6 +1,6 @@
 import type { BlockKind } from "~/core/session";
 import { needsALook, TREND_DAYS, type Look, type PassageTrend } from "~/core/judge";
-import { askedBy, daysOf, memoryStanding, type ItemDays } from "~/core/week";
+import { askedBy, daysOf, memoryStanding, minutesOfDays, type ItemDays } from "~/core/week";
 import { addDays, dayOf, weekdayOf, type Day } from "~/core/units";
 import {
   lastDaysOfEach,
@@ -16,7 +16,7 @@ import {
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
 import { keptOutlooks } from "./kept-outlook";
-import { byPerson, minutesOfDays, type Happened } from "../plan/week-plan";
+import { byPerson, type Happened } from "../plan/week-plan";
 import { weeksOfEach } from "../plan/weeks-of-each";
 
 /** Without a week of its own, a line shows the last seven days. */
@@ -68,7 +68,7 @@ type Student = Awaited<ReturnType<typeof studentsOf>>[number];
 
 /** What each day asked that morning, what was practised, and what the days ahead ask. */
 function lineDays(plan: ItemDays | undefined, happened: Happened, today: Day): LineDay[] {
-  const played = minutesOfDays(happened);
+  const played = minutesOfDays(happened.facts.spent);
   const days =
     plan?.days.map(({ day, load }) => ({ day, asked: load })) ??
     daysOf(addDays(today, 1 - DAYS_SHOWN), addDays(today, 1)).map((day) => ({ day, asked: 0 }));
@@ -173,7 +173,7 @@ export async function weekOf(services: Services, studioId: string) {
     groups: groups.map(({ id, name, members }) => ({
       ...{ id, name, members: members.length },
       practised: members.filter((member) =>
-        [...minutesOfDays(weeks.get(member)!.happened).keys()].some(
+        [...minutesOfDays(weeks.get(member)!.happened.facts.spent).keys()].some(
           (day) => day > addDays(today, -DAYS_SHOWN),
         ),
       ).length,

@@ -40,6 +40,18 @@ export function weekOn<W extends WeekDays>(
   return stretchesOf(newest, today).at(-1);
 }
 
+/** A week of the database, as the core tells it. */
+export const toTell = <W extends Assignment & { readonly since?: Day }>(week: W) => ({
+  ...{ id: week.id, from: week.from_day, until: week.until_day, text: week.text },
+  since: week.since ?? week.from_day,
+});
+
+/** The week that is on, where it still asks for something: not on the day of its lesson. */
+export const changeable = <W extends WeekDays>(weeks: readonly W[], today: Day) => {
+  const on = weekOn(weeks, today);
+  return on && on.until_day > today ? on : undefined;
+};
+
 /** From lesson to lesson where nothing else is said. */
 export const USUAL_DAYS = 7;
 

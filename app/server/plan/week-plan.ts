@@ -1,15 +1,13 @@
 import {
-  daysWithMinutes,
-  itemDays,
   keyOfWeek,
   LOOK_BACK_DAYS,
-  onDay,
-  mayRestLong,
-  type AssignmentItem,
-  type Practised,
+  planWeek as planned,
+  spentOf,
   toKeep,
+  type AssignmentItem,
   type ItemDays,
   type KeptItem,
+  type WeekFacts,
   type WeekTimes,
 } from "~/core/week";
 import { addDays, formatKey, type Day } from "~/core/units";
@@ -30,7 +28,8 @@ type Rows<Query extends (...of: never[]) => Promise<readonly unknown[]>> = reado
   ReturnType<Query>
 >[number][];
 
-export interface Happened {
+/** What was asked and practised, row by row. */
+interface HappenedRows {
   readonly played: Rows<typeof playedByDay>;
   readonly sessions: Rows<typeof sessionsBetween>;
   readonly byHand: Rows<typeof practiceByHand>;
@@ -40,14 +39,18 @@ export interface Happened {
   readonly asked: Rows<typeof askedByDay>;
 }
 
-/** What was asked and practised between two days, both included; of one student, or of everyone. */
-export async function whatHappened(
+/** The same of one student, and what a week is planned by. */
+export interface Happened extends HappenedRows {
+  readonly facts: WeekFacts;
+}
+
+async function read(
   db: Queries,
   studioId: string,
   whose: Whose,
   from: Day,
   to: Day,
-): Promise<Happened> {
+): Promise<HappenedRows> {
   const [played, sessions, byHand, enough, asked] = await Promise.all([
     playedByDay(db, studioId, whose, from, to),
     sessionsBetween(db, studioId, whose, from, to),
@@ -56,6 +59,43 @@ export async function whatHappened(
     askedByDay(db, studioId, whose, from, to),
   ]);
   return { played, sessions, byHand, enough, asked };
+}
+
+/** What was asked of a student and practised between two days, both included. */
+export async function whatHappened(
+  db: Queries,
+  studioId: string,
+  personId: string,
+  from: Day,
+  to: Day,
+): Promise<Happened> {
+  const rows = await read(db, studioId, personId, from, to);
+  return { ...rows, facts: factsOf(rows) };
+}
+
+/** The same of everyone, read at once. */
+export async function whatHappenedToAll(
+  db: Queries,
+  studioId: string,
+  from: Day,
+  to: Day,
+): Promise<(personId: string) => Happened> {
+  const all = await read(db, studioId, null, from, to);
+  const played = byPerson(all.played);
+  const sessions = byPerson(all.sessions);
+  const byHand = byPerson(all.byHand);
+  const enough = byPerson(all.enough);
+  const asked = byPerson(all.asked);
+  return (id) => {
+    const rows = {
+      played: played(id),
+      sessions: sessions(id),
+      byHand: byHand(id),
+      enough: enough(id),
+      asked: asked(id),
+    };
+    return { ...rows, facts: factsOf(rows) };
+  };
 }
 
 /** Rows by whom they are about; nothing for a person without any. */
@@ -69,46 +109,30 @@ export function byPerson<T extends { readonly person_id: string }>(rows: readonl
   return (id: string): readonly T[] => groups.get(id) ?? [];
 }
 
-/** What happened, person by person. */
-export function byPersonOf(all: Happened): (personId: string) => Happened {
-  const played = byPerson(all.played);
-  const sessions = byPerson(all.sessions);
-  const byHand = byPerson(all.byHand);
-  const enough = byPerson(all.enough);
-  const asked = byPerson(all.asked);
-  return (id) => ({
-    played: played(id),
-    sessions: sessions(id),
-    byHand: byHand(id),
-    enough: enough(id),
-    asked: asked(id),
-  });
-}
-
-export type DoneItem = Pick<AssignmentItem, "id" | "passageId">;
-
-/** Minutes by day that went into an item: its passage at the stand, its tasks, and by hand. */
-export function minutesOfItem(
-  { id, passageId }: DoneItem,
-  { played, sessions, byHand }: Pick<Happened, "played" | "sessions" | "byHand">,
-): ReadonlyMap<Day, number> {
-  const byDay = new Map<Day, number>();
-  const add = (day: Day, minutes: number) => byDay.set(day, (byDay.get(day) ?? 0) + minutes);
-  for (const row of played) if (row.passage_id === passageId) add(row.day, row.minutes);
-  for (const { day, tasks } of sessions) {
-    for (const { itemId, seconds } of tasks) if (itemId === id) add(day, seconds / 60);
+/** The rows of one student as what a week is planned by. */
+function factsOf({ played, sessions, byHand, enough, asked }: HappenedRows): WeekFacts {
+  const reached: Record<string, Record<Day, number>> = {};
+  for (const { passage_id: id, day, reached: tempo } of played) {
+    const days = (reached[id] ??= {});
+    days[day] = Math.max(days[day] ?? 0, tempo ?? 0);
   }
-  for (const row of byHand) if (row.item_id === id) add(row.day, row.minutes);
-  return byDay;
-}
-
-/** Minutes of all practice by day. */
-export function minutesOfDays({ played, sessions, byHand }: Happened): ReadonlyMap<Day, number> {
-  const byDay = new Map<Day, number>();
-  const add = (day: Day, minutes: number) => byDay.set(day, (byDay.get(day) ?? 0) + minutes);
-  for (const { day, minutes } of [...played, ...byHand]) add(day, minutes);
-  for (const { day, tasks } of sessions) for (const task of tasks) add(day, task.seconds / 60);
-  return byDay;
+  const kept: Record<Day, KeptItem[]> = {};
+  for (const { item_id: itemId, day, minutes, why } of asked) {
+    (kept[day] ??= []).push({ itemId, minutes, why });
+  }
+  return {
+    spent: spentOf([
+      ...played.map(({ passage_id: of, day, minutes }) => ({ of, day, minutes })),
+      ...sessions.flatMap(({ day, tasks }) =>
+        tasks.map(({ itemId, seconds }) => ({ of: itemId ?? null, day, minutes: seconds / 60 })),
+      ),
+      ...byHand.map(({ item_id: of, day, minutes }) => ({ of, day, minutes })),
+    ]),
+    reached,
+    enough: enough.map(({ item_id: itemId, day }) => ({ itemId, day })),
+    hurtOn: sessions.flatMap(({ day, ended }) => (ended === "pain" ? [day] : [])),
+    kept,
+  };
 }
 
 export interface PlanInputs {
@@ -123,67 +147,26 @@ export interface PlanInputs {
   readonly today: Day;
 }
 
+/** All that a week has said of its items, of one and the same in the order of days. */
+export const allSaid = ({ text, earlier }: Pick<Assignment, "text" | "earlier">) => [
+  ...earlier,
+  ...text.items,
+];
+
+/** A week of the database, planned. */
+export const planWeek = ({ week, happened, ...rest }: PlanInputs): ItemDays =>
+  planned({
+    week: {
+      ...{ from: week.from_day, until: week.until_day, lesson: week.lesson },
+      items: allSaid(week),
+    },
+    facts: happened.facts,
+    ...rest,
+  });
+
 /** Since when the record has to be read to lay out a week. */
 export const readFrom = (week: Pick<Assignment, "from_day">): Day =>
   addDays(week.from_day, -LOOK_BACK_DAYS);
-
-/** What was practised of each item, by day; nothing where nothing was said or played. */
-function practisedOf(items: readonly AssignmentItem[], happened: Happened) {
-  const minutes = new Map(items.map((item) => [item, minutesOfItem(item, happened)]));
-  const { played, sessions, enough } = happened;
-  const hurtOn = new Set(sessions.flatMap(({ day, ended }) => (ended === "pain" ? [day] : [])));
-  const goalPassed = ({ passageId, goalTempo }: AssignmentItem, day: Day) => {
-    if (goalTempo === null || passageId === null) return false;
-    return played.some(
-      (row) => row.passage_id === passageId && row.day === day && (row.reached ?? 0) >= goalTempo,
-    );
-  };
-  return (itemId: string, day: Day): Practised | undefined => {
-    const item = onDay(items, itemId, day);
-    const long = minutes.get(item)?.get(day);
-    const said =
-      hurtOn.has(day) || enough.some((each) => each.item_id === itemId && each.day === day);
-    if (long === undefined && !said) return undefined;
-    return { minutes: long ?? 0, goalPassed: goalPassed(item, day), enough: said };
-  };
-}
-
-/** What was kept of the days that are over, day by day. */
-function keptOf({ asked }: Happened): (day: Day) => readonly KeptItem[] {
-  const byDay = new Map<Day, KeptItem[]>();
-  for (const { item_id: itemId, day, minutes, why } of asked) {
-    const kept = byDay.get(day) ?? [];
-    kept.push({ itemId, minutes, why });
-    byDay.set(day, kept);
-  }
-  return (day) => byDay.get(day) ?? [];
-}
-
-/**
- * A week as it was asked and practised until today, its open items laid over the days ahead. On the
- * day of a lesson nothing is asked, whether it was held or not.
- */
-export function planWeek({ week, times, happened, raw, today }: PlanInputs): ItemDays {
-  const { from_day: from, until_day: until, lesson } = week;
-  // What was finished at a lesson was asked until it, as its last day says.
-  const all = [...week.earlier, ...week.text.items];
-  const days = daysWithMinutes(from, until, times).map((each) =>
-    each.day === lesson ? { ...each, minutes: 0, room: 0, lesson: true as const } : each,
-  );
-  const items = all.map((item) => ({
-    id: item.id,
-    often: item.often,
-    minutes: item.minutes,
-    since: item.since,
-    until: item.until,
-    hard: mayRestLong(item.often) && item.passageId !== null && raw.has(item.passageId),
-    lastBefore: [...minutesOfItem(item, happened).keys()]
-      .toSorted()
-      .findLast((day) => day < from && day >= readFrom(week)),
-  }));
-  const history = { practised: practisedOf(all, happened), kept: keptOf(happened) };
-  return itemDays({ items, days }, history, today);
-}
 
 /**
  * Keeps what the days of a plan have asked that are over, where nobody has yet: whatever is changed

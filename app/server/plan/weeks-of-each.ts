@@ -4,7 +4,7 @@ import type { Queries } from "~/db/client";
 import { weeksOfAll, type Assignment } from "~/db/queries";
 import { rawIn } from "./raw";
 import { stretchesOf, weekOn } from "./week-on";
-import { byPersonOf, keepDays, planWeek, readFrom, whatHappened, type Happened } from "./week-plan";
+import { keepDays, planWeek, readFrom, whatHappenedToAll, type Happened } from "./week-plan";
 
 interface Student {
   readonly id: string;
@@ -28,7 +28,7 @@ export async function weeksOfEach(
 ): Promise<ReadonlyMap<string, OneOfAll>> {
   const weeks = await weeksOfAll(db, studioId, today);
   const from = [since, ...weeks.map(readFrom)].toSorted()[0]!;
-  const happenedFor = byPersonOf(await whatHappened(db, studioId, null, from, today));
+  const happenedFor = await whatHappenedToAll(db, studioId, from, today);
   const raw = await rawIn(db, studioId, weeks, today);
   const weekFor = new Map(weeks.map((week) => [week.person_id, week]));
   const all = new Map<string, OneOfAll>();

@@ -1,0 +1,83 @@
+import { addDays, type Day } from "~/core/units";
+import type { AssignmentItem } from "./assignment";
+import type { WeekTimes } from "./availability";
+import type { Practised } from "./done";
+import { itemDays, onDay, type ItemDays, type KeptItem } from "./item-days";
+import { mayRestLong } from "./layout";
+import { minutesOfItem, type Spent } from "./spent";
+import { daysWithMinutes, LOOK_BACK_DAYS } from "./week-days";
+
+/** What has happened in a week and shortly before it, as plain data. */
+export interface WeekFacts {
+  readonly spent: Spent;
+  /** The fastest tempo passed of a passage on a day. */
+  readonly reached: Readonly<Record<string, Readonly<Record<Day, number>>>>;
+  /** Items of which the player has said that it was enough for that day. */
+  readonly enough: readonly { readonly itemId: string; readonly day: Day }[];
+  /** Days on which somebody stopped because something hurt. */
+  readonly hurtOn: readonly Day[];
+  /** What days that are over have asked, where it was kept. */
+  readonly kept: Readonly<Record<Day, readonly KeptItem[]>>;
+}
+
+export interface WeekToPlan {
+  readonly from: Day;
+  /** The first day after it. */
+  readonly until: Day;
+  /** The day of its lesson, which has gone by without another week. */
+  readonly lesson?: Day | undefined;
+  /** All that it has said of its items, of one and the same in the order of days. */
+  readonly items: readonly AssignmentItem[];
+}
+
+interface PlanInputs {
+  readonly week: WeekToPlan;
+  readonly times: WeekTimes;
+  readonly facts: WeekFacts;
+  /** Passages that can't be played yet. */
+  readonly raw: ReadonlySet<string>;
+  readonly today: Day;
+}
+
+/** What was practised of each item, by day; nothing where nothing was said or played. */
+export function practisedOf(items: readonly AssignmentItem[], facts: WeekFacts) {
+  const minutes = new Map(items.map((item) => [item, minutesOfItem(item, facts.spent)]));
+  const goalPassed = ({ passageId, goalTempo }: AssignmentItem, day: Day) =>
+    goalTempo !== null && passageId !== null && (facts.reached[passageId]?.[day] ?? 0) >= goalTempo;
+  return (itemId: string, day: Day): Practised | undefined => {
+    const item = onDay(items, itemId, day);
+    const long = minutes.get(item)?.get(day);
+    const said =
+      facts.hurtOn.includes(day) ||
+      facts.enough.some((each) => each.itemId === itemId && each.day === day);
+    if (long === undefined && !said) return undefined;
+    return { minutes: long ?? 0, goalPassed: goalPassed(item, day), enough: said };
+  };
+}
+
+/**
+ * A week as it was asked and practised until today, its open items laid over the days ahead. On the
+ * day of a lesson nothing is asked, whether it was held or not.
+ */
+export function planWeek({ week, times, facts, raw, today }: PlanInputs): ItemDays {
+  const { from, until, lesson, items } = week;
+  const days = daysWithMinutes(from, until, times).map((each) =>
+    each.day === lesson ? { ...each, minutes: 0, room: 0, lesson: true as const } : each,
+  );
+  const toLay = items.map((item) => ({
+    id: item.id,
+    often: item.often,
+    minutes: item.minutes,
+    since: item.since,
+    until: item.until,
+    hard: mayRestLong(item.often) && item.passageId !== null && raw.has(item.passageId),
+    lastBefore: [...minutesOfItem(item, facts.spent).keys()]
+      .toSorted()
+      .findLast((day) => day < from && day >= addDays(from, -LOOK_BACK_DAYS)),
+  }));
+  const history = {
+    practised: practisedOf(items, facts),
+    kept: (day: Day) => facts.kept[day] ?? [],
+  };
+  return itemDays({ items: toLay, days }, history, today);
+}
