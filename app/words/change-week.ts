@@ -1,3 +1,4 @@
+import type { Fix } from "~/core/week";
 import { minutes } from "./counts";
 
 /** What an item asks, as it is told beside what it asked before. */
@@ -9,6 +10,13 @@ interface Said {
 
 const tempo = (bpm: number | null) => (bpm === null ? "any tempo" : `to ${bpm} bpm`);
 const instead = (is: string, was: string) => (is === was ? [] : [`${is} instead of ${was}`]);
+
+const differences = (was: Said, is: Said) =>
+  [
+    ...instead(minutes(is.minutes), minutes(was.minutes)),
+    ...instead(is.often, was.often),
+    ...instead(tempo(is.tempo), tempo(was.tempo)),
+  ].join(", ");
 
 export const changeWords = {
   title: "Change this week",
@@ -28,12 +36,20 @@ export const changeWords = {
   added: (title: string, { often, minutes: count }: Said) =>
     `Added: ${title}, ${often}, ${minutes(count)}`,
   withdrawn: (title: string) => `Withdrawn: ${title}`,
-  changed: (title: string, was: Said, is: Said) => {
-    const parts = [
-      ...instead(minutes(is.minutes), minutes(was.minutes)),
-      ...instead(is.often, was.often),
-      ...instead(tempo(is.tempo), tempo(was.tempo)),
-    ];
-    return `Changed: ${title}, ${parts.length > 0 ? parts.join(", ") : "new notes"}`;
+  changed: (title: string, was: Said, is: Said) =>
+    `Changed: ${title}, ${differences(was, is) || "new notes"}`,
+  cut: (title: string, was: Said, is: Said) => `${title}: ${differences(was, is)}`,
+  /** A week that asks for more than its days have. */
+  fix: {
+    by: { "fewer-times": "Fewer times", "fewer-minutes": "Fewer minutes" } satisfies Record<
+      Fix,
+      string
+    >,
+    times: "Change practice times",
+    would: "This would change:",
+    apply: "Apply",
+    done: "It fits now.",
+    undo: "Undo",
+    never: "Still too much. Remove an item or add practice time.",
   },
 };

@@ -227,9 +227,6 @@ export const planWords = {
     kind: "Kind",
     goalIs: (count: number, d: number) => `The week asks ${minutes(count)} on ${days(d)}.`,
     smallerOnPurpose: "Smaller on purpose: last week came to less than half of what was asked.",
-    fewerTimes: "Fewer times",
-    fewerMinutes: "Fewer minutes",
-    anotherDay: "Another day",
     shape: "Plan of the sessions",
     usualShape: "the usual one",
     word: "A word to the student",
@@ -286,7 +283,7 @@ export const planWords = {
     stillOwed: (count: number) => `${count} min to go`,
     missed: (count: number) => `not played, ${count} min`,
     tooMuch: (asked: number, laid: number) =>
-      `The week asks ${asked} min; its days have room for ${laid}. What doesn't fit is shorter, or falls out.`,
+      `${asked} minutes assigned, but the days have room for only ${laid}. What doesn't fit is shortened or left out.`,
     lesson: (when: string) => `Lesson ${when}`,
     items: "What is asked",
     doneOn: (count: number, begun = 0) =>

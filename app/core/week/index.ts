@@ -91,7 +91,8 @@ export {
 export { isDone, type Practised } from "./done";
 export { keyOfWeek, rotation, ROTATIONS, turned, type Rotation } from "./rotation";
 export { daysOf, LOOK_BACK_DAYS } from "./week-days";
-export { fitted, FIXES, previewOf, type Before, type Fix } from "./preview";
+export { previewOf, type Before } from "./preview";
+export { asksTooMuch, fitted, FIXES, type Fix } from "./fix";
 export {
   MEMORY_UNITS,
   memoryPlanSchema,

@@ -2,7 +2,7 @@ import { daysBetween, formatKey, type Day } from "~/core/units";
 import { askedBy, itemDays, NO_HISTORY } from "./item-days";
 import type { AssignmentItem, AssignmentText } from "./assignment";
 import { windowsOn, type WeekTimes } from "./availability";
-import { mayRestLong, type LayoutNote } from "./layout";
+import { mayRestLong } from "./layout";
 import { keyOfWeek } from "./rotation";
 import type { StudentWeek } from "./told";
 import { daysWithMinutes, LOOK_BACK_DAYS } from "./week-days";
@@ -72,55 +72,4 @@ export function previewOf({ from, until, text, times, before }: PreviewInputs): 
     notes: plan.notes,
     played: { minutes: 0, days: 0 },
   };
-}
-
-const tooMuch = (notes: readonly LayoutNote[]) =>
-  notes.find((note) => note.kind === "too-much" || note.kind === "falls-out");
-
-/** A time less: every day becomes every other day, that becomes three times, and so on. */
-function lessOften(item: AssignmentItem): AssignmentItem | undefined {
-  const { often } = item;
-  if (often.kind === "daily") return { ...item, often: { kind: "every-other" } };
-  if (often.kind === "every-other") return { ...item, often: { kind: "times", times: 3 } };
-  return often.times > 1
-    ? { ...item, often: { kind: "times", times: often.times - 1 } }
-    : undefined;
-}
-
-const FEWEST_MINUTES = 3;
-const MOST_STEPS = 60;
-
-/** How a week that asks too much is made to fit. */
-export const FIXES = ["fewer-times", "fewer-minutes"] as const;
-export type Fix = (typeof FIXES)[number];
-
-/**
- * The items with fewer times, or fewer minutes, until all of it fits: always the one that takes
- * most gives way. Undefined when nothing can give way any more.
- */
-export function fitted(inputs: PreviewInputs, fix: Fix): readonly AssignmentItem[] | undefined {
-  let items: readonly AssignmentItem[] = inputs.text.items;
-  for (let step = 0; step < MOST_STEPS; step++) {
-    const { notes, days } = previewOf({ ...inputs, text: { ...inputs.text, items: [...items] } });
-    if (!tooMuch(notes)) return items;
-    const taken = (item: AssignmentItem) =>
-      item.minutes *
-      Math.max(1, days.filter(({ asked }) => asked.some((a) => a.itemId === item.id)).length);
-    const less = items
-      .map((item, index) => ({
-        index,
-        taken: taken(item),
-        less:
-          fix === "fewer-times"
-            ? lessOften(item)
-            : item.minutes > FEWEST_MINUTES
-              ? { ...item, minutes: item.minutes - 1 }
-              : undefined,
-      }))
-      .filter((each) => each.less !== undefined)
-      .toSorted((a, b) => b.taken - a.taken)[0];
-    if (!less?.less) return undefined;
-    items = items.with(less.index, less.less);
-  }
-  return undefined;
 }

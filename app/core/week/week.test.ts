@@ -6,6 +6,7 @@ import {
   CHILD_LIMITS,
   askedBy,
   fitted,
+  type AssignmentItem,
   FIXES,
   keyOfWeek,
   layOutWeek,
@@ -377,13 +378,48 @@ describe("goals, keys and reviews", () => {
       times,
       before: { lastDay: {}, raw: [] },
     };
-    expect(previewOf(inputs).notes.length).toBeGreaterThan(0);
+    const preview = (all: readonly AssignmentItem[]) =>
+      previewOf({ ...inputs, text: { ...inputs.text, items: [...all] } });
+    expect(preview(items).notes.length).toBeGreaterThan(0);
     for (const fix of FIXES) {
-      const less = fitted(inputs, fix)!;
-      const { notes, asked } = previewOf({ ...inputs, text: { ...inputs.text, items: [...less] } });
+      const less = fitted(items, { fix, preview, raw: new Set() })!;
+      const { notes, asked } = preview(less);
       expect(notes).toEqual([]);
       expect(asked.minutes).toBeGreaterThan(60);
     }
+  });
+
+  test("what gives way is what matters least, and nothing raw is left to one day", () => {
+    const kinds = ["listening", "piece", "piece", "theory"] as const;
+    const items = kinds.map((kind, n) =>
+      newItem(`00000000-0000-4000-8000-00000000000${n}`, {
+        ...{ kind, title: `${n}`, minutes: n === 1 ? 30 : 10 },
+        passageId: kind === "piece" ? `00000000-0000-4000-8000-0000000000a${n}` : null,
+      }),
+    );
+    const raw = new Set([items[1]!.passageId!]);
+    const at = (minutes: number) => (all: readonly AssignmentItem[]) =>
+      previewOf({
+        ...{ from: MONDAY, until: addDays(MONDAY, 7), before: { lastDay: {}, raw: [...raw] } },
+        text: { items: [...all], word: "", shape: null },
+        times: {
+          windows: [0, 1, 2, 3, 4, 5, 6].map((weekday) => ({ weekday, from: "17:00", minutes })),
+          ...{ lesson: null, dates: [], limits: null },
+        },
+      });
+    const timesOf = (minutes: number) =>
+      fitted(items, { fix: "fewer-times", preview: at(minutes), raw })?.map(({ often }) =>
+        often.kind === "times" ? often.times : often.kind === "daily" ? 7 : 3.5,
+      );
+    const found = [70, 60, 55, 50, 45, 40, 35].flatMap((minutes) => {
+      const times = timesOf(minutes);
+      return times ? [times] : [];
+    });
+    expect(found.length).toBeGreaterThan(2);
+    for (const [listening, rawOne, , theory] of found) {
+      expect(rawOne).toBeGreaterThanOrEqual(Math.max(2, listening!, theory!));
+    }
+    expect(found.some(([listening, rawOne]) => listening! < rawOne!)).toBe(true);
   });
 
   test("what was clean comes back later than what was not, and every clean review later again", () => {

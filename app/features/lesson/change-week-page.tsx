@@ -5,13 +5,13 @@ import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
 import type { WeekFacts, WeekTimes } from "~/core/week";
 import type { Day } from "~/core/units";
-import { WeekGrid } from "~/features/plan/week-grid";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { changeWords } from "~/words/change-week";
 import { planWords } from "~/words/plan";
 import { ItemList } from "./item-list";
 import type { KeptLadderName } from "./lesson-shapes";
+import { NextWeek } from "./next-week";
 import { useChangeWeek, type RunningWeek } from "./use-change-week";
 import styles from "./lesson.module.css";
 
@@ -20,6 +20,7 @@ interface ChangeWeekPageProps {
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string };
   readonly times: WeekTimes;
+  readonly timesSaid: boolean;
   readonly week: RunningWeek | undefined;
   readonly facts: WeekFacts | undefined;
   readonly raw: readonly string[];
@@ -61,23 +62,28 @@ interface ChangingProps extends ChangeWeekPageProps {
   readonly home: string;
 }
 
-function Changing({ week, facts, today, times, raw, passages, ladders, home }: ChangingProps) {
+function Changing(props: ChangingProps) {
+  const { week, facts, today, times, timesSaid, raw, passages, ladders, home } = props;
   const inputs = useMemo(
     () => ({ week, facts, today, times, raw, passages }),
     [week, facts, today, times, raw, passages],
   );
   const it = useChangeWeek(inputs, home);
-  const { asked } = it.preview;
   return (
     <>
       <Section title={changeWords.items}>
         <ItemList it={it} passages={passages} ladders={ladders} empty={changeWords.empty} />
       </Section>
       <Section title={changeWords.preview}>
-        <p className={styles.goalLine}>
-          <strong>{planWords.lesson.goalIs(asked.minutes, asked.days)}</strong>
-        </p>
-        <WeekGrid week={it.preview} today={today} preview />
+        <NextWeek
+          it={it}
+          week={it.laid}
+          preview={it.preview}
+          raw={raw}
+          home={home}
+          today={today}
+          timesSaid={timesSaid}
+        />
       </Section>
       <div className={`${styles.setting} sticks-below`}>
         <Button

@@ -62,12 +62,13 @@ export function LessonPage(props: LessonPageProps) {
   const formats = useFormats();
   const home = `/studio/${studioId}/students/${person.id}`;
   const given = useExercise();
+  const before = useBefore(props.before, given.passages);
   const it = useLesson({
     home,
     draft,
     last: props.last?.items ?? [],
     times: props.times,
-    before: useBefore(props.before, given.passages),
+    before,
     typed: props.typed,
   });
   const prepare = (passageId: string | null, change: Partial<AssignmentItem>) => {
@@ -137,6 +138,9 @@ export function LessonPage(props: LessonPageProps) {
       <Section title={lesson.preview}>
         <NextWeek
           it={it}
+          week={it.week}
+          preview={it.preview}
+          raw={before.raw}
           home={home}
           today={props.today}
           timesSaid={props.timesSaid}

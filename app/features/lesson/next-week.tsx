@@ -2,32 +2,31 @@ import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import { Empty } from "~/components/page";
 import { WeekGrid } from "~/features/plan/week-grid";
-import type { Fix } from "~/core/week";
+import type { AssignmentItem, StudentWeek } from "~/core/week";
 import type { Day } from "~/core/units";
 import { planWords } from "~/words/plan";
-import type { Lesson } from "./use-lesson";
+import { Fixes } from "./fixes";
+import type { Items } from "./use-items";
 import styles from "./lesson.module.css";
 
 const { lesson } = planWords;
 
 interface NextWeekProps {
-  readonly it: Lesson;
+  readonly it: Items;
+  readonly week: StudentWeek;
+  /** The same week with other items. */
+  readonly preview: (items: readonly AssignmentItem[]) => StudentWeek;
+  readonly raw: readonly string[];
   readonly home: string;
   readonly today: Day;
   readonly timesSaid: boolean;
-  readonly weak: boolean;
+  /** It is smaller on purpose, after a week that came to little. */
+  readonly weak?: boolean;
 }
 
-/** How next week will look, its goal, and what to do when it asks too much. */
-export function NextWeek({ it, home, today, timesSaid, weak }: NextWeekProps) {
-  const { preview } = it;
-  const { asked } = preview;
-  const asksTooMuch = preview.notes.some(({ kind }) => kind === "too-much" || kind === "falls-out");
-  const fix = (label: string, by: Fix) => (
-    <Button variant="outlined" onClick={() => it.fix(by)}>
-      {label}
-    </Button>
-  );
+/** How a week will look, what it asks, and what to do when that is too much. */
+export function NextWeek({ it, week, preview, raw, home, today, timesSaid, weak }: NextWeekProps) {
+  const { asked } = week;
   return (
     <>
       {!timesSaid && (
@@ -45,20 +44,15 @@ export function NextWeek({ it, home, today, timesSaid, weak }: NextWeekProps) {
         <p className={styles.soft}>{lesson.previewEmpty}</p>
       ) : (
         <>
-          <p className={styles.goalLine}>
-            <strong>{lesson.goalIs(asked.minutes, asked.days)}</strong>
-            {weak && <> {lesson.smallerOnPurpose}</>}
-          </p>
-          <WeekGrid week={preview} today={today} preview />
-          {asksTooMuch && (
-            <div className={styles.fixes}>
-              {fix(lesson.fewerTimes, "fewer-times")}
-              {fix(lesson.fewerMinutes, "fewer-minutes")}
-              <Button component={Link} to={`${home}/times`} variant="outlined">
-                {lesson.anotherDay}
-              </Button>
-            </div>
+          {/* A week that doesn't fit tells both numbers below. */}
+          {!week.notes.some(({ kind }) => kind === "too-much") && (
+            <p className={styles.goalLine}>
+              <strong>{lesson.goalIs(asked.minutes, asked.days)}</strong>
+              {weak && <> {lesson.smallerOnPurpose}</>}
+            </p>
           )}
+          <WeekGrid week={week} today={today} preview />
+          <Fixes it={it} preview={preview} raw={raw} home={home} />
         </>
       )}
     </>

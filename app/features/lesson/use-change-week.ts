@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import { useForm } from "react-hook-form";
 import { useFetcher } from "react-router";
 import {
@@ -78,9 +78,13 @@ export function useChangeWeek(inputs: Inputs, home: string) {
   const write = useFetcher<Answer>();
   const asText = JSON.stringify(list.items);
   const [firstText] = useState(asText);
-  const preview = useMemo(
-    () => previewed(inputs, JSON.parse(asText, emptyMinutes) as AssignmentItem[]),
-    [inputs, asText],
+  const preview = useCallback(
+    (items: readonly AssignmentItem[]) => previewed(inputs, items),
+    [inputs],
+  );
+  const laid = useMemo(
+    () => preview(JSON.parse(asText, emptyMinutes) as AssignmentItem[]),
+    [preview, asText],
   );
   const { setError, handleSubmit } = form;
   const answer = write.data;
@@ -96,6 +100,7 @@ export function useChangeWeek(inputs: Inputs, home: string) {
   }, [done, home]);
   return {
     ...list,
+    laid,
     preview,
     changed: asText !== firstText,
     refused: errors?.form,

@@ -1,13 +1,12 @@
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { useForm } from "react-hook-form";
 import { useFetcher } from "react-router";
 import {
-  fitted,
   previewOf,
+  type AssignmentItem,
   type AssignmentText,
   type Before,
   type Decision,
-  type Fix,
   type ReviewedItem,
   type WeekTimes,
 } from "~/core/week";
@@ -77,7 +76,12 @@ export function useLesson({ home, draft, last, times, before, typed }: LessonInp
       before,
     };
   }, [asText, draft, times, before]);
-  const preview = useMemo(() => previewOf(inputs), [inputs]);
+  const preview = useCallback(
+    (items: readonly AssignmentItem[]) =>
+      previewOf({ ...inputs, text: { ...inputs.text, items: [...items] } }),
+    [inputs],
+  );
+  const week = useMemo(() => previewOf(inputs), [inputs]);
   const answer = write.data;
   const refusal = answer && "errors" in answer ? answer : undefined;
   const keptVersion = answer && "kept" in answer ? answer.kept.version : undefined;
@@ -141,12 +145,8 @@ export function useLesson({ home, draft, last, times, before, typed }: LessonInp
         list.add(item.next);
       }
     },
+    week,
     preview,
-    /** Makes what is asked fit into the days. */
-    fix: (by: Fix) => {
-      const items = fitted(inputs, by);
-      if (items) list.replace(items);
-    },
     /** What is refused of the whole, while nothing has been changed since. */
     refused:
       refusal && (refusal.theirs || refusedText === asText) ? refusal.errors.form : undefined,
