@@ -25,6 +25,8 @@ export default [
   route("studio/:studioId/students/:personId/listened", "routes/listened.ts"),
   route("studio/:studioId/students/:personId/advice", "routes/advice.ts"),
   route("studio/:studioId/students/:personId/lesson/typed", "routes/lesson-typed.ts"),
+  route("studio/:studioId/students/:personId/lesson/move", "routes/lesson-move.ts"),
+  route("studio/:studioId/students/:personId/away", "routes/away.ts"),
   route("studio/:studioId/sessions/:sessionId/stand", "routes/stand.tsx"),
   route("studio/:studioId/sessions/:sessionId/notes/:passageId", "routes/stand-notes.ts"),
   route("studio/:studioId/sessions/:sessionId/events", "routes/session-events.ts"),

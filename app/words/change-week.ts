@@ -19,6 +19,10 @@ const differences = (was: Said, is: Said) =>
   ].join(", ");
 
 export const changeWords = {
+  today: "Today",
+  moveLesson: "Move lesson",
+  moveFrom: (when: string) => `Move lesson, ${when}`,
+  away: { title: "Away or ill", from: "From", until: "Until", save: "Save" },
   title: "Change this week",
   lead: (name: string, until: string) =>
     `${name}'s week until ${until}. Changes start today. Practice so far stays as it is.`,

@@ -19,6 +19,8 @@ export interface BehindByHeart {
 export interface StudentFacts {
   readonly today: Day;
   readonly lastDay: Day | undefined;
+  /** Days since they practised last, or were asked to, on which they were away. */
+  readonly daysAway?: number;
   /** Since when a week is set for them. */
   readonly askedSince?: Day | undefined;
   readonly painDay: Day | undefined;
@@ -85,11 +87,13 @@ export function needsALook(facts: StudentFacts): Look[] {
   // Whoever was asked for days and has done nothing is not new any more.
   const since = lastDay ?? facts.askedSince;
   const silent = since ? daysBetween(since, today) : 0;
-  if (!lastDay && silent < SILENT_DAYS) {
+  // Whoever was away owes no word.
+  const isSilent = silent - (facts.daysAway ?? 0) >= SILENT_DAYS;
+  if (!lastDay && !isSilent) {
     return [...looks, ...said(facts), { kind: "nothing-yet" }];
   }
   // With silence there is something else to talk about than a ceiling.
-  if (silent >= SILENT_DAYS) return [...looks, { kind: "silent", days: silent }, ...said(facts)];
+  if (isSilent) return [...looks, { kind: "silent", days: silent }, ...said(facts)];
   const ceilings = passages.flatMap((passage) => stuck(today, passage) ?? []);
   const { concert } = facts;
   const unlikely = concert !== undefined && concert < UNLIKELY;

@@ -69,5 +69,18 @@ export async function saveDraft(
   return written > 0;
 }
 
+/** The week that is put together begins at a lesson that was moved. */
+export const draftBeginsOn = (
+  db: Queries,
+  studioId: string,
+  personId: string,
+  { was, day }: { readonly was: Day; readonly day: Day },
+) =>
+  db.execute(
+    `update draft set from_day = $4 where studio_id = $1 and person_id = $2
+       and from_day = $3 and until_day > $4`,
+    [studioId, personId, was, day],
+  );
+
 export const dropDraft = (db: Queries, studioId: string, id: string) =>
   db.execute("delete from draft where studio_id = $1 and id = $2", [studioId, id]);

@@ -11,7 +11,7 @@ export {
   switchRuleOn,
   tempoTallies,
 } from "./advice";
-export { draftOf, dropDraft, insertDraft, saveDraft, type Draft } from "./drafts";
+export { draftBeginsOn, draftOf, dropDraft, insertDraft, saveDraft, type Draft } from "./drafts";
 export { askedByDay, dropAskedFrom, keepAsked } from "./item-days";
 export { barMarksOf, markBars } from "./bar-marks";
 export {
@@ -200,6 +200,7 @@ export {
 export {
   assignmentById,
   assignmentsOf,
+  beginsOn,
   changeSeen,
   dropByHand,
   dropShape,

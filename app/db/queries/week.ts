@@ -101,6 +101,24 @@ export const lastsUntil = (db: Queries, studioId: string, id: string, until: Day
     until,
   ]);
 
+/** A week that has not begun begins on another day. */
+export async function beginsOn(
+  db: Queries,
+  studioId: string,
+  { id, from, day }: { readonly id: string; readonly from: Day; readonly day: Day },
+): Promise<void> {
+  await db.execute(
+    `update assignment set from_day = $3, version = version + 1
+     where studio_id = $1 and id = $2`,
+    [studioId, id, day],
+  );
+  await db.execute(
+    `update week_item set from_day = $3
+     where studio_id = $1 and assignment_id = $2 and from_day = $4`,
+    [studioId, id, day, from],
+  );
+}
+
 /** What a week that was set asks from today on, and until when. */
 export async function writeWeek(
   db: Queries,

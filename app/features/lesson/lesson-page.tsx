@@ -7,6 +7,7 @@ import type { AssignmentItem, Before, TakeAsked, WeekTimes } from "~/core/week";
 import { daysBetween, type Day } from "~/core/units";
 import { Questions, type WaitingQuestion } from "~/features/questions/questions";
 import type { PassageLine } from "~/features/shapes";
+import { MoveLesson } from "~/features/plan/move-lesson";
 import { AdviceList } from "~/features/advice/advice-list";
 import type { AdviceShown } from "~/features/advice/advice-shapes";
 import { preparedItem } from "~/features/advice/prepared-item";
@@ -55,6 +56,9 @@ const useBefore = (before: Before, given: readonly PassageLine[]): Before =>
     return { ...before, raw: [...before.raw, ...raw] };
   }, [before, given]);
 
+/** The page lays out what is typed anew, with the days as they are now. */
+const readAgain = () => window.location.reload();
+
 const { lesson } = planWords;
 /** Last week item by item, next week as it is put together, and how it will lie on the days. */
 export function LessonPage(props: LessonPageProps) {
@@ -101,9 +105,18 @@ export function LessonPage(props: LessonPageProps) {
         }
       >
         {props.last?.goesOn && (
-          <Button component={Link} to={`${home}/week/change`} variant="outlined" size="small">
-            {changeWords.title}
-          </Button>
+          <div className={styles.fixes}>
+            <Button component={Link} to={`${home}/week/change`} variant="outlined">
+              {changeWords.title}
+            </Button>
+            <MoveLesson
+              home={home}
+              today={props.today}
+              lesson={props.last.until}
+              label={changeWords.moveLesson}
+              onMoved={readAgain}
+            />
+          </div>
         )}
         {props.questions.length > 0 && (
           <div className={styles.questions}>

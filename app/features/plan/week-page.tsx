@@ -9,6 +9,8 @@ import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import { changeWords } from "~/words/change-week";
 import { changeTold } from "./change-told";
+import { Away } from "./away";
+import { MoveLesson } from "./move-lesson";
 import { ByHand, type ByHandAnswer } from "./by-hand";
 import { GoalBars } from "./goal-bars";
 import { MemoryLines, type MemoryLine } from "./memory-lines";
@@ -81,6 +83,15 @@ export function WeekPage(props: WeekPageProps) {
               {said.times}
             </Button>
           )}
+          {teaches && props.on && week && (
+            <MoveLesson
+              home={home}
+              today={today}
+              lesson={week.until}
+              label={changeWords.moveLesson}
+            />
+          )}
+          {!looksOnly && <Away home={home} today={today} />}
         </>
       }
     >

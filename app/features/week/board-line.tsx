@@ -1,7 +1,9 @@
 import { Link } from "react-router";
 import { useFormats } from "~/components/locale";
 import { daysBetween, type Day } from "~/core/units";
+import { MoveLesson } from "~/features/plan/move-lesson";
 import { words } from "~/words";
+import { changeWords } from "~/words/change-week";
 import type { Line } from "./board-order";
 import { LookNote } from "./look-note";
 import { WeekBars } from "./week-bars";
@@ -27,6 +29,7 @@ export function BoardLine({ line, studioId, today, most }: BoardLineProps) {
         : line.until < today
           ? words.week.lessonDue(formats.shortDay(line.until))
           : words.week.nextLesson(formats.weekday(line.until));
+  const moves = line.canMove && !line.inGroup;
   return (
     <li className={`${styles.line} ${line.lessonToday === undefined ? "" : styles.lesson}`}>
       <div>
@@ -34,12 +37,21 @@ export function BoardLine({ line, studioId, today, most }: BoardLineProps) {
           {line.name}
         </Link>
         <span className={styles.instrument}>
-          {[line.instrument, when].filter(Boolean).join(" · ")}
+          {[line.instrument, moves ? undefined : when].filter(Boolean).join(" · ")}
         </span>
         {line.lessonToday !== undefined && (
           <Link className={styles.lessonLink} to={`${here}/lesson`}>
             {words.week.lessonToday(line.lessonToday).replace(/, $/, "")} →
           </Link>
+        )}
+        {moves && line.until !== undefined && (
+          <MoveLesson
+            small
+            home={here}
+            today={today}
+            lesson={line.until}
+            label={when ?? changeWords.moveLesson}
+          />
         )}
       </div>
       <WeekBars days={line.days} today={today} most={most} />

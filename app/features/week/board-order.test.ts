@@ -3,7 +3,7 @@ import { looksOn, ordered, type Line } from "./board-order";
 
 const line = (name: string, change: Partial<Line> = {}): Line => ({
   ...{ id: name, name, instrument: "oboe", days: [], goal: 60, until: "2026-05-20" },
-  ...{ lessonToday: undefined, inGroup: false, last: undefined, looks: [] },
+  ...{ lessonToday: undefined, inGroup: false, canMove: true, last: undefined, looks: [] },
   ...change,
 });
 const pain = { kind: "pain", day: "2026-05-04" } as const;

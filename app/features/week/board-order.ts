@@ -11,6 +11,8 @@ export interface Line {
   readonly days: readonly LineDay[];
   readonly goal: number | undefined;
   readonly until: Day | undefined;
+  /** A week is on: its lesson can be moved. */
+  readonly canMove: boolean;
   readonly inGroup: boolean;
   readonly lessonToday: string | undefined;
   readonly last:

@@ -47,6 +47,7 @@ export interface WeekLine {
   readonly goal: number | undefined;
   /** The day of the next lesson, when a week is set. */
   readonly until: Day | undefined;
+  readonly canMove: boolean;
   readonly lessonToday: string | undefined;
   /** Without lessons of their own, their week ends with what their group is set. */
   readonly inGroup: boolean;
@@ -144,6 +145,8 @@ export async function weekOf(services: Services, studioId: string) {
       days: line,
       goal: on && askedBy(on.days).minutes,
       until: week?.until_day,
+      /** A week is on: its lesson can be moved. */
+      canMove: week !== undefined && week.from_day <= today && on !== undefined,
       lessonToday: lessonToday(week, student, { today, timeZone: studio.time_zone }),
       inGroup: grouped.has(id) && !student.times.lesson,
       last: last && { day: last.day, titles: last.titles, kinds: last.kinds, byHand: last.by_hand },
@@ -151,6 +154,10 @@ export async function weekOf(services: Services, studioId: string) {
         today,
         lastDay: last?.day,
         askedSince: week?.from_day,
+        daysAway: student.times.dates.filter(
+          ({ day, minutes }) =>
+            minutes === 0 && day <= today && day > (last?.day ?? week?.from_day ?? today),
+        ).length,
         painDay: painFor(id)[0]?.day,
         passages: reachedFor(id).map(trend),
         questions: questionsFor(id).map(({ text }) => text),
