@@ -59,7 +59,11 @@ export class DemoLessons {
   }> {
     const { services, studioId, personId, student } = this;
     const page = await lessonPage(services, studioId, personId);
-    const items = [...page.draft.text.items];
+    const raises = new Map(page.last?.items.map(({ id, raise }) => [id, raise]));
+    const items = page.draft.text.items.map((item) => ({
+      ...item,
+      goalTempo: raises.get(item.id) ?? item.goalTempo,
+    }));
     for (const passage of page.passages) {
       if (passage.state === "safe" || items.some((item) => item.passageId === passage.id)) continue;
       const often =
@@ -75,7 +79,7 @@ export class DemoLessons {
         focus: passage.focus,
         often,
         minutes: Math.max(4, passage.minutes ?? 8),
-        goalTempo: passage.target,
+        goalTempo: passage.inAWeek,
         ...(told?.bring ? { bring: told.bring } : {}),
       });
       items.push(item);

@@ -28,6 +28,8 @@ export interface PassageLine {
   readonly ended: number | null;
   readonly reached: number | null;
   readonly target: Bpm | null;
+  /** The tempo that can be reached in a week. */
+  readonly inAWeek: number | null;
   readonly minutes: number | null;
   readonly start: number | null;
   /** The fastest tempo passed, where a start by the date lies above it. */

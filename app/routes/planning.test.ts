@@ -83,7 +83,7 @@ describe("from lesson to lesson", () => {
     expect(passage!.flawedBars).toEqual([{ bar: 6, flawed: 1 }]);
     expect(sheet).toMatchObject({ days: 1, done: 15, clean: undefined });
     expect(last!.done.days).toBe(3);
-    // Carried over with a higher tempo; the goal was missed by more than half.
+    // Carried over to the tempo that was asked; the goal was missed by more than half.
     const [next] = draft.text.items;
     expect(next).toMatchObject({ origin: "carried", passageId: room.passageId });
     expect(next!.goalTempo).toBeGreaterThan(60);

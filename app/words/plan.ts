@@ -205,6 +205,7 @@ export const planWords = {
       if (how === "starts") return `was ${was}; the ladder starts at ${tempo}`;
       return `was ${was}; ${how === "passed" ? `${tempo} was passed` : `worked at ${tempo}`}`;
     },
+    raise: (bpm: number) => `Raise to ${bpm}`,
     more: "More",
     note: "A note",
     bring: "Bring to the lesson",
@@ -226,7 +227,10 @@ export const planWords = {
     noLadder: "This passage has no ladder yet: choose one here, or set one in the workshop.",
     kind: "Kind",
     goalIs: (count: number, d: number) => `The week asks ${minutes(count)} on ${days(d)}.`,
-    smallerOnPurpose: "Smaller on purpose: last week came to less than half of what was asked.",
+    smaller: {
+      weak: "Lighter week: less than half was practised last week.",
+      hurt: "Half the minutes and no higher tempo, because something hurt.",
+    },
     shape: "Plan of the sessions",
     usualShape: "the usual one",
     word: "A word to the student",

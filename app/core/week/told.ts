@@ -84,6 +84,8 @@ export interface ReviewedItem extends AssignmentItem {
   readonly flawedBars: readonly { readonly bar: number; readonly flawed: number }[];
   /** Where it stands, where the tempo to aim at next lies below the one that was asked. */
   readonly lowered: StandsAt | undefined;
+  /** A higher tempo than it was asked to, which its record would allow. */
+  readonly raise: number | undefined;
   /** What its record suggests. */
   readonly suggested: "finished" | "carried";
   /** The item as it would go on, with its next numbers; undefined when its passage was put away. */

@@ -43,7 +43,7 @@ interface ItemEditorProps {
   readonly ladders: readonly KeptLadderName[];
   readonly hasLadder: boolean;
   /** The item as it was asked in the week before. */
-  readonly before: Pick<ReviewedItem, "goalTempo" | "lowered"> | undefined;
+  readonly before: Pick<ReviewedItem, "goalTempo" | "lowered" | "raise"> | undefined;
   readonly unfolded: boolean;
   readonly onChange: (change: Partial<AssignmentItem>) => void;
   readonly onRemove: () => void;
@@ -68,6 +68,8 @@ export function ItemEditor(props: ItemEditorProps) {
   // Nothing is asked slower than before without its reason.
   const was = before?.goalTempo ?? 0;
   const lowered = (item.goalTempo ?? was) < was ? before?.lowered : undefined;
+  const { raise } = before ?? {};
+  const canRaise = raise !== undefined && (item.goalTempo ?? 0) < raise;
   return (
     <li className={styles.item}>
       <div className={styles.line}>
@@ -106,6 +108,11 @@ export function ItemEditor(props: ItemEditorProps) {
           helper={lowered && lesson.lowered(was, lowered)}
         />
         <div className={styles.lineButtons}>
+          {canRaise && (
+            <Button size="small" onClick={() => onChange({ goalTempo: raise })}>
+              {lesson.raise(raise)}
+            </Button>
+          )}
           <Button size="small" aria-expanded={unfolded} onClick={() => setOpen(!open)}>
             {lesson.more}
           </Button>

@@ -14,5 +14,5 @@ export const itemFor = (passage: PassageLine): AssignmentItem =>
     title: passageTitle(passage).slice(0, 120),
     focus: passage.focus,
     minutes: passage.minutes ?? USUAL_MINUTES,
-    goalTempo: passage.target,
+    goalTempo: passage.inAWeek,
   });

@@ -157,7 +157,7 @@ export function LessonPage(props: LessonPageProps) {
           home={home}
           today={props.today}
           timesSaid={props.timesSaid}
-          weak={props.weak}
+          smaller={props.hurts ? "hurt" : props.weak ? "weak" : undefined}
         />
       </Section>
       {it.theirs && (

@@ -20,12 +20,21 @@ interface NextWeekProps {
   readonly home: string;
   readonly today: Day;
   readonly timesSaid: boolean;
-  /** It is smaller on purpose, after a week that came to little. */
-  readonly weak?: boolean;
+  /** Why it is smaller on purpose. */
+  readonly smaller?: "weak" | "hurt" | undefined;
 }
 
 /** How a week will look, what it asks, and what to do when that is too much. */
-export function NextWeek({ it, week, preview, raw, home, today, timesSaid, weak }: NextWeekProps) {
+export function NextWeek({
+  it,
+  week,
+  preview,
+  raw,
+  home,
+  today,
+  timesSaid,
+  smaller,
+}: NextWeekProps) {
   const { asked } = week;
   return (
     <>
@@ -48,7 +57,7 @@ export function NextWeek({ it, week, preview, raw, home, today, timesSaid, weak 
           {!week.notes.some(({ kind }) => kind === "too-much") && (
             <p className={styles.goalLine}>
               <strong>{lesson.goalIs(asked.minutes, asked.days)}</strong>
-              {weak && <> {lesson.smallerOnPurpose}</>}
+              {smaller && <> {lesson.smaller[smaller]}</>}
             </p>
           )}
           <WeekGrid week={week} today={today} preview />

@@ -14,6 +14,7 @@ import {
 import type { Day } from "~/core/units";
 import type { Assignment, Passage } from "~/db/queries";
 import type { Happened } from "../plan/week-plan";
+import { standingOf } from "../plan/standing";
 import { stateOf } from "./passage-line";
 
 const MOST_FLAWED_BARS = 3;
@@ -39,6 +40,8 @@ interface Inputs {
   readonly next: Day;
   /** Last week came to so little that the next is smaller on purpose. */
   readonly weak: boolean;
+  /** Something hurt, and the player has not said that it is over. */
+  readonly hurts: boolean;
   /** Its days, as they asked and as they went. */
   readonly days: readonly WentDay[];
 }
@@ -87,7 +90,8 @@ function reviewed(
       ({ passage_id, day }) => passage_id === item.passageId && within(day, inputs),
     )?.spread,
     flawedBars: (inBars ?? []).toSorted((a, b) => b.flawed - a.flawed).slice(0, MOST_FLAWED_BARS),
-    lowered: loweredFrom(item, passage, rows),
+    lowered: inputs.hurts ? undefined : loweredFrom(item, passage, rows, inputs.today),
+    raise: inputs.hurts ? undefined : raiseFor(item, passage, rows, inputs.today),
     suggested: safe || (item.passageId !== null && !passage) ? "finished" : "carried",
     next:
       item.passageId !== null && !passage ? undefined : nextItem(item, passage, rows, inputs, laid),
@@ -119,15 +123,54 @@ export function reviewItems(inputs: Inputs) {
   };
 }
 
-/** The tempo to aim at next: as much again as the week gained, or a twentieth, up to the target. */
-function nextGoalTempo(passage: Passage, tempo: ReturnType<typeof tempoOf>): number | null {
+/**
+ * The tempo to aim at next: as much again as the week gained, or a twentieth, up to the target, and
+ * no higher than where it breaks today.
+ */
+function nextGoalTempo(
+  passage: Passage,
+  tempo: ReturnType<typeof tempoOf>,
+  today: Day,
+): number | null {
   if (!passage.ladder) return null;
   const { target, phases } = passage.ladder;
   // Where the tempo stays there is no other to aim at.
   if (phases.every(({ school }) => natureOf(school.name).tempo === "stays")) return target;
   const now = tempo?.to ?? passage.reached ?? passage.ladder.start;
   const gained = tempo ? tempo.to - tempo.from : 0;
-  return Math.min(target, Math.round(Math.max(now + gained, now * USUAL_GAIN)));
+  const standing = standingOf(passage, today);
+  const ceiling = standing?.ceilingMet ? Math.max(now, Math.floor(standing.ceiling.value)) : target;
+  return Math.min(target, ceiling, Math.round(Math.max(now + gained, now * USUAL_GAIN)));
+}
+
+/** A higher tempo is offered, and never set by itself. */
+function raiseFor(
+  { goalTempo }: AssignmentItem,
+  passage: Passage | undefined,
+  rows: Happened["played"],
+  today: Day,
+): number | undefined {
+  const next = passage && nextGoalTempo(passage, tempoOf(rows), today);
+  return next && next > (goalTempo ?? 0) ? Math.round(next) : undefined;
+}
+
+/** After a stop for pain nothing is asked that isn't surely comfortable. */
+function easyTempo(goalTempo: number | null, passage: Passage, today: Day): number | null {
+  const start = passage.ladder?.start ?? null;
+  const easy = standingOf(passage, today)?.comfortable.value ?? start;
+  if (goalTempo === null || easy === null) return goalTempo;
+  return Math.min(goalTempo, Math.max(10, Math.floor(easy)));
+}
+
+function carriedTempo(
+  { goalTempo }: AssignmentItem,
+  passage: Passage,
+  rows: Happened["played"],
+  { hurts, today }: Inputs,
+): number | null {
+  if (hurts) return easyTempo(goalTempo, passage, today);
+  const next = nextGoalTempo(passage, tempoOf(rows), today);
+  return goalTempo === null || next === null ? goalTempo : Math.min(goalTempo, next);
 }
 
 /** Nothing is asked slower than before without its reason. */
@@ -135,9 +178,10 @@ function loweredFrom(
   { goalTempo }: AssignmentItem,
   passage: Passage | undefined,
   rows: Happened["played"],
+  today: Day,
 ): ReviewedItem["lowered"] {
   const tempo = tempoOf(rows);
-  const next = passage && nextGoalTempo(passage, tempo);
+  const next = passage && nextGoalTempo(passage, tempo, today);
   if (goalTempo === null || !next || next >= goalTempo) return undefined;
   const at = (how: StandsAt["how"], now: number) => ({ how, tempo: Math.round(now) });
   if (tempo) return at(tempo.passed ? "passed" : "worked-at", tempo.to);
@@ -158,17 +202,21 @@ const nextItem = (
   item: AssignmentItem,
   passage: Passage | undefined,
   rows: Happened["played"],
-  { week, next }: Inputs,
+  inputs: Inputs,
   laid: ReadonlyMap<string, number> | undefined,
 ): AssignmentItem => ({
   ...item,
-  goalTempo: passage ? nextGoalTempo(passage, tempoOf(rows)) : item.goalTempo,
-  minutes: laid ? smaller(laid.get(item.id) ?? item.minutes) : item.minutes,
+  goalTempo: passage ? carriedTempo(item, passage, rows, inputs) : item.goalTempo,
+  minutes: inputs.hurts
+    ? Math.ceil(item.minutes / 2)
+    : laid
+      ? smaller(laid.get(item.id) ?? item.minutes)
+      : item.minutes,
   keptLadderId: null,
   // Another week, another key: by the calendar, whether there was a lesson in each or not.
-  keys: turned(item.keys, week.from_day, next),
+  keys: turned(item.keys, inputs.week.from_day, inputs.next),
   // A day that is over by the lesson is no day any more: it is due at the next one.
-  due: item.due !== null && item.due > next ? item.due : null,
+  due: item.due !== null && item.due > inputs.next ? item.due : null,
   since: null,
   until: null,
   origin: "carried",

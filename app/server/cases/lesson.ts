@@ -134,12 +134,14 @@ export async function lessonPage(services: Services, studioId: string, personId:
     .filter(({ day }) => within(day, { week: last!, today }));
   const soFar = askedBy(days.filter(({ day }) => day < today));
   const weak = came !== undefined && wasWeak(soFar, came, over);
+  const advice = await adviceOf(services, studioId, personId, { passages });
   const past = last &&
     happened && {
       week: last,
       happened,
       review: reviewItems({
         ...{ week: last, happened, passages, flaws, evenness, today, next: from, weak, days },
+        hurts: advice.hurts,
       }),
     };
   const text = set ? asSet(set, past) : suggestion(past);
@@ -147,7 +149,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
   return {
     today,
     person: { id: person.id, name: person.name, instrument: person.instrument },
-    ...(await adviceOf(services, studioId, personId, { passages })),
+    ...advice,
     /** What the student changed for single days, since the last lesson. */
     tried: (
       await triedSince(

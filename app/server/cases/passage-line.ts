@@ -1,4 +1,5 @@
 import { spanOf, type Ladder } from "~/core/ladder";
+import { estimateOf, firstLevel, type Estimate } from "~/core/record";
 import { stateHeld, type PassageState } from "~/core/score";
 import { daysBetween, nearestPlayable, type Bpm, type Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
@@ -29,6 +30,13 @@ export function stateOf(passage: Passage, today: Day): PassageState {
   return stateHeld(lastDays(passage).map(record), now && record(now), daysOff, target);
 }
 
+/** What is believed of a passage before anything of it was played. */
+const expected = (passage: Passage): Pick<Estimate, "ceiling"> =>
+  estimateOf(firstLevel(passageTempo(passage).full, passage.hardness));
+
+const reachable = ({ target }: Ladder, start: number, { ceiling }: Pick<Estimate, "ceiling">) =>
+  Math.min(target, Math.max(Math.round(start), Math.floor(ceiling.value)));
+
 /** A passage as lists and ribbons show it. */
 export function passageLine(passage: Passage, today: Day) {
   const { ladder, piece } = passage;
@@ -55,6 +63,8 @@ export function passageLine(passage: Passage, today: Day) {
     ended: passage.ended?.tempo ?? null,
     reached: passage.reached,
     target: ladder?.target ?? null,
+    /** What can be reached in a week: up to where it breaks today. */
+    inAWeek: ladder && reachable(ladder, way!.start, standing ?? expected(passage)),
     minutes: ladder?.minutes ?? null,
     start: way?.start ?? null,
     startsAbove: way?.startsAbove ?? null,
