@@ -51,6 +51,12 @@ const LONG_MINUTES = 35;
 /** However much time there is, nothing is played longer than this in one session. */
 const LONGEST_MINUTES = 70;
 
+const ASSIGNED = new Set<BlockReason["why"]>(["asked", "wanted", "own", "must-do"]);
+
+/** A passage that nobody has assigned, beside others that are. */
+const isBeside = ({ passageId, reason }: Wish): boolean =>
+  passageId !== undefined && !ASSIGNED.has(reason.why);
+
 /** What fills free time: repertoire and études, without an end of its own. */
 const fillsTime = ({ kind }: Wish): boolean => isPassageKind(kind) && kind !== "technique";
 
@@ -61,8 +67,8 @@ export interface Dropped {
 
 /**
  * Whole minutes for the wishes: nothing below its minimum (it is dropped instead, lowest rank
- * first), nothing that is merely nice to have while the rest falls short; all towards their ideal
- * in proportion, what is nice to have after the rest. Free minutes go to what is played before they
+ * first), nothing that is merely nice to have, and no passage beside those that are assigned, while
+ * the rest falls short; all towards their ideal in proportion, what is nice to have after the rest. Free minutes go to what is played before they
  * make tasks longer.
  */
 export function allotted(
@@ -74,9 +80,11 @@ export function allotted(
   const needed = new Map<Wish, number>();
   const nice = new Map<Wish, number>();
   const dropped: Dropped[] = [];
+  const someAssigned = wishes.some(({ reason }) => ASSIGNED.has(reason.why));
   for (const wish of wishes.toSorted(byRank)) {
     const { minimum } = wish.span;
-    const isNice = !wish.always && wish.priority >= NICE_TO_HAVE;
+    const isNice =
+      !wish.always && (wish.priority >= NICE_TO_HAVE || (someAssigned && isBeside(wish)));
     if (minimum > left) dropped.push({ wish, reason: { why: "no-room", minimum, left } });
     else if (isNice && ideal + minimum > available) {
       dropped.push({ wish, reason: { why: "rest-first" } });

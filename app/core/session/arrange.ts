@@ -1,6 +1,7 @@
 import type { Given, Wish } from "./allot";
 import type { FittedBlock } from "./fitted";
-import { BREAK_MINUTES } from "./stretch";
+import { isPlayed } from "./shape";
+import { breakMinutes } from "./stretch";
 
 /** The order of the shape; in the same place the heavier first. */
 const inOrder = (a: Given, b: Given): number =>
@@ -48,27 +49,36 @@ function blockOfPart({ of: { wish, minutes: whole }, minutes }: Part, n: number)
   return { ...blockOf(wish, minutes), id, span: { minimum, ideal: minutes, maximum: minutes } };
 }
 
-const breakAfter = (played: number, index: number): FittedBlock => ({
+const breakAfter = (played: number, index: number, minutes: number): FittedBlock => ({
   id: `break-${index}`,
   kind: "break",
   passageId: undefined,
   text: "",
-  minutes: BREAK_MINUTES,
-  span: { minimum: 2, ideal: BREAK_MINUTES, maximum: 15 },
+  minutes,
+  span: { minimum: 2, ideal: minutes, maximum: Math.max(15, minutes) },
   reason: { why: "break", after: played },
 });
 
-/** Where to stop `breaks` times so that the longest stretch is as short as it can be. */
-function stops(minutes: readonly number[], breaks: number): { at: number[]; longest: number } {
+/** Minutes of a part with the instrument. */
+const playing = ({ of, minutes }: Part): number => (isPlayed(of.wish.kind) ? minutes : 0);
+
+/**
+ * Where to stop `breaks` times so that the longest stretch is as short as it can be: after at least
+ * `least` minutes of playing, and never between two parts without the instrument.
+ */
+function stops(parts: readonly Part[], breaks: number, least: number) {
   const upTo = [0];
-  for (const each of minutes) upTo.push(upTo.at(-1)! + each);
+  for (const part of parts) upTo.push(upTo.at(-1)! + playing(part));
+  const rests = (at: number) => playing(parts[at - 1]!) === 0 && playing(parts[at]!) === 0;
   let best = upTo.map((sum) => ({ at: [] as number[], longest: sum }));
   for (let n = 1; n <= breaks; n++) {
     best = upTo.map((sum, end) => {
       let shortest = { at: [] as number[], longest: Number.POSITIVE_INFINITY };
       for (let from = n; from < end; from++) {
-        const longest = Math.max(best[from]!.longest, sum - upTo[from]!);
-        if (longest < shortest.longest) shortest = { at: [...best[from]!.at, from], longest };
+        const { at, longest: before } = best[from]!;
+        if (rests(from) || upTo[from]! - upTo[at.at(-1) ?? 0]! < least) continue;
+        const longest = Math.max(before, sum - upTo[from]!);
+        if (longest < shortest.longest) shortest = { at: [...at, from], longest };
       }
       return shortest;
     });
@@ -76,32 +86,38 @@ function stops(minutes: readonly number[], breaks: number): { at: number[]; long
   return best.at(-1)!;
 }
 
+export interface Breaks {
+  readonly count: number;
+  /** Minutes of playing without a break, at most. */
+  readonly most: number;
+  /** Minutes of playing before a break, at least. */
+  readonly least: number;
+  /** A longer block comes in parts. */
+  readonly longestBlock?: number;
+}
+
 /**
- * Blocks in their order with so many breaks between them, none at the end; undefined when a stretch
- * would still be longer than `most` minutes. A block longer than `longestBlock` comes in parts.
+ * Blocks in their order with so many breaks between them, none at the end; undefined when that
+ * can't be.
  */
 export function arranged(
   given: readonly Given[],
-  breaks: number,
-  most: number,
-  longestBlock: number = most,
+  { count, most, least, longestBlock = most }: Breaks,
 ): FittedBlock[] | undefined {
   const parts = given.toSorted(inOrder).flatMap((each) => inParts(each, longestBlock));
-  const { at, longest } = stops(
-    parts.map(({ minutes }) => minutes),
-    Math.min(breaks, Math.max(0, parts.length - 1)),
-  );
+  const { at, longest } = stops(parts, Math.min(count, Math.max(0, parts.length - 1)), least);
   if (longest > most) return undefined;
+  const lengths = breakMinutes(at.length);
   let since = 0;
   let before: Part | undefined;
   let n = 0;
   return [...joined(parts, new Set(at))].flatMap(([index, part]) => {
     const stop = at.indexOf(index);
     const played = since;
-    since = stop < 0 ? since + part.minutes : part.minutes;
+    since = (stop < 0 ? since : 0) + playing(part);
     n = before?.of === part.of ? n + 1 : 0;
     before = part;
     const block = blockOfPart(part, n);
-    return stop < 0 ? [block] : [breakAfter(played, stop + 1), block];
+    return stop < 0 ? [block] : [breakAfter(played, stop + 1, lengths[stop]!), block];
   });
 }

@@ -12,8 +12,8 @@ import {
 import type { Feeling, FittedSession, LeftOut } from "./fitted";
 import { oneThing } from "./one-thing";
 import { NICE_TO_HAVE, ONE_THING_MINUTES } from "./room";
-import type { Shape } from "./shape";
-import { BREAK_MINUTES, breaksIn, longestStretch } from "./stretch";
+import { isMusic, type Shape } from "./shape";
+import { leastBefore, longestStretch, minutesOfBreaks } from "./stretch";
 import {
   askedWishes,
   furtherWish,
@@ -103,7 +103,7 @@ function withoutInstrument({ shape, minutes, tasks = [], candidates }: FitReques
   const why = { why: "silent" } as const;
   const wishes = [...asked, ...own.map((wish): Wish => ({ ...wish, reason: why }))];
   const { given, dropped } = allotted(wishes, minutes);
-  const blocks = arranged(given, 0, Number.POSITIVE_INFINITY)!;
+  const blocks = arranged(given, { count: 0, most: Number.POSITIVE_INFINITY, least: 0 })!;
   const used = blocks.reduce((sum, each) => sum + each.minutes, 0);
   const leftOut = candidates.map((each) => leftOf(each, { why: "hurts" }));
   return { blocks, leftOut: [...leftOut, ...toldOf(dropped)], minutes: used, spare: 0 };
@@ -155,8 +155,11 @@ export function fitSession(request: FitRequest): FittedSession {
   const tasksOfShape = taskWishes(of, passages.length + more.length > 0);
   const own = request.warm ? tasksOfShape.map(onceWarm) : tasksOfShape;
   const asked = askedWishes(shape, easyAgain ? tasks.filter(({ silent }) => silent) : tasks);
-  const wishes = gentler([...passages, ...more, ...asked, ...own], feeling, minutes);
-  const { blocks, dropped } = withBreaks(wishes, minutes, longestStretch(feeling, request.stretch));
+  const { blocks, dropped } = withBreaks({
+    own: gentler([...passages, ...more, ...own], feeling, minutes),
+    ...{ asked, minutes },
+    most: longestStretch(feeling, request.stretch),
+  });
   const used = blocks.reduce((sum, each) => sum + each.minutes, 0);
   const inBlocks = new Set(blocks.map(({ passageId }) => passageId));
   const notIn = candidates.filter((each) => !inIt.has(each) && !inBlocks.has(each.passageId));
@@ -185,16 +188,63 @@ const mustStay = (wish: Wish): Wish => ({
   span: { ...wish.span, minimum: Math.min(LEAST_PLAYED, wish.span.minimum) },
 });
 
-/**
- * As few breaks as leave no stretch too long; their minutes are kept back from the blocks. Rather
- * than take a second break more than the minutes need, a long block is gone on with after one.
- */
-function withBreaks(wishes: readonly Wish[], minutes: number, most: number) {
-  const least = breaksIn(minutes, most);
-  for (let breaks = least; ; breaks++) {
-    const { given, dropped } = allotted(wishes, minutes - breaks * BREAK_MINUTES);
-    const whole = arranged(given, breaks, most);
-    const blocks = whole ?? (breaks > least ? arranged(given, breaks, most, most / 2) : undefined);
-    if (blocks) return { blocks, dropped };
+/** Parts that are no music take a third at most, breaks included. */
+const MUSIC_SHARE = 2 / 3;
+/** In a shorter session everything is short. */
+const MUSIC_FROM_MINUTES = 15;
+
+/** The parts of a shape with so many breaks, so that most of the session is music. */
+function aroundMusic(wishes: readonly Wish[], minutes: number, breaks: number) {
+  const around = wishes.filter(({ kind }) => !isMusic(kind));
+  const available = Math.floor(minutes * (1 - MUSIC_SHARE)) - minutesOfBreaks(breaks);
+  const { given, dropped } = allotted(around, Math.max(0, available));
+  const longest = new Map(given.map((each) => [each.wish.id, each.minutes]));
+  const kept = wishes.flatMap((wish) => {
+    if (isMusic(wish.kind)) return wish;
+    const maximum = longest.get(wish.id);
+    if (maximum === undefined) return [];
+    const { minimum, ideal } = wish.span;
+    return { ...wish, span: { minimum, ideal: Math.min(ideal, maximum), maximum } };
+  });
+  return { kept, dropped };
+}
+
+interface Wished {
+  /** Passages, and the parts of the shape. */
+  readonly own: readonly Wish[];
+  /** What is asked besides, and by hand: as long as it is asked. */
+  readonly asked: readonly Wish[];
+  readonly minutes: number;
+  readonly most: number;
+}
+
+function blocksWith({ own, asked, minutes, most }: Wished, count: number, least: number) {
+  const mostly =
+    minutes < MUSIC_FROM_MINUTES ? { kept: own, dropped: [] } : aroundMusic(own, minutes, count);
+  const wishes = [...mostly.kept, ...asked];
+  const { given, dropped } = allotted(wishes, minutes - minutesOfBreaks(count));
+  // A long block is gone on with after a break rather than that there is one more.
+  const cuts = count === 0 ? [1] : [1, 2, 4, 8];
+  for (const cut of cuts) {
+    const blocks = arranged(given, { count, most, least, longestBlock: most / cut });
+    if (blocks) return { blocks, dropped: [...dropped, ...mostly.dropped] };
   }
+  return undefined;
+}
+
+/** No day needs more. */
+const MOST_BREAKS = 20;
+
+/**
+ * As few breaks as leave no stretch too long; their minutes are kept back from the blocks. Where it
+ * can't be otherwise, a break comes sooner than it should.
+ */
+function withBreaks(wished: Wished) {
+  for (const least of [leastBefore(wished.most), 0]) {
+    for (let count = 0; count <= MOST_BREAKS; count++) {
+      const laid = blocksWith(wished, count, least);
+      if (laid) return laid;
+    }
+  }
+  throw new Error("A session of parts that are short enough can always be laid out.");
 }

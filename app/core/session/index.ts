@@ -68,6 +68,8 @@ export { mergeEvents } from "./merge";
 export {
   BLOCK_KINDS,
   endsQuietly,
+  isMusic,
+  isPlayed,
   isPassageKind,
   SESSION_MINUTES,
   shapeSchema,

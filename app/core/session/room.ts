@@ -1,5 +1,5 @@
 import { isPassageKind, USUAL_SHAPE, type MinutesSpan, type Shape, type ShapeBlock } from "./shape";
-import { BREAK_MINUTES, breaksIn, MOST_IN_A_ROW } from "./stretch";
+import { breaksIn, minutesOfBreaks, MOST_IN_A_ROW } from "./stretch";
 
 /** Up to here there is time for one thing and its slow finish, nothing else. */
 export const ONE_THING_MINUTES = 7;
@@ -30,5 +30,5 @@ export function roomForItems(
   if (minutes <= ONE_THING_MINUTES) return minutes - 1;
   const needed = shape.filter(goesBeforeAll);
   const tasks = needed.reduce((sum, { span }) => sum + scaled(span, minutes).ideal, 0);
-  return Math.max(0, minutes - breaksIn(minutes, most) * BREAK_MINUTES - tasks);
+  return Math.max(0, minutes - minutesOfBreaks(breaksIn(minutes, most)) - tasks);
 }

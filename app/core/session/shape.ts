@@ -27,6 +27,19 @@ export type PassageKind = (typeof PASSAGE_KINDS)[number];
 export const isPassageKind = (kind: BlockKind): kind is PassageKind =>
   (PASSAGE_KINDS as readonly string[]).includes(kind);
 
+/** Hands and lips rest meanwhile. */
+const WITHOUT_INSTRUMENT: ReadonlySet<BlockKind> = new Set([
+  "check-in",
+  "mental",
+  "listening",
+  "break",
+]);
+export const isPlayed = (kind: BlockKind): boolean => !WITHOUT_INSTRUMENT.has(kind);
+
+/** Around the music, and no music yet. */
+const AROUND: ReadonlySet<BlockKind> = new Set([...WITHOUT_INSTRUMENT, "settle", "warm-up"]);
+export const isMusic = (kind: BlockKind): boolean => !AROUND.has(kind);
+
 /** After these nobody walks away with a fast attempt in the fingers. */
 const QUIET_ENDINGS: ReadonlySet<BlockKind> = new Set([
   "slow-finish",

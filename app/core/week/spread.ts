@@ -10,6 +10,8 @@ export interface FreeDay {
 }
 
 const WEEK_DAYS = 7;
+/** What comes after a lesson is not the same any more: days of two weeks may lie nearer. */
+const BETWEEN_WEEKS = 2;
 
 /** All ways to take `count` of some days, in their order. */
 function* ways<T>(of: readonly T[], count: number, from = 0): Generator<T[]> {
@@ -37,7 +39,7 @@ function spreadOf(days: readonly FreeDay[], done: readonly Day[], before: Day | 
     if (n > 0) return daysBetween(all[n - 1]!, day);
     return before ? Math.min(WEEK_DAYS, daysBetween(before, day)) : WEEK_DAYS;
   });
-  gaps.push(WEEK_DAYS - daysBetween(first, all.at(-1)!));
+  gaps.push(WEEK_DAYS - daysBetween(first, all.at(-1)!) + BETWEEN_WEEKS);
   return {
     days,
     gap: Math.min(...gaps),

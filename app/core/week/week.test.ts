@@ -119,18 +119,19 @@ describe("the week laid out", () => {
     );
   });
 
-  test("what is asked n times lies as far apart as it can, the next week included", () => {
+  test("what is asked n times lies as far apart as it can", () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 7 }), fc.nat(6), (n, ago) => {
         const full = week(Array.from({ length: 7 }, () => 30));
         const before = addDays(MONDAY, -1 - ago);
         const laid = layOutWeek([item("a", times(n), { lastBefore: before })], full, MONDAY);
         const days = daysOf(laid, "a");
-        const around = [...days, addDays(days[0]!, 7)];
-        for (const [i, day] of around.slice(1).entries())
-          expect(daysBetween(around[i]!, day)).toBeGreaterThanOrEqual(Math.floor(7 / n));
+        for (const [i, day] of days.slice(1).entries())
+          expect(daysBetween(days[i]!, day)).toBeGreaterThanOrEqual(Math.floor(7 / n));
       }),
     );
+    const alone = daysOf(layOutWeek([item("a", times(3))], week(Array(7).fill(30)), MONDAY), "a");
+    expect(alone).toEqual([0, 3, 6].map((n) => addDays(MONDAY, n)));
   });
 
   test("something falls out only when not all of it can be placed", () => {
@@ -385,7 +386,7 @@ describe("goals, keys and reviews", () => {
       const less = fitted(items, { fix, preview, raw: new Set() })!;
       const { notes, asked } = preview(less);
       expect(notes).toEqual([]);
-      expect(asked.minutes).toBeGreaterThan(60);
+      expect(asked.minutes).toBeGreaterThanOrEqual(60);
     }
   });
 
