@@ -3,6 +3,7 @@ export { LOG_KINDS, type LogKind } from "./log-kinds";
 export {
   NO_VERDICT_CHOICES,
   planOf,
+  stairsOf,
   sessionPlanSchema,
   type Block,
   type RolledBlock,

@@ -137,6 +137,15 @@ interface PlanInputs extends Pick<SessionPlan, "noVerdict" | "parts" | "opening"
 /** Of a day's start, after a stop for pain. */
 const EASY_START = 0.7;
 
+/** Where a block begins and what it goes through; after a stop for pain lower, and no higher than usual. */
+export function stairsOf(usual: RolledBlock, easyAgain: boolean) {
+  const { ladder, comfortable } = usual;
+  const start = easyAgain ? nearestPlayable(usual.start * EASY_START) : usual.start;
+  const block = { ...usual, start };
+  const rungs = rungsToday(ladder, whereOf(block), comfortable ?? undefined);
+  return { block, rungs: easyAgain ? onlyEasy(rungs, usual.start) : rungs };
+}
+
 /** Fixes what a session is going to be, by the rules of today. */
 export const planOf = ({
   noVerdict,
@@ -151,14 +160,8 @@ export const planOf = ({
   easyAgain,
   ...(opening ? { opening } : {}),
   blocks: blocks.map((usual) => {
-    const { ladder, comfortable } = usual;
-    const start = easyAgain ? nearestPlayable(usual.start * EASY_START) : usual.start;
-    const block = { ...usual, start };
-    const rungs = rungsToday(ladder, whereOf(block), comfortable ?? undefined);
-    return {
-      ...block,
-      rungs: storedRungs(easyAgain ? onlyEasy(rungs, usual.start) : rungs, ladder),
-    };
+    const { block, rungs } = stairsOf(usual, easyAgain);
+    return { ...block, rungs: storedRungs(rungs, usual.ladder) };
   }),
   ...(parts ? { parts } : {}),
 });

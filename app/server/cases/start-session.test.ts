@@ -142,4 +142,22 @@ describe("starting a session", () => {
     expect(after.openSession).toBeUndefined();
     expect(after.hurtLately).toBe(true);
   });
+
+  test("after a stop for pain today tells the tempi that the stand will play", async () => {
+    const { services, studioId, personId, passageId } = room;
+    const { sessionId } = await room.begin();
+    const usual = (await todayPage(services, studioId, personId)).passages[0]!;
+    const stand = new EventWriter(NOON);
+    stand.write("opened");
+    stand.write("ended", { how: "pain" });
+    await appendEvents(services, studioId, sessionId, stand.events);
+    const easy = (await todayPage(services, studioId, personId)).passages[0]!;
+    expect(easy.begins).toBeLessThan(usual.begins!);
+    const parts = [passagePart(passageId)];
+    const started = await startSession(services, studioId, personId, parts, "fine");
+    if (!started.ok) throw new Error(started.error.sentence);
+    const [block] = started.value.plan.blocks;
+    expect(block!.rungs[0]!.tempo).toBe(easy.begins);
+    expect(easy.tempi.at(-1)).toBe(block!.rungs.at(-1)!.tempo);
+  });
 });

@@ -92,6 +92,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
     return own?.list[own.at];
   };
   const saidOf = weekNotes(week, today);
+  const hurt = hurtSince(happened);
   const toldFrom = week?.changed_on ?? NEVER;
   return {
     today,
@@ -100,7 +101,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
     /** Something hurt not long ago: the cautions stand open. */
     hurtLately: pain.some((row) => row.person_id === personId),
     /** Something hurt, and nothing was played since. */
-    hurt: hurtSince(happened),
+    hurt,
     feeling: feelingLately(latest),
     /** Minutes that are left of those that there are today, and whether somebody has said so. */
     minutes: Math.max(SHORTEST_MINUTES, Math.round(there - playedMinutes)),
@@ -133,7 +134,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
     passages: ready.map((each) => ({
       ...passageLine(each, today),
       said: saidOf({ passageId: each.id, itemId: null }),
-      ...tempiToday(each, today),
+      ...tempiToday(each, today, hurt !== undefined),
       pickup: each.pickupBeats > 0,
       stage: stageOf(each.pieceId)?.name,
     })),
