@@ -313,6 +313,7 @@ export const planWords = {
       `${title} falls out ${times === 1 ? "once" : times === 2 ? "twice" : `${times} times`}: the days that are left have no room for it.`,
     rests: (title: string, count: number, day: string) =>
       `${title} rests ${days(count)} before ${day}: no day between has time.`,
+    byHandLogged: "Logged by hand",
     byHand: "Practised without Fidus",
     byHandLead: "Press what it was, then how long.",
     byHandDay: { 0: "today", 1: "yesterday", 2: "the day before" } as Record<number, string>,

@@ -128,6 +128,7 @@ export type {
   TempoTold,
   WeekDay,
   WeekItem,
+  Written,
 } from "./told";
 export { dueDay, isLate, takeState, type HandedInTake } from "./take-state";
 export type { GroupItemTold, MemberItem, MemberLine } from "./group-told";

@@ -68,6 +68,7 @@ export function previewOf({ from, until, text, times, before }: PreviewInputs): 
       times: windowsOn(times, day).map((each) => ({ from: each.from, minutes: each.minutes })),
       asked: items,
       played: 0,
+      besides: [],
     })),
     notes: plan.notes,
     played: { minutes: 0, days: 0 },

@@ -4,7 +4,7 @@ import { windowsOn, type WeekTimes } from "./availability";
 import { askedBy, doneOn, type ItemDays } from "./item-days";
 import { keyOfWeek } from "./rotation";
 import { minutesOfDays, minutesOfItem, type Spent } from "./spent";
-import type { StudentWeek, WeekDay, WeekItem } from "./told";
+import type { StudentWeek, WeekDay, WeekItem, Written } from "./told";
 
 /** A passage as far as a week tells of it. */
 export interface PassageOfWeek {
@@ -28,12 +28,14 @@ interface Inputs {
   readonly times: WeekTimes;
   readonly passages: readonly PassageOfWeek[];
   readonly spent: Spent;
+  /** What was written by hand for none of its items, by day. */
+  readonly besides: readonly (Written & { readonly day: Day })[];
   readonly today: Day;
 }
 
 /** A week with what each day asked and what came of it, and as it is laid out from today on. */
 export function studentWeek(
-  { week, times, passages, spent, today }: Inputs,
+  { week, times, passages, spent, besides, today }: Inputs,
   plan: ItemDays,
 ): StudentWeek {
   const { id, from, until, since, text } = week;
@@ -44,6 +46,7 @@ export function studentWeek(
     times: windowsOn(times, day).map((each) => ({ from: each.from, minutes: each.minutes })),
     asked,
     played: byDay.get(day) ?? 0,
+    besides: besides.filter((each) => each.day === day),
   }));
   const keyDay = today < from ? from : today >= until ? addDays(until, -1) : today;
   const items = text.items.map((item): WeekItem => {

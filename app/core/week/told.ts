@@ -29,6 +29,14 @@ export interface WeekDay {
   /** What that morning asked, with what came of it. */
   readonly asked: readonly WentItem[];
   readonly played: number;
+  /** Of these written by hand for none of the items. */
+  readonly besides: readonly Written[];
+}
+
+/** Practice that was written by hand, and what it was, where somebody has said so. */
+export interface Written {
+  readonly minutes: number;
+  readonly note: string;
 }
 
 /** A week as it is laid out from today on, with what has happened in it. */

@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import type { Queries } from "~/db/client";
-import { idRow } from "./rows";
+import { idRow, momentRow } from "./rows";
 import { SHUT_REASONS } from "./shut-rooms";
 
 const whoRow = v.pipe(
@@ -75,9 +75,9 @@ const accessRow = v.object({
   studio_id: idRow,
   person_id: idRow,
   kind: v.picklist(ACCESS_KINDS),
-  made_at: v.date(),
-  expires_at: v.nullable(v.date()),
-  used_at: v.nullable(v.date()),
+  made_at: momentRow,
+  expires_at: v.nullable(momentRow),
+  used_at: v.nullable(momentRow),
 });
 
 const ACCESS = "id, studio_id, person_id, kind, made_at, expires_at, used_at";

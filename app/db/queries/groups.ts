@@ -3,7 +3,7 @@ import { beatUnitSchema } from "~/core/score";
 import { GROUP_KINDS, groupItemSchema, itemSchema, type GroupItem } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { dayRow, idRow, personRow } from "./rows";
+import { dayRow, idRow, personRow, momentRow } from "./rows";
 
 const groupRow = v.object({
   id: idRow,
@@ -75,7 +75,7 @@ const itemRow = v.object({
   group_id: idRow,
   asked: groupItemSchema,
   until_day: dayRow,
-  set_at: v.date(),
+  set_at: momentRow,
 });
 export type GroupItemRow = v.InferOutput<typeof itemRow>;
 

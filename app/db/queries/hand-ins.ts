@@ -1,7 +1,7 @@
 import * as v from "valibot";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { dayRow, idRow } from "./rows";
+import { dayRow, idRow, momentRow } from "./rows";
 
 const handInRow = v.object({
   id: idRow,
@@ -11,10 +11,10 @@ const handInRow = v.object({
   take_id: idRow,
   line: v.string(),
   due: dayRow,
-  at: v.date(),
+  at: momentRow,
   answer: v.nullable(v.picklist(["heard", "again"])),
   rating: v.string(),
-  answered_at: v.nullable(v.date()),
+  answered_at: v.nullable(momentRow),
   comments: v.array(
     v.object({ id: idRow, bar: v.nullable(v.number()), text: v.string(), spoken: v.boolean() }),
   ),
@@ -65,7 +65,7 @@ export const handInsForItems = (db: Queries, studioId: string, itemIds: readonly
       item_id: idRow,
       take_id: idRow,
       due: dayRow,
-      at: v.date(),
+      at: momentRow,
       answer: v.nullable(v.picklist(["heard", "again"])),
       rating: v.string(),
     }),
@@ -83,7 +83,7 @@ export const waitingHandIns = (db: Queries, studioId: string) =>
       name: v.string(),
       line: v.string(),
       due: dayRow,
-      at: v.date(),
+      at: momentRow,
     }),
     `select take_id, title, name, line, due, at from hand_in
      join person on person.id = hand_in.person_id

@@ -1,10 +1,10 @@
 import * as v from "valibot";
 import { ladderSchema, type Ladder } from "~/core/ladder";
 import type { Queries } from "~/db/client";
-import { idRow } from "./rows";
+import { idRow, momentRow } from "./rows";
 
 const keptLadderRow = v.pipe(
-  v.object({ id: idRow, name: v.string(), ladder: ladderSchema, kept_at: v.date() }),
+  v.object({ id: idRow, name: v.string(), ladder: ladderSchema, kept_at: momentRow }),
   v.transform(({ kept_at, ...rest }) => ({ ...rest, keptAt: kept_at })),
 );
 export type KeptLadder = v.InferOutput<typeof keptLadderRow>;

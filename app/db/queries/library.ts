@@ -3,7 +3,7 @@ import { ladderSchema } from "~/core/ladder";
 import { shapeSchema } from "~/core/session";
 import { LIBRARY_KINDS, type LibraryKind } from "~/core/week";
 import type { Queries } from "~/db/client";
-import { idRow } from "./rows";
+import { idRow, momentRow } from "./rows";
 
 const exerciseLine = v.object({
   bars: v.number(),
@@ -18,7 +18,7 @@ const lineRow = v.pipe(
     id: idRow,
     kind: v.picklist(LIBRARY_KINDS),
     name: v.string(),
-    kept_at: v.date(),
+    kept_at: momentRow,
     ladder: v.nullable(ladderSchema),
     shape: v.nullable(shapeSchema),
     exercise: v.nullable(exerciseLine),

@@ -3,7 +3,7 @@ import { ladderSchema, type Ladder } from "~/core/ladder";
 import type { PassageRange, PassageState, PassageNotes } from "~/core/score";
 import type { BeatUnit } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { idRow, passageRow } from "./rows";
+import { idRow, passageRow, momentRow } from "./rows";
 
 const PASSAGE = `
   select passage.id, passage.person_id, passage.piece_id, passage.name, passage.focus,
@@ -235,7 +235,7 @@ export const insertLadder = (
 /** Every ladder that a passage was given, the first first. */
 export const laddersOf = (db: Queries, studioId: string, passageId: string) =>
   db.many(
-    v.object({ at: v.date(), ladder: ladderSchema }),
+    v.object({ at: momentRow, ladder: ladderSchema }),
     `select created_at as at, ladder from ladder
      where studio_id = $1 and passage_id = $2 order by number`,
     [studioId, passageId],

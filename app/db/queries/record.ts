@@ -4,7 +4,7 @@ import { beatUnitSchema } from "~/core/score";
 import { BLOCK_KINDS, FEELINGS, FLAWS, RATED, RATINGS } from "~/core/session";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { dayRow, idRow } from "./rows";
+import { dayRow, idRow, momentRow } from "./rows";
 
 /** Where flaws fell in a piece, for one student: bar by bar, since a day. */
 export const flawsByBar = (
@@ -182,8 +182,8 @@ export const logRow = v.object({
   session_id: idRow,
   person_id: idRow,
   day: dayRow,
-  started_at: v.date(),
-  last_at: v.date(),
+  started_at: momentRow,
+  last_at: momentRow,
   ended: v.nullable(v.string()),
   notes: v.array(v.string()),
   questions: v.array(v.string()),

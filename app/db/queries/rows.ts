@@ -16,6 +16,15 @@ import { rotationSchema, storedTimesSchema } from "~/core/week";
 import { bpm } from "~/core/units";
 
 export const idRow = v.pipe(v.string(), v.uuid());
+/** A moment, as the database hands it over by itself or as text among other rows. */
+export const momentRow = v.union([
+  v.date(),
+  v.pipe(
+    v.string(),
+    v.transform((text) => new Date(text)),
+    v.date(),
+  ),
+]);
 export const dayRow = v.pipe(v.string(), v.isoDate());
 export const tempoRow = v.pipe(tempoSchema, v.transform(bpm));
 
@@ -89,7 +98,7 @@ export const passageRow = v.pipe(
     hardness: v.nullable(v.number()),
     played_order: v.nullable(v.array(v.number())),
     state_set: v.nullable(v.picklist(PASSAGE_STATES)),
-    retired_at: v.nullable(v.date()),
+    retired_at: v.nullable(momentRow),
     piece: pieceRow,
     ladder: v.nullable(ladderSchema),
     ended_tempo: v.nullable(tempoRow),

@@ -6,7 +6,7 @@ import {
   type SessionPlan,
 } from "~/core/session";
 import type { Queries } from "~/db/client";
-import { idRow } from "./rows";
+import { idRow, momentRow } from "./rows";
 
 const sessionRow = v.object({ id: idRow, person_id: idRow, plan: sessionPlanSchema });
 
@@ -50,7 +50,7 @@ const eventRow = v.pipe(
   v.object({
     id: v.string(),
     seq: v.number(),
-    at: v.date(),
+    at: momentRow,
     kind: v.string(),
     payload: v.unknown(),
   }),
@@ -75,7 +75,7 @@ export const sessionsWhole = (db: Queries, studioId: string, ids: readonly strin
   db.many(
     v.object({
       ...sessionRow.entries,
-      began: v.nullable(v.date()),
+      began: v.nullable(momentRow),
       events: v.pipe(v.string(), v.parseJson(), v.array(sessionEventSchema)),
     }),
     `select session.id, person_id, plan, (
@@ -114,7 +114,7 @@ export const insertEvents = (
  */
 export const beganAt = (db: Queries, studioId: string, sessionId: string) =>
   db.maybeOne(
-    v.object({ at: v.date() }),
+    v.object({ at: momentRow }),
     `select greatest(
        least(at + clock_offset_ms * interval '1 millisecond', received_at), created_at
      ) as at

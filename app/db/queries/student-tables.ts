@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import type { Queries } from "~/db/client";
-import { dayRow } from "./rows";
+import { dayRow, momentRow } from "./rows";
 
 const number = v.nullable(v.number());
 const said = v.nullable(v.string());
@@ -59,8 +59,8 @@ async function somePlays(db: Queries, asked: readonly unknown[]) {
 
 const sessionRow = v.object({
   day: dayRow,
-  started_at: v.date(),
-  last_at: v.date(),
+  started_at: momentRow,
+  last_at: momentRow,
   minutes: v.number(),
   plays: v.number(),
   clean: v.number(),
@@ -112,13 +112,13 @@ export const progressOfStudent = (db: Queries, studioId: string, personId: strin
   );
 
 const handedInRow = v.object({
-  at: v.date(),
+  at: momentRow,
   due: dayRow,
   title: v.string(),
   line: v.string(),
   answer: said,
   rating: v.string(),
-  answered_at: v.nullable(v.date()),
+  answered_at: v.nullable(momentRow),
   comments: v.array(v.string()),
 });
 

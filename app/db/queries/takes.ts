@@ -2,7 +2,7 @@ import * as v from "valibot";
 import { takeSchema } from "~/core/listen";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { dayRow, idRow, tempoRow } from "./rows";
+import { dayRow, idRow, tempoRow, momentRow } from "./rows";
 
 const takeRow = v.object({
   id: idRow,
@@ -10,7 +10,7 @@ const takeRow = v.object({
   session_id: idRow,
   passage_id: idRow,
   play: idRow,
-  recorded_at: v.date(),
+  recorded_at: momentRow,
   tempo: tempoRow,
   bytes: v.number(),
   hash: v.string(),

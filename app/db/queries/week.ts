@@ -11,7 +11,7 @@ import {
 } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { dayRow, idRow } from "./rows";
+import { dayRow, idRow, momentRow } from "./rows";
 import { changeItems, ITEMS_OF_WEEK, itemRows } from "./week-items";
 
 const assignmentRow = v.pipe(
@@ -23,7 +23,7 @@ const assignmentRow = v.pipe(
     version: v.number(),
     word: v.string(),
     shape_id: v.nullable(idRow),
-    set_at: v.date(),
+    set_at: momentRow,
     changed_on: v.nullable(dayRow),
     items: itemRows,
   }),

@@ -3,7 +3,7 @@ import { useMemo } from "react";
 import { Link } from "react-router";
 import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
-import type { WeekFacts, WeekTimes } from "~/core/week";
+import type { WeekFacts, WeekTimes, Written } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
@@ -23,6 +23,7 @@ interface ChangeWeekPageProps {
   readonly timesSaid: boolean;
   readonly week: RunningWeek | undefined;
   readonly facts: WeekFacts | undefined;
+  readonly besides: readonly (Written & { readonly day: Day })[];
   readonly raw: readonly string[];
   readonly passages: readonly PassageLine[];
   readonly ladders: readonly KeptLadderName[];
@@ -63,10 +64,10 @@ interface ChangingProps extends ChangeWeekPageProps {
 }
 
 function Changing(props: ChangingProps) {
-  const { week, facts, today, times, timesSaid, raw, passages, ladders, home } = props;
+  const { week, facts, today, times, timesSaid, raw, passages, besides, ladders, home } = props;
   const inputs = useMemo(
-    () => ({ week, facts, today, times, raw, passages }),
-    [week, facts, today, times, raw, passages],
+    () => ({ week, facts, today, times, raw, passages, besides }),
+    [week, facts, today, times, raw, passages, besides],
   );
   const it = useChangeWeek(inputs, home);
   return (

@@ -12,6 +12,7 @@ import {
   type StudentWeek,
   type WeekFacts,
   type WeekTimes,
+  type Written,
 } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { LessonForm } from "~/forms/lesson";
@@ -41,11 +42,12 @@ interface Inputs {
   readonly facts: WeekFacts;
   readonly raw: readonly string[];
   readonly passages: readonly PassageOfWeek[];
+  readonly besides: readonly (Written & { readonly day: Day })[];
 }
 
 /** The week with other items from today on: what was asked and done before stands in it as well. */
 function previewed(
-  { week, today, times, facts, raw, passages }: Inputs,
+  { week, today, times, facts, raw, passages, besides }: Inputs,
   changed: readonly AssignmentItem[],
 ): StudentWeek {
   const asked = { from: week.begins, items: week.said };
@@ -58,7 +60,10 @@ function previewed(
     raw: new Set(raw),
   });
   const text = { ...week.text, items: itemsNow(items).items };
-  return studentWeek({ week: { ...week, text }, times, passages, spent: facts.spent, today }, plan);
+  return studentWeek(
+    { week: { ...week, text }, times, passages, spent: facts.spent, besides, today },
+    plan,
+  );
 }
 
 type Answer = { readonly errors: Readonly<Record<string, string>> } | { readonly changed: string };

@@ -46,7 +46,10 @@ export function MoveLesson({ home, today, lesson, label, small, onMoved }: MoveL
         variant={small ? "text" : "outlined"}
         size={small ? "small" : "medium"}
         aria-label={label === changeWords.moveLesson ? label : changeWords.moveFrom(label)}
-        {...(small && { endIcon: <ChevronDown size={16} />, sx: { px: 0, minWidth: 0, fontWeight: 400 } })}
+        {...(small && {
+          endIcon: <ChevronDown size={16} />,
+          sx: { px: 0, minWidth: 0, fontWeight: 400 },
+        })}
         aria-haspopup="menu"
         aria-expanded={anchor !== null}
         disabled={fetcher.state !== "idle"}

@@ -84,6 +84,13 @@ function DayColumn({ day, items, today }: DayColumnProps) {
             </span>
           </li>
         ))}
+        {day.besides.map(({ minutes, note }, n) => (
+          <li key={`besides ${n}`} className={styles.done}>
+            <span aria-hidden>✓ </span>
+            {note || said.byHandLogged}{" "}
+            <span className={styles.minutes}>{planWords.minutes(minutes)}</span>
+          </li>
+        ))}
         {open.map(({ itemId, minutes, practised: there }) => {
           const item = items.find(({ id }) => id === itemId);
           const owed = Math.max(1, minutes - Math.round(there));

@@ -11,7 +11,7 @@ import {
   tellOfChange,
   writeWeek,
 } from "~/db/queries";
-import { allSaid, keepDays, planWeek, readFrom, whatHappened } from "../plan/week-plan";
+import { allSaid, besidesOf, keepDays, planWeek, readFrom, whatHappened } from "../plan/week-plan";
 import { rawOf } from "../plan/raw";
 import { changeable, openItems, stampOf, toTell, WEEKS_AROUND } from "../plan/week-on";
 import { todayIn, type Services } from "../services";
@@ -52,6 +52,7 @@ export async function changeWeekPage(services: Services, studioId: string, perso
       stamp: stampOf(on),
     },
     facts: happened?.facts,
+    besides: on && happened ? besidesOf(happened, on) : [],
     raw: [...raw],
     passages: passages.map((each) => passageLine(each, today)),
     ladders: ladders.map(({ id, name }) => ({ id, name })),

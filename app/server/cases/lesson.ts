@@ -20,6 +20,7 @@ import {
   studioById,
   type Assignment,
 } from "~/db/queries";
+import { gathered } from "~/db/client";
 import { todayIn, type Services } from "../services";
 import { keepDays, planWeek, readFrom, whatHappened, type Happened } from "../plan/week-plan";
 import { takesAsked } from "../plan/takes-asked";
@@ -87,7 +88,8 @@ function asSet(set: Assignment, last: LastWeek | undefined): AssignmentText {
 }
 
 /** The lesson: last week item by item, and next week as it is being put together. */
-export async function lessonPage(services: Services, studioId: string, personId: string) {
+export async function lessonPage(given: Services, studioId: string, personId: string) {
+  const services = { ...given, db: gathered(given.db) };
   const { db } = services;
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
@@ -100,23 +102,34 @@ export async function lessonPage(services: Services, studioId: string, personId:
   ]);
   const set = aheadOf(weeks, today);
   const last = lookedBackOn(weeks, today);
-  const happened = last && (await whatHappened(db, studioId, personId, readFrom(last), today));
-  const flaws = last
-    ? await Promise.all(
-        [...new Set(passages.map(({ pieceId }) => pieceId))].map(async (pieceId) => ({
-          pieceId,
-          bars: await flawsByBar(db, studioId, personId, pieceId, last.from_day),
-        })),
-      )
-    : [];
-  const evenness = last
-    ? await evennessByDay(
-        db,
-        studioId,
-        passages.map(({ id }) => id),
-        last.from_day,
-      )
-    : [];
+  const since = last?.from_day ?? addDays(today, -USUAL_DAYS);
+  const pieces = [...new Set(passages.map(({ pieceId }) => pieceId))];
+  const flawsOf = async (pieceId: string) => ({
+    pieceId,
+    bars: await flawsByBar(db, studioId, personId, pieceId, since),
+  });
+  const [happened, flaws, evenness, takes, advice, tried, questions, shapes, exercises] =
+    await Promise.all([
+      last && whatHappened(db, studioId, personId, readFrom(last), today),
+      Promise.all(last ? pieces.map(flawsOf) : []),
+      last
+        ? evennessByDay(
+            db,
+            studioId,
+            passages.map(({ id }) => id),
+            since,
+          )
+        : [],
+      takesAsked(db, studioId, last ? [{ items: last.text.items, lesson: last.until_day }] : [], {
+        today,
+        timeZone: studio.time_zone,
+      }),
+      adviceOf(services, studioId, personId, { passages }),
+      triedSince(db, studioId, personId, since, passages),
+      questionsNow(services, studioId, personId),
+      shapesOf(db, studioId, personId),
+      exercisesOf(db, studioId),
+    ]);
   const from = set?.from_day ?? beginsOn(last, today);
   const until = set?.until_day ?? nextLesson(from, person.times.lesson?.weekday);
   const came = last && happened && weekDone({ week: last, happened }, today);
@@ -134,7 +147,6 @@ export async function lessonPage(services: Services, studioId: string, personId:
     .filter(({ day }) => within(day, { week: last!, today }));
   const soFar = askedBy(days.filter(({ day }) => day < today));
   const weak = came !== undefined && wasWeak(soFar, came, over);
-  const advice = await adviceOf(services, studioId, personId, { passages });
   const past = last &&
     happened && {
       week: last,
@@ -151,16 +163,8 @@ export async function lessonPage(services: Services, studioId: string, personId:
     person: { id: person.id, name: person.name, instrument: person.instrument },
     ...advice,
     /** What the student changed for single days, since the last lesson. */
-    tried: (
-      await triedSince(
-        db,
-        studioId,
-        personId,
-        last?.from_day ?? addDays(today, -USUAL_DAYS),
-        passages,
-      )
-    ).map((each) => ({ ...each, passage: passageNamed(passages, each)! })),
-    questions: (await questionsNow(services, studioId, personId)).waiting,
+    tried: tried.map((each) => ({ ...each, passage: passageNamed(passages, each)! })),
+    questions: questions.waiting,
     times: person.times,
     before: beforeNext(passages, past?.week.text.items ?? [], happened, from),
     timesSaid: person.times.windows.length > 0,
@@ -174,12 +178,7 @@ export async function lessonPage(services: Services, studioId: string, personId:
       goesOn: over < 1,
       ...past.review,
     },
-    takes: last
-      ? await takesAsked(db, studioId, [{ items: last.text.items, lesson: last.until_day }], {
-          today,
-          timeZone: studio.time_zone,
-        })
-      : {},
+    takes,
     /** Last week came to so little that this one is smaller on purpose. */
     weak,
     draft: {
@@ -195,8 +194,8 @@ export async function lessonPage(services: Services, studioId: string, personId:
       kept: draft !== undefined,
     },
     passages: passages.map((each) => passageLine(each, today)),
-    shapes: (await shapesOf(db, studioId, personId)).map(({ id, name }) => ({ id, name })),
+    shapes: shapes.map(({ id, name }) => ({ id, name })),
     ladders: kept.map(({ id, name }) => ({ id, name })),
-    exercises: await exercisesOf(db, studioId),
+    exercises,
   };
 }

@@ -1,4 +1,5 @@
 import { logOf, passagesOfPerson, piecesOfPerson, studentById, studioById } from "~/db/queries";
+import { gathered } from "~/db/client";
 import { todayIn, type Services } from "../services";
 import { asOf } from "../plan/as-of";
 import { adviceOf } from "./advice";
@@ -9,11 +10,12 @@ const LATEST = 4;
 
 /** A student with their pieces, passages and latest sessions; `forStudent`: advised as for today. */
 export async function studentPage(
-  services: Services,
+  given: Services,
   studioId: string,
   personId: string,
   forStudent = false,
 ) {
+  const services = { ...given, db: gathered(given.db) };
   const { db } = services;
   const [studio, person, pieces, passages, log] = await Promise.all([
     studioById(db, studioId),
@@ -23,12 +25,15 @@ export async function studentPage(
     logOf(db, studioId, personId, LATEST),
   ]);
   const today = todayIn(services, studio);
-  const { waiting } = await questionsNow(services, studioId, personId);
+  const [{ waiting }, advice] = await Promise.all([
+    questionsNow(services, studioId, personId),
+    adviceOf(services, studioId, personId, { passages, forStudent }),
+  ]);
   return {
     today,
     person,
     questions: waiting,
-    ...(await adviceOf(services, studioId, personId, { passages, forStudent })),
+    ...advice,
     pieces,
     passages: passages.map((each) => passageLine(each, today)),
     log: log.map((entry) => asOf(entry, today, studio.time_zone)),

@@ -10,8 +10,9 @@ import {
 } from "~/db/queries";
 import { memoryLine } from "./memory";
 import { goalsOfToday } from "./worded-goals";
+import { gathered } from "~/db/client";
 import { todayIn, type Services } from "../services";
-import { allSaid, keepDays, planWeek, readFrom, whatHappened } from "../plan/week-plan";
+import { allSaid, besidesOf, keepDays, planWeek, readFrom, whatHappened } from "../plan/week-plan";
 import { rawOf } from "../plan/raw";
 import { takesAsked } from "../plan/takes-asked";
 import { changeable, toTell, weekOn } from "../plan/week-on";
@@ -20,11 +21,12 @@ const WEEKS_LISTED = 60;
 
 /** The student's own week: what is asked on which day, what was done, goals, and learning by heart. */
 export async function weekPage(
-  services: Services,
+  given: Services,
   studioId: string,
   personId: string,
   weekId?: string,
 ) {
+  const services = { ...given, db: gathered(given.db) };
   const { db } = services;
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
@@ -49,7 +51,17 @@ export async function weekPage(
   if (plan) await keepDays(db, { studioId, personId }, plan, happened, today);
   const laid =
     plan &&
-    studentWeek({ week: toTell(week), times, passages, spent: happened.facts.spent, today }, plan);
+    studentWeek(
+      {
+        week: toTell(week),
+        times,
+        passages,
+        spent: happened.facts.spent,
+        besides: besidesOf(happened, week),
+        today,
+      },
+      plan,
+    );
   return {
     today,
     person: { id: person.id, name: person.name, instrument: person.instrument },

@@ -13,6 +13,7 @@ import {
   studioById,
   takesLeaving,
 } from "~/db/queries";
+import { gathered } from "~/db/client";
 import { todayIn, type Services } from "../services";
 import { askedToday } from "../plan/asked-today";
 import { candidatesFor } from "../plan/candidates";
@@ -57,7 +58,8 @@ function everyDay(all: readonly MustDo[], { sessions }: Happened, today: Day): A
 }
 
 /** What can be played today, all that the fitter needs, and the session that was left open. */
-export async function todayPage(services: Services, studioId: string, personId: string) {
+export async function todayPage(given: Services, studioId: string, personId: string) {
+  const services = { ...given, db: gathered(given.db) };
   const { db } = services;
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
@@ -78,6 +80,13 @@ export async function todayPage(services: Services, studioId: string, personId: 
   const { passages } = changed;
   const week = weekOn(weeks, today);
   const { times } = person;
+  const [advice, questions, answers, leaving, due] = await Promise.all([
+    adviceOf(services, studioId, personId, { today: changed }),
+    questionsNow(services, studioId, personId),
+    answersFor(services, studioId, personId),
+    takesLeaving(db, studioId, personId, addDays(today, 2)),
+    heartDue(services, studioId, personId, today),
+  ]);
   const plan = week && planWeek({ week, times, happened, raw: rawOf(passages, today), today });
   if (plan) await keepDays(db, { studioId, personId }, plan, happened, today);
   const day = plan?.days.find((each) => each.day === today);
@@ -96,7 +105,7 @@ export async function todayPage(services: Services, studioId: string, personId: 
   const toldFrom = week?.changed_on ?? NEVER;
   return {
     today,
-    ...(await adviceOf(services, studioId, personId, { today: changed })),
+    ...advice,
     person: { id: person.id, name: person.name, no_verdict: person.no_verdict },
     /** Something hurt not long ago: the cautions stand open. */
     hurtLately: pain.some((row) => row.person_id === personId),
@@ -142,16 +151,16 @@ export async function todayPage(services: Services, studioId: string, personId: 
       itemId,
       ...saidOf({ passageId: null, itemId }),
     })),
-    questions: await questionsNow(services, studioId, personId),
-    takesAnswered: (await answersFor(services, studioId, personId)).map((each) => ({
+    questions,
+    takesAnswered: answers.map((each) => ({
       takeId: each.take_id,
       title: each.title,
       answer: each.answer ?? "heard",
     })),
     /** Takes that are deleted by the end of tomorrow. */
-    takesLeaving: await takesLeaving(db, studioId, personId, addDays(today, 2)),
+    takesLeaving: leaving,
     /** What stands by heart and is to be tested. */
-    heartDue: await heartDue(services, studioId, personId, today),
+    heartDue: due,
     withoutLadder: passages.length - ready.length,
     openSession: open ? { id: open.id, blocks: open.plan.blocks.length } : undefined,
   };

@@ -14,6 +14,7 @@ import {
   studioById,
   type Assignment,
 } from "~/db/queries";
+import { gathered } from "~/db/client";
 import { todayIn, type Services } from "../services";
 import { keptOutlooks } from "./kept-outlook";
 import { byPerson, type Happened } from "../plan/week-plan";
@@ -96,12 +97,15 @@ const isTired = (feeling: string | null): feeling is "tight" | "tired" =>
   feeling === "tight" || feeling === "tired";
 
 /** The week board: from lesson to lesson, what was asked and practised, and who needs a look. */
-export async function weekOf(services: Services, studioId: string) {
+export async function weekOf(given: Services, studioId: string) {
+  const services = { ...given, db: gathered(given.db) };
   const { db } = services;
-  const studio = await studioById(db, studioId);
+  const [studio, everyone] = await Promise.all([
+    studioById(db, studioId),
+    studentsOf(db, studioId),
+  ]);
   const today = todayIn(services, studio);
   const since = addDays(today, -SEEN_DAYS);
-  const everyone = await studentsOf(db, studioId);
   const shownFrom = addDays(today, 1 - DAYS_SHOWN);
   const [weeks, groups, latest, reached, pain, said, memory, questions] = await Promise.all([
     weeksOfEach(db, studioId, everyone, { since: shownFrom, today }),

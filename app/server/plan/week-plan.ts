@@ -135,6 +135,12 @@ function factsOf({ played, sessions, byHand, enough, asked }: HappenedRows): Wee
   };
 }
 
+/** What was written by hand for none of the items of a week. */
+export const besidesOf = ({ byHand }: Happened, { text }: Pick<Assignment, "text">) =>
+  byHand
+    .filter(({ item_id }) => !text.items.some(({ id }) => id === item_id))
+    .map(({ day, minutes, note }) => ({ day, minutes, note }));
+
 export interface PlanInputs {
   readonly week: Pick<Assignment, "from_day" | "until_day" | "text" | "earlier"> & {
     /** The day of its lesson, which has gone by without another week. */

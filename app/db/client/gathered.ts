@@ -1,0 +1,90 @@
+import * as v from "valibot";
+import type { Database, Queries } from "./database";
+import { DatabaseError } from "./errors";
+
+type Row = v.GenericSchema<unknown, unknown>;
+
+interface Question {
+  readonly row: Row;
+  readonly sql: string;
+  readonly params: readonly unknown[];
+  readonly answer: (rows: unknown[]) => void;
+  readonly refuse: (error: unknown) => void;
+}
+
+/** The statement of a question among others: its parameters behind those of the questions before it. */
+const shifted = (sql: string, by: number): string =>
+  sql.replace(/\$(\d+)/g, (_, n: string) => `$${Number(n) + by}`);
+
+const keyOf = (sql: string, params: readonly unknown[]): string =>
+  `${sql} ${JSON.stringify(params)}`;
+
+const oneRow = v.looseObject({});
+
+async function ask(db: Queries, questions: readonly Question[]): Promise<void> {
+  const [alone] = questions;
+  try {
+    if (questions.length === 1) {
+      const { row, sql, params, answer } = alone!;
+      return answer(await db.many(row, sql, params));
+    }
+    const params: unknown[] = [];
+    // The same question of several is asked once.
+    const known = new Map<string, string>();
+    for (const { sql, params: own } of questions) {
+      const key = keyOf(sql, own);
+      if (known.has(key)) continue;
+      known.set(
+        key,
+        `(select coalesce(json_agg(q), '[]') from (${shifted(sql, params.length)}) q)`,
+      );
+      params.push(...own);
+    }
+    const parts = [...known.values()].map((part, n) => `${part} as q${n}`);
+    const found = await db.one(oneRow, `select ${parts.join(",\n")}`, params);
+    const places = [...known.keys()];
+    for (const { row, sql, params: own, answer, refuse } of questions) {
+      const read = v.safeParse(v.array(row), found[`q${places.indexOf(keyOf(sql, own))}`]);
+      if (read.success) answer(read.output);
+      else refuse(new v.ValiError(read.issues));
+    }
+  } catch (error) {
+    for (const { refuse } of questions) refuse(error);
+  }
+}
+
+/**
+ * The same database for one page: questions that are asked at one moment go to it as one statement,
+ * each a part of its answer, in JSON. What is written goes at once, as always.
+ */
+export function gathered(db: Database): Database {
+  let waiting: Question[] = [];
+  const many: Queries["many"] = (row, sql, params = []) =>
+    new Promise((answer, refuse) => {
+      if (waiting.length === 0) {
+        queueMicrotask(() => {
+          const now = waiting;
+          waiting = [];
+          void ask(db, now);
+        });
+      }
+      waiting.push({ row, sql, params, answer: answer as Question["answer"], refuse });
+    });
+  const maybeOne: Queries["maybeOne"] = async (row, sql, params) => {
+    const rows = await many(row, sql, params);
+    if (rows.length > 1) throw new DatabaseError("too-many", `${rows.length} rows instead of one`);
+    return rows[0];
+  };
+  return {
+    many,
+    maybeOne,
+    async one(row, sql, params) {
+      const found = await maybeOne(row, sql, params);
+      if (found === undefined) throw new DatabaseError("not-found", "There is no such row.");
+      return found;
+    },
+    execute: (sql, params) => db.execute(sql, params),
+    transaction: (work) => db.transaction(work),
+    close: () => db.close(),
+  };
+}
