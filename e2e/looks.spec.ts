@@ -18,13 +18,18 @@ test("the week says at a glance who needs a look, and why", async ({ page, demo 
   await expect(line("Ines Calloway")).toContainText("Lesson today, 15:30");
   await expect(line("Ines Calloway")).toContainText("Asks: May I bring out the tenor");
   const names = await page.locator("main ul").first().locator("li").allTextContents();
-  // Six who have lessons, and one of the band, who stopped for pain.
-  expect(names).toHaveLength(7);
+  // Six who have lessons, and the band's twelve.
+  expect(names).toHaveLength(18);
   await expect(line("Rufus Dray")).toContainText("Stopped for pain 9 days ago.");
   await expect(line("The Ropewalk Band")).toContainText("9 of 12 practised");
   // Today's lesson comes first, then whoever needs a look.
   expect(names[0]).toContain("Ines Calloway");
-  expect(names.at(-1)).toContain("Tobi Wren");
+  expect(names.at(-1)).toContain("Jessamy Poole");
+  await page.getByRole("combobox", { name: "Group" }).click();
+  await page.getByRole("option", { name: "The Ropewalk Band" }).click();
+  await expect(page.locator("main ul").first().locator("li")).toHaveCount(12);
+  await page.getByLabel("Find a student").fill("hester");
+  await expect(page.locator("main ul").first().locator("li")).toHaveCount(1);
 });
 
 test("dark stays dark after a reload, without a flash of light", async ({ page, demo }) => {

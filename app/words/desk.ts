@@ -92,6 +92,8 @@ export const desk = {
     asked: (count: number) => `${count} asked`,
     planned: "outline: asked; filled: practised",
     find: "Find a student",
+    group: "Group",
+    allGroups: "all students",
     show: "Show",
     everyone: (count: number) => `everyone (${count})`,
     only: (count: number) => `who needs a look (${count})`,

@@ -14,6 +14,7 @@ export interface Line {
   /** A week is on: its lesson can be moved. */
   readonly canMove: boolean;
   readonly inGroup: boolean;
+  readonly groups: readonly string[];
   readonly lessonToday: string | undefined;
   readonly last:
     | {
@@ -34,6 +35,8 @@ export interface Asked {
   readonly order: BoardOrder;
   /** Only students who need a look: for this, or for anything. */
   readonly look: Look["kind"] | "any" | "";
+  /** Only students of this group; everyone without one. */
+  readonly group: string;
 }
 
 type Compared = Pick<Line, "lessonToday" | "looks" | "until">;
@@ -42,24 +45,35 @@ const byClock = (a: Compared, b: Compared): number =>
   Number(b.lessonToday !== undefined) - Number(a.lessonToday !== undefined) ||
   (a.lessonToday ?? "").localeCompare(b.lessonToday ?? "");
 
-const hurts = ({ looks }: Compared): number => Number(looks.some(({ kind }) => kind === "pain"));
+/** What somebody has to see to, the most urgent first; anything else is told and can wait. */
+const URGENT: readonly Look["kind"][] = ["pain", "question", "silent", "stuck", "felt"];
+
+export const needsAttention = ({ looks }: Pick<Line, "looks">): boolean =>
+  looks.some(({ kind }) => URGENT.includes(kind));
+
+const urgency = ({ looks }: Compared): number =>
+  Math.min(...looks.map(({ kind }) => URGENT.indexOf(kind)).filter((at) => at >= 0), URGENT.length);
 
 const ORDERS: Record<BoardOrder, (a: Compared, b: Compared) => number> = {
   // Whoever was hurt comes before anything else that there is to say.
-  look: (a, b) => byClock(a, b) || hurts(b) - hurts(a) || b.looks.length - a.looks.length,
+  look: (a, b) => byClock(a, b) || urgency(a) - urgency(b) || b.looks.length - a.looks.length,
   // Who has no week comes last; a lesson that is overdue stands before the others.
   lesson: (a, b) => byClock(a, b) || (a.until ?? "9999").localeCompare(b.until ?? "9999"),
 };
 
 /** The lines that are asked for: today's lessons by the clock first, then in the order wanted. */
-export function ordered<L extends Line>(lines: readonly L[], { find, order, look }: Asked): L[] {
+export function ordered<L extends Line>(
+  lines: readonly L[],
+  { find, order, look, group }: Asked,
+): L[] {
   const wanted = find.trim().toLocaleLowerCase();
   return lines
     .filter(({ name, instrument }) => `${name} ${instrument}`.toLocaleLowerCase().includes(wanted))
+    .filter(({ groups }) => group === "" || groups.includes(group))
     .filter(
-      ({ looks }) =>
+      (line) =>
         look === "" ||
-        (look === "any" ? looks.length > 0 : looks.some(({ kind }) => kind === look)),
+        (look === "any" ? needsAttention(line) : line.looks.some(({ kind }) => kind === look)),
     )
     .toSorted(ORDERS[order]);
 }

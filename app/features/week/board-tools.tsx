@@ -3,19 +3,27 @@ import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { words } from "~/words";
-import { BOARD_ORDERS, looksOn, type Asked, type BoardOrder, type Line } from "./board-order";
+import {
+  BOARD_ORDERS,
+  looksOn,
+  needsAttention,
+  type Asked,
+  type BoardOrder,
+  type Line,
+} from "./board-order";
 import styles from "./week-board.module.css";
 
 interface BoardToolsProps {
   readonly lines: readonly Line[];
+  readonly groups: readonly { readonly id: string; readonly name: string }[];
   readonly asked: Asked;
   readonly onAsk: (asked: Asked) => void;
 }
 
 /** Who is looked for, in which order the lines stand, and what they need a look for. */
-export function BoardTools({ lines, asked, onAsk }: BoardToolsProps) {
+export function BoardTools({ lines, groups, asked, onAsk }: BoardToolsProps) {
   const counts = looksOn(lines);
-  const needy = lines.filter(({ looks }) => looks.length > 0).length;
+  const needy = lines.filter(needsAttention).length;
   const look =
     asked.look === "" || asked.look === "any" || counts.has(asked.look) ? asked.look : "";
   return (
@@ -43,6 +51,23 @@ export function BoardTools({ lines, asked, onAsk }: BoardToolsProps) {
           </MenuItem>
         ))}
       </TextField>
+      {groups.length > 0 && (
+        <TextField
+          select
+          size="small"
+          label={words.week.group}
+          value={groups.some(({ id }) => id === asked.group) ? asked.group : ""}
+          onChange={({ target }) => onAsk({ ...asked, group: target.value })}
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        >
+          <MenuItem value="">{words.week.allGroups}</MenuItem>
+          {groups.map(({ id, name }) => (
+            <MenuItem key={id} value={id}>
+              {name}
+            </MenuItem>
+          ))}
+        </TextField>
+      )}
       <ToggleButtonGroup
         exclusive
         size="small"

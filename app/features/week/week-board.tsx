@@ -37,7 +37,7 @@ const FEW = 4;
 export function WeekBoard(props: WeekBoardProps) {
   const { studioId, today, lines, groups, concert, toHear, refused } = props;
   const formats = useFormats();
-  const [asked, setAsked] = useState<Asked>({ find: "", order: "look", look: "" });
+  const [asked, setAsked] = useState<Asked>({ find: "", order: "look", look: "", group: "" });
   const most = Math.max(
     30,
     ...lines.flatMap(({ days }) => days.map((d) => Math.max(d.played, d.asked))),
@@ -78,7 +78,9 @@ export function WeekBoard(props: WeekBoardProps) {
         </>
       }
     >
-      {lines.length > FEW && <BoardTools lines={lines} asked={asked} onAsk={setAsked} />}
+      {lines.length > FEW && (
+        <BoardTools lines={lines} groups={groups} asked={asked} onAsk={setAsked} />
+      )}
       {lines.length === 0 ? (
         <Empty action={add}>{words.week.empty}</Empty>
       ) : (

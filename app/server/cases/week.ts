@@ -52,6 +52,8 @@ export interface WeekLine {
   readonly lessonToday: string | undefined;
   /** Without lessons of their own, their week ends with what their group is set. */
   readonly inGroup: boolean;
+  /** The groups that they are taught in. */
+  readonly groups: readonly string[];
   readonly last: LastPractised | undefined;
   readonly looks: readonly Look[];
 }
@@ -125,17 +127,14 @@ export async function weekOf(given: Services, studioId: string) {
     byPerson(memory),
     byPerson(questions),
   ];
-  // Whoever is taught with a group only stands on its board, unless something hurts.
   const grouped = new Set(groups.flatMap(({ members }) => members));
-  const students = everyone.filter(
-    ({ id, times }) => !grouped.has(id) || times.lesson || painFor(id).length > 0,
-  );
+  // What a concert looks like is reckoned of those who have lessons of their own.
   const chances = await keptOutlooks(
     services,
     studio,
-    students.map(({ id }) => id),
+    everyone.filter(({ id, times }) => !grouped.has(id) || times.lesson).map(({ id }) => id),
   );
-  const lines = students.map((student): WeekLine => {
+  const lines = everyone.map((student): WeekLine => {
     const { id } = student;
     const { week, happened: practised, stretches } = weeks.get(id)!;
     const on = stretches.at(-1);
@@ -153,11 +152,12 @@ export async function weekOf(given: Services, studioId: string) {
       canMove: week !== undefined && week.from_day <= today && on !== undefined,
       lessonToday: lessonToday(week, student, { today, timeZone: studio.time_zone }),
       inGroup: grouped.has(id) && !student.times.lesson,
+      groups: groups.filter(({ members }) => members.includes(id)).map((group) => group.id),
       last: last && { day: last.day, titles: last.titles, kinds: last.kinds, byHand: last.by_hand },
       looks: needsALook({
         today,
         lastDay: last?.day,
-        askedSince: week?.from_day,
+        askedSince: on && askedBy(on.days).minutes > 0 ? week?.from_day : undefined,
         daysAway: student.times.dates.filter(
           ({ day, minutes }) =>
             minutes === 0 && day <= today && day > (last?.day ?? week?.from_day ?? today),
