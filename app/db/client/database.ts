@@ -31,11 +31,8 @@ export interface Database extends Queries {
   close(): Promise<void>;
 }
 
-function queriesOver(run: Engine["query"]): Queries {
-  const many: Queries["many"] = async (row, sql, params = []) => {
-    const { rows } = await run(sql, params);
-    return v.parse(v.array(row), rows);
-  };
+/** The questions that give one row, over those that give many. */
+export function overMany(many: Queries["many"]): Omit<Queries, "execute"> {
   const maybeOne: Queries["maybeOne"] = async (row, sql, params) => {
     const rows = await many(row, sql, params);
     if (rows.length > 1) throw new DatabaseError("too-many", `${rows.length} rows instead of one`);
@@ -49,9 +46,16 @@ function queriesOver(run: Engine["query"]): Queries {
       if (found === undefined) throw new DatabaseError("not-found", "There is no such row.");
       return found;
     },
-    execute: async (sql, params = []) => (await run(sql, params)).affected,
   };
 }
+
+const queriesOver = (run: Engine["query"]): Queries => ({
+  ...overMany(async (row, sql, params = []) => {
+    const { rows } = await run(sql, params);
+    return v.parse(v.array(row), rows);
+  }),
+  execute: async (sql, params = []) => (await run(sql, params)).affected,
+});
 
 /** One database over one connection; whoever comes while a transaction runs waits for its end. */
 export function createDatabase(engine: Engine): Database {

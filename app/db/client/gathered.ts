@@ -1,6 +1,5 @@
 import * as v from "valibot";
-import type { Database, Queries } from "./database";
-import { DatabaseError } from "./errors";
+import { overMany, type Database, type Queries } from "./database";
 
 type Row = v.GenericSchema<unknown, unknown>;
 
@@ -70,19 +69,8 @@ export function gathered(db: Database): Database {
       }
       waiting.push({ row, sql, params, answer: answer as Question["answer"], refuse });
     });
-  const maybeOne: Queries["maybeOne"] = async (row, sql, params) => {
-    const rows = await many(row, sql, params);
-    if (rows.length > 1) throw new DatabaseError("too-many", `${rows.length} rows instead of one`);
-    return rows[0];
-  };
   return {
-    many,
-    maybeOne,
-    async one(row, sql, params) {
-      const found = await maybeOne(row, sql, params);
-      if (found === undefined) throw new DatabaseError("not-found", "There is no such row.");
-      return found;
-    },
+    ...overMany(many),
     execute: (sql, params) => db.execute(sql, params),
     transaction: (work) => db.transaction(work),
     close: () => db.close(),
