@@ -129,6 +129,11 @@ test("over what somebody else has changed, with nothing in it, or with another's
   expect(await change([{ ...ferry, passageId: randomUUID() }])).toMatchObject({
     error: { errors: { "text.items.0.title": expect.any(String) } },
   });
+  const twice = new FormData();
+  twice.set("week", JSON.stringify({ stamp: read!.stamp, items: [scales, scales] }));
+  expect(readWeekChange(twice)).toMatchObject({
+    error: { errors: { "text.items": "One item is listed twice." } },
+  });
   const form = new FormData();
   form.set("week", JSON.stringify({ stamp: read!.stamp, items: [{ ...scales, minutes: 0 }] }));
   expect(readWeekChange(form)).toMatchObject({

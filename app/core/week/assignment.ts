@@ -144,7 +144,14 @@ export const newItem = (id: string, change: Partial<AssignmentItem>): Assignment
 export const MOST_ITEMS = 60;
 
 export const assignmentSchema = v.object({
-  items: v.pipe(v.array(itemSchema), v.maxLength(MOST_ITEMS, `At most ${MOST_ITEMS} items.`)),
+  items: v.pipe(
+    v.array(itemSchema),
+    v.maxLength(MOST_ITEMS, `At most ${MOST_ITEMS} items.`),
+    v.check(
+      (items) => new Set(items.map(({ id }) => id)).size === items.length,
+      "One item is listed twice.",
+    ),
+  ),
   word: text(1000),
   /** The plan of its sessions; null: the usual one. */
   shape: v.optional(v.nullable(v.pipe(v.string(), v.uuid())), null),

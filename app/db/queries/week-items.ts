@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { itemSchema, type AssignmentItem, type ItemChanges } from "~/core/week";
-import type { Queries } from "~/db/client";
+import { DatabaseError, type Queries } from "~/db/client";
 
 /** What is said of an item: each column, and where it stands in the item. */
 const SAID = {
@@ -78,12 +78,16 @@ export async function changeItems(
   }
   if (written.length === 0) return;
   const rows = JSON.stringify(written);
-  await db.execute(
+  const theirs = await db.execute(
     `insert into item (studio_id, person_id, id, given_from)
      select distinct on (id) $1::uuid, $2::uuid, id, (given ->> 'item')::uuid from ${SENT}
-     on conflict do nothing`,
+     on conflict (id) do update set given_from = item.given_from
+     where item.studio_id = excluded.studio_id and item.person_id = excluded.person_id`,
     [studioId, personId, rows],
   );
+  if (theirs < new Set(written.map(({ id }) => id)).size) {
+    throw new DatabaseError("foreign-key", "An item is another student's.");
+  }
   await db.execute(
     `insert into week_item (studio_id, assignment_id, item_id, from_day, until_day, position,
        ${COLUMNS})
