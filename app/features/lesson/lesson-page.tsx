@@ -104,11 +104,13 @@ export function LessonPage(props: LessonPageProps) {
           )
         }
       >
-        {props.last?.goesOn && (
+        {props.last && !draft.heldToday && (
           <div className={styles.fixes}>
-            <Button component={Link} to={`${home}/week/change`} variant="outlined">
-              {changeWords.title}
-            </Button>
+            {props.last.goesOn && (
+              <Button component={Link} to={`${home}/week/change`} variant="outlined">
+                {changeWords.title}
+              </Button>
+            )}
             <MoveLesson
               home={home}
               today={props.today}

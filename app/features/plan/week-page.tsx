@@ -32,7 +32,8 @@ interface WeekPageProps {
   readonly timesSaid: boolean;
   readonly lesson: TimeWindow | null;
   readonly week: StudentWeek | undefined;
-  /** It is the one that is on. */
+  readonly movable: boolean;
+  /** It is the one that is on, and can be changed. */
   readonly on: boolean;
   /** What was changed in it since it began. */
   readonly changes: readonly WeekChange[];
@@ -83,7 +84,7 @@ export function WeekPage(props: WeekPageProps) {
               {said.times}
             </Button>
           )}
-          {teaches && props.on && week && (
+          {teaches && props.movable && week && (
             <MoveLesson
               home={home}
               today={today}

@@ -11,6 +11,7 @@ import {
   tellOfChange,
   writeWeek,
 } from "~/db/queries";
+import { gathered } from "~/db/client";
 import { allSaid, besidesOf, keepDays, planWeek, readFrom, whatHappened } from "../plan/week-plan";
 import { rawOf } from "../plan/raw";
 import { changeable, openItems, stampOf, toTell, WEEKS_AROUND } from "../plan/week-on";
@@ -19,7 +20,8 @@ import { passageLine } from "./passage-line";
 import { foreign, giveLadders, laddersGiven, newlyGiven, type NotWritten } from "./set-week";
 
 /** The week that is on, as it can be changed from today on; nothing where none is. */
-export async function changeWeekPage(services: Services, studioId: string, personId: string) {
+export async function changeWeekPage(given: Services, studioId: string, personId: string) {
+  const services = { ...given, db: gathered(given.db) };
   const { db } = services;
   const today = todayIn(services, await studioById(db, studioId));
   const [person, passages, weeks, ladders] = await Promise.all([

@@ -22,6 +22,7 @@ import {
   studioById,
   writeWeek,
   type Assignment,
+  type Draft,
   type Passage,
 } from "~/db/queries";
 import { lessonFields } from "~/forms/lesson";
@@ -101,14 +102,13 @@ const CHANGED =
 const ALREADY_SET =
   "Somebody else has set a week since you opened this one. Nothing of yours is lost: keep yours to set it in its place, or look at theirs.";
 
-/** Writes the draft over the version that was read, or tells what somebody else has written. */
-async function keepDraft(
-  { newId }: Pick<Services, "newId">,
+/** The draft as it was when the page read it, or what somebody else has written since. */
+async function draftRead(
   tx: Queries,
   studioId: string,
   personId: string,
-  { version, after, from, until, text }: Sent,
-): Promise<Result<{ id: string; version: number }, NotWritten>> {
+  { version, after }: Pick<Sent, "version" | "after">,
+): Promise<Result<Draft | undefined, NotWritten>> {
   const draft = await draftOf(tx, studioId, personId);
   const [newest] = await assignmentsOf(tx, studioId, personId, 1);
   const stamp = newest ? stampOf(newest) : null;
@@ -118,25 +118,31 @@ async function keepDraft(
     const form = after?.startsWith(newest.id) ? CHANGED : ALREADY_SET;
     return err({ errors: { form }, theirs: { ...theirs, text: other } });
   }
-  if (!draft) {
-    const id = newId();
-    await insertDraft(tx, studioId, { id, personId, from, until, text });
-    return ok({ id, version: 1 });
-  }
-  if (draft.version !== version) {
+  if (draft && draft.version !== version) {
     return err({ errors: { form: CHANGED }, theirs: { ...theirs, text: draft.text } });
   }
-  await saveDraft(tx, studioId, { id: draft.id, version, from, until, text });
-  return ok({ id: draft.id, version: version + 1 });
+  return ok(draft);
 }
 
 /** Keeps the draft; the student sees nothing of it yet. */
 export const keepWeek = (services: Services, studioId: string, personId: string, sent: Sent) =>
-  services.db.transaction(async (tx) => {
-    await studentById(tx, studioId, personId);
-    const errors = foreign(sent.text.items, await passagesOfPerson(tx, studioId, personId));
-    return errors ? err<NotWritten>({ errors }) : keepDraft(services, tx, studioId, personId, sent);
-  });
+  services.db.transaction(
+    async (tx): Promise<Result<{ id: string; version: number }, NotWritten>> => {
+      await studentById(tx, studioId, personId);
+      const errors = foreign(sent.text.items, await passagesOfPerson(tx, studioId, personId));
+      if (errors) return err({ errors });
+      const read = await draftRead(tx, studioId, personId, sent);
+      if (!read.ok) return read;
+      const { from, until, text, version } = sent;
+      const id = read.value?.id ?? services.newId();
+      if (!read.value) {
+        await insertDraft(tx, studioId, { id, personId, from, until, text });
+        return ok({ id, version: 1 });
+      }
+      await saveDraft(tx, studioId, { id, version, from, until, text });
+      return ok({ id, version: version + 1 });
+    },
+  );
 
 /**
  * Writes what was said of last week's items. A finished passage is safe from now on, and is asked
@@ -246,14 +252,14 @@ export const setWeek = (services: Services, studioId: string, personId: string, 
     const items = newlyGiven(sent.text.items, set);
     const given = laddersGiven(items, passages, await keptLadders(tx, studioId), today);
     if (!given.ok) return given;
-    const kept = await keepDraft(services, tx, studioId, personId, sent);
-    if (!kept.ok) return kept;
+    const draft = await draftRead(tx, studioId, personId, sent);
+    if (!draft.ok) return draft;
     await giveLadders(services, tx, studioId, given.value);
     await decide(tx, studioId, last, { decisions: sent.decisions, today }, passages);
-    await dropDraft(tx, studioId, kept.value.id);
+    if (draft.value) await dropDraft(tx, studioId, draft.value.id);
     const { from, until, text } = sent;
     const at = new Date(services.now());
-    const week = { id: set?.id ?? kept.value.id, personId, from, until, text, at };
+    const week = { id: set?.id ?? services.newId(), personId, from, until, text, at };
     await (set ? replaceWeek : insertWeek)(tx, studioId, week);
     const before = weeks.filter((week) => week !== set);
     await endBefore(tx, studioId, before, { day: sent.from, was: set?.from_day });

@@ -72,6 +72,8 @@ export async function weekPage(
     week: laid,
     /** What was changed in it since it began. */
     changes: week ? weekChanges(allSaid(week)) : [],
+    /** Its lesson is still to come, or late: it can be moved. */
+    movable: week !== undefined && weekOn(weeks, today)?.id === week.id,
     /** It is the one that is on, and can be changed. */
     on: week !== undefined && changeable(weeks, today)?.id === week.id,
     takes: week
