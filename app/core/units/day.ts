@@ -1,10 +1,10 @@
 import { TZDate, tzOffset } from "@date-fns/tz";
-import { addDays as addToDate, differenceInCalendarDays, formatISO, getISODay } from "date-fns";
 
 /** A calendar day "yyyy-mm-dd", in the studio's time zone. */
 export type Day = string;
 
 const MS_PER_MINUTE = 60_000;
+const MS_PER_DAY = 86_400_000;
 
 /**
  * The day on which a moment (milliseconds since 1970) falls in a time zone. By the zone's offset
@@ -15,20 +15,26 @@ export function dayOf(at: number, timeZone: string): Day {
   return new Date(wall).toISOString().slice(0, 10);
 }
 
-/** A day's date; read by its places, which is ten times as quick as reading any ISO text. */
-const dateOf = (day: Day): Date =>
-  new Date(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10)));
+/** Days since 1 January 1970; read by its places, as every page counts thousands of days. */
+const numberOf = (day: Day): number =>
+  Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10))) /
+  MS_PER_DAY;
 
-const written = (date: Date): Day => formatISO(date, { representation: "date" });
-
-export const addDays = (day: Day, days: number): Day => written(addToDate(dateOf(day), days));
+export const addDays = (day: Day, days: number): Day =>
+  new Date((numberOf(day) + days) * MS_PER_DAY).toISOString().slice(0, 10);
 
 /** Whole days from one day to another; negative when `to` comes first. */
-export const daysBetween = (from: Day, to: Day): number =>
-  differenceInCalendarDays(dateOf(to), dateOf(from));
+export const daysBetween = (from: Day, to: Day): number => numberOf(to) - numberOf(from);
+
+const WEEK_DAYS = 7;
+/** 1 January 1970 was a Thursday. */
+const FIRST_WEEKDAY = 3;
 
 /** 0 is Monday, as weeks are planned here. */
-export const weekdayOf = (day: Day): number => getISODay(dateOf(day)) - 1;
+export const weekdayOf = (day: Day): number => {
+  const weekday = (numberOf(day) + FIRST_WEEKDAY) % WEEK_DAYS;
+  return weekday < 0 ? weekday + WEEK_DAYS : weekday;
+};
 
 /** Whether a name is a time zone that this machine knows. */
 export const isTimeZone = (name: string): boolean =>

@@ -106,7 +106,8 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
     const { day } = each;
     if (day > today) break;
     const kept = keptOn(day);
-    if (kept.length === 0) plan ??= laidFrom(day);
+    if (day === today) plan = laidFrom(day);
+    else if (kept.length === 0) plan ??= laidFrom(day);
     const laid = plan?.days.find((other) => other.day === day);
     const morning =
       kept.length > 0 ? asKept(each, kept) : { ...laid!, spared: spared(laid!, items) };

@@ -269,7 +269,9 @@ export function layOutWeek(
     .map((item) => ({ item, ...tasksOf(item, week, today) }));
   const tasks = asked.flatMap((each) => each.tasks);
   let bench = empty();
-  if (!placeAll(bench, tasks, { left: MOST_TRIES })) {
+  const least = tasks.reduce((sum, task) => sum + task.owed * task.least, 0);
+  const room = ahead.reduce((sum, day) => sum + day.room, 0);
+  if (least > room || !placeAll(bench, tasks, { left: MOST_TRIES })) {
     bench = empty();
     placeSome(bench, tasks);
   }
