@@ -4,8 +4,13 @@ import fc from "fast-check";
 import ICAL from "ical.js";
 import * as v from "valibot";
 import { newItem, type Often } from "~/core/week";
+import { WHOLE_LOG } from "~/forms/log";
 import { addDays, type Day } from "~/core/units";
 import { EventWriter, furnishedRoom, NOON } from "~/server/test/room";
+import { setAway } from "~/server/cases/away";
+import { changeWeek, changeWeekPage } from "~/server/cases/change-week";
+import { wholeLog } from "~/server/cases/log";
+import { moveLesson } from "~/server/cases/move-lesson";
 import { actOnToday } from "~/server/cases/act-on-today";
 import { appendEvents } from "~/server/cases/append-events";
 import { addByHand } from "~/server/cases/by-hand";
@@ -58,6 +63,9 @@ const happenings = fc.oneof(
     kind: fc.constant("times" as const),
     minutes: fc.array(fc.constantFrom(0, 10, 25, 60), { minLength: 7, maxLength: 7 }),
   }),
+  fc.record({ kind: fc.constant("change" as const), items, drops: fc.boolean() }),
+  fc.record({ kind: fc.constant("away" as const), days: fc.integer({ min: 1, max: 3 }) }),
+  fc.record({ kind: fc.constant("move" as const), days: fc.integer({ min: 0, max: 4 }) }),
   fc.record({ kind: fc.constant("put-away" as const) }),
   fc.record({ kind: fc.constant("put-back" as const) }),
   fc.record({
@@ -141,6 +149,33 @@ class Lived {
         await chooseTimes(services, studioId, personId, formOf({ times }), true);
         return;
       }
+      case "change": {
+        const { week } = await changeWeekPage(services, studioId, personId);
+        if (!week) return;
+        const kept = week.items.slice(it.drops ? 1 : 0).map((each, n) => ({
+          ...each,
+          ...it.items[n],
+        }));
+        const fresh = it.items
+          .slice(kept.length)
+          .map((each) => newItem(randomUUID(), { ...each, title: `Item ${this.made++}` }));
+        const whose = { studioId, personId, tell: true };
+        const sent = { stamp: week.stamp, items: [...kept, ...fresh] };
+        if (sent.items.length === 0) return;
+        expect(await changeWeek(services, whose, sent)).toMatchObject({ ok: true });
+        return;
+      }
+      case "away": {
+        const until = addDays(this.today, it.days);
+        await setAway(services, studioId, personId, formOf({ from: this.today, until }));
+        return;
+      }
+      case "move": {
+        // A day that can't be is refused.
+        const day = addDays(this.today, it.days);
+        await moveLesson(services, studioId, personId, formOf({ day }));
+        return;
+      }
       case "put-away":
         return void (await putAway(services, studioId, passageId).catch(() => undefined));
       case "put-back":
@@ -205,6 +240,8 @@ class Lived {
       const sheet = await sheetPage(services, studioId, personId, set.id);
       expect(sheet.goal).toEqual(week.asked);
       expect(sheet.days.map((each) => each.asked)).toEqual(asked);
+      const ofItems = sheet.days.map((_, n) => sum(sheet.items.map((each) => each.asked[n]!)));
+      expect(ofItems).toEqual(asked);
     }
     const lesson = await lessonPage(services, studioId, personId);
     if (isFirst && lesson.last?.id === week.id) {
@@ -227,6 +264,10 @@ class Lived {
       );
       expect(minutes).toEqual(event ? lines.map((each) => each.minutes) : []);
     }
+    const log = await wholeLog(services, studioId, personId, WHOLE_LOG);
+    const logged = (on: Day) =>
+      sum(log.filter(({ day }) => day === on).map(({ minutes }) => minutes ?? 0));
+    for (const { day, played } of week.days) expect(logged(day)).toBeCloseTo(played, 6);
     // The one that ended at a lesson has asked as well.
     const before = weeks.filter(({ id, from }) => id !== week.id && from <= today);
     const ended = await Promise.all(

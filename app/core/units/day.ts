@@ -15,10 +15,20 @@ export function dayOf(at: number, timeZone: string): Day {
   return new Date(wall).toISOString().slice(0, 10);
 }
 
-/** Days since 1 January 1970; read by its places, as every page counts thousands of days. */
-const numberOf = (day: Day): number =>
-  Date.UTC(Number(day.slice(0, 4)), Number(day.slice(5, 7)) - 1, Number(day.slice(8, 10))) /
-  MS_PER_DAY;
+/** Reading a day takes longer than all that is counted with it, and few are asked for again and again. */
+const read = new Map<Day, number>();
+const MOST_READ = 20_000;
+
+/** Days since 1 January 1970. */
+function numberOf(day: Day): number {
+  const known = read.get(day);
+  if (known !== undefined) return known;
+  if (read.size >= MOST_READ) read.clear();
+  const [year, month, date] = [day.slice(0, 4), day.slice(5, 7), day.slice(8, 10)].map(Number);
+  const number = Date.UTC(year!, month! - 1, date) / MS_PER_DAY;
+  read.set(day, number);
+  return number;
+}
 
 export const addDays = (day: Day, days: number): Day =>
   new Date((numberOf(day) + days) * MS_PER_DAY).toISOString().slice(0, 10);

@@ -97,7 +97,8 @@ class History {
   }
 
   private get span() {
-    return { from: MONDAY, until: addDays(MONDAY, DAYS), items: this.items };
+    const { items } = this;
+    return { from: MONDAY, since: MONDAY, until: addDays(MONDAY, DAYS), items };
   }
 
   plan(facts = this.facts): ItemDays {
@@ -166,10 +167,11 @@ class History {
     const { days } = plan;
     const practised = practisedOf(items, facts);
     const asked = askedBy(days);
-    // Gathered and compared once: a matcher for each number takes longer than the reckoning.
+    // Told only where it differs: a matcher for each number takes longer than the reckoning.
     const told: unknown[] = [];
     const should: unknown[] = [];
     const is = (what: unknown, is: unknown) => {
+      if (JSON.stringify(what) === JSON.stringify(is)) return;
       told.push(what);
       should.push(is);
     };
@@ -241,7 +243,7 @@ test("whatever happens in two weeks, what is asked adds up, and days that are ov
   fc.assert(
     fc.property(week, roomOf, overDays, fc.boolean(), (first, room, days, isRead) => {
       const lived = new History(itemsFrom(first), room);
-      const seen = new Map<Day, unknown>();
+      const seen = new Map<Day, string>();
       for (const each of days) {
         for (const one of each) lived.happens(one);
         // Somebody looks every day, or only when something happens.
@@ -253,8 +255,8 @@ test("whatever happens in two weeks, what is asked adds up, and days that are ov
           lived.takesLate(plan);
         }
         for (const [day, told] of overOf(plan, lived.today)) {
-          if (seen.has(day)) expect([day, told]).toEqual([day, seen.get(day)]);
-          seen.set(day, told);
+          if (seen.has(day) && seen.get(day) !== `${told}`) expect(told).toEqual(seen.get(day));
+          seen.set(day, `${told}`);
         }
         lived.today = addDays(lived.today, 1);
       }

@@ -11,10 +11,10 @@ import {
 } from "./layout";
 
 /**
- * Why a day asks nothing of an item: its turn is another day, the day has no time or too little, or
- * it was the day of a lesson.
+ * Why a day asks nothing of an item: its turn is another day, the day has no time or too little, it
+ * was the day of a lesson, or the tempo that the week is for was passed before.
  */
-export const REASONS = ["other-day", "no-time", "short", "lesson"] as const;
+export const REASONS = ["other-day", "no-time", "short", "lesson", "reached"] as const;
 export type Reason = (typeof REASONS)[number];
 
 /** An item on a day: what that morning asked of it, and what came of it. */
@@ -39,6 +39,8 @@ export interface ItemDays {
   readonly days: readonly WentDay[];
   /** What does not fit any more, from today on. */
   readonly notes: readonly LayoutNote[];
+  /** The day on which the goal of an item was passed: later ones ask nothing more of it. */
+  readonly reached: ReadonlyMap<string, Day>;
 }
 
 /** What a day that is over asked of an item: minutes, 0 with a reason. */
@@ -48,9 +50,14 @@ export interface KeptItem {
   readonly why: Reason | null;
 }
 
+interface AskedFor extends Omit<LayoutItem, "doneOn"> {
+  /** The first day on which the tempo was passed that the week is for. */
+  readonly reachedOn?: Day | undefined;
+}
+
 interface Week {
   /** One that was changed stands once for each stretch of days, in their order. */
-  readonly items: readonly Omit<LayoutItem, "doneOn">[];
+  readonly items: readonly AskedFor[];
   readonly days: readonly LayoutDay[];
 }
 
@@ -77,7 +84,7 @@ export const NO_HISTORY: History = { practised: () => undefined, kept: () => [] 
  * laid over the days that are left, and what was done that day is taken from it. What was kept of a
  * day that is over stands, whatever has changed since. Today keeps what this morning asked; what
  * lies ahead counts on it. What came into the week, or went out of it, on a later day was not known
- * on the mornings before.
+ * on the mornings before. Once its goal is passed, an item leaves its minutes to the others.
  */
 export function itemDays({ items, days: week }: Week, history: History, today: Day): ItemDays {
   const doneOn = new Map(items.map(({ id }) => [id, [] as Day[]]));
@@ -88,7 +95,10 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
     return layOutWeek(
       [...new Map(known.map((item) => [item.id, item])).values()].map((item) => ({
         ...item,
-        until: item.until && isKnown(item.until) ? item.until : null,
+        until: earlier(
+          item.until && isKnown(item.until) ? item.until : null,
+          item.reachedOn && item.reachedOn < morning ? addDays(item.reachedOn, 1) : null,
+        ),
         doneOn: [...doneOn.get(item.id)!],
       })),
       week,
@@ -128,21 +138,30 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
     const laidOut = new Set(laid?.items.map(({ itemId }) => itemId));
     // What comes every day comes tomorrow whatever came of it today.
     const moves = items.some(
-      ({ id, often, since, until }) =>
+      ({ id, often, since, until, reachedOn }) =>
         since === tomorrow ||
         until === tomorrow ||
+        reachedOn === day ||
         (often.kind !== "daily" && counted.has(id) !== laidOut.has(id)),
     );
     plan = moves ? undefined : plan && { ...plan, days: plan.days.filter((of) => of.day > day) };
   }
+  const reached = new Map(
+    ids.flatMap((id) => {
+      const on = onDay(items, id, today).reachedOn;
+      return on && on <= today ? [[id, on] as const] : [];
+    }),
+  );
   const last = week.at(-1)?.day;
-  if (last === undefined || last < today) return { days, notes: [] };
+  if (last === undefined || last < today) return { days, notes: [], reached };
   const left = plan ?? laidFrom(addDays(days.at(-1)?.day ?? addDays(week[0]!.day, -1), 1));
   const ahead = left.days
     .filter(({ day }) => day > today)
     .map((each) => wentDay({ ...each, spared: spared(each, items) }, new Set(), () => 0));
-  return { days: [...days, ...ahead], notes: left.notes };
+  return { days: [...days, ...ahead], notes: left.notes, reached };
 }
+
+const earlier = (a: Day | null, b: Day | null): Day | null => (a && b && a < b ? a : (b ?? a));
 
 type Morning = LaidDay & Pick<WentDay, "spared">;
 
@@ -157,14 +176,18 @@ const asKept = (day: LayoutDay, kept: readonly KeptItem[]): Morning => {
 };
 
 /** What a day as it is laid out doesn't ask for, and why. */
-function spared({ day, minutes, room, lesson, items: laid }: LaidDay, items: Week["items"]) {
+function spared(
+  { day, minutes, room, lesson, items: laid }: LaidDay,
+  items: Week["items"],
+): WentDay["spared"] {
   const asked = new Set(laid.map(({ itemId }) => itemId));
-  return items.flatMap(({ id, often, minutes: wanted, since, until }) => {
+  return items.flatMap(({ id, often, minutes: wanted, since, until, reachedOn }) => {
     const isOn = day >= (since ?? day) && (!until || day < until);
     if (!isOn || asked.has(id)) return [];
     const tight = often.kind === "daily" || room < leastMinutes(wanted);
     const timed: Reason = minutes === 0 ? "no-time" : tight ? "short" : "other-day";
-    return [{ itemId: id, why: lesson ? ("lesson" as const) : timed }];
+    const gone = reachedOn !== undefined && reachedOn < day;
+    return [{ itemId: id, why: gone ? "reached" : lesson ? "lesson" : timed }];
   });
 }
 

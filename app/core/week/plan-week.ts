@@ -22,6 +22,8 @@ export interface WeekFacts {
 
 export interface WeekToPlan {
   readonly from: Day;
+  /** Since when it is asked: earlier than its days where it goes on after its lesson. */
+  readonly since: Day;
   /** The first day after it. */
   readonly until: Day;
   /** The day of its lesson, which has gone by without another week. */
@@ -39,11 +41,21 @@ interface PlanInputs {
   readonly today: Day;
 }
 
+const passesGoal = ({ passageId, goalTempo }: AssignmentItem, { reached }: WeekFacts, day: Day) =>
+  goalTempo !== null && passageId !== null && (reached[passageId]?.[day] ?? 0) >= goalTempo;
+
+/** The first day on which a tempo was passed that is at least the goal that a week has now. */
+function reachedOn(item: AssignmentItem, week: WeekToPlan, facts: WeekFacts) {
+  const { since, until, items } = week;
+  const first = items.find(({ id }) => id === item.id)?.since ?? since;
+  return Object.keys(facts.reached[item.passageId ?? ""] ?? {})
+    .toSorted()
+    .find((day) => day >= first && day < until && passesGoal(item, facts, day));
+}
+
 /** What was practised of each item, by day; nothing where nothing was said or played. */
 export function practisedOf(items: readonly AssignmentItem[], facts: WeekFacts) {
   const minutes = new Map(items.map((item) => [item, minutesOfItem(item, facts.spent)]));
-  const goalPassed = ({ passageId, goalTempo }: AssignmentItem, day: Day) =>
-    goalTempo !== null && passageId !== null && (facts.reached[passageId]?.[day] ?? 0) >= goalTempo;
   return (itemId: string, day: Day): Practised | undefined => {
     const item = onDay(items, itemId, day);
     const long = minutes.get(item)?.get(day);
@@ -51,7 +63,7 @@ export function practisedOf(items: readonly AssignmentItem[], facts: WeekFacts) 
       facts.hurtOn.includes(day) ||
       facts.enough.some((each) => each.itemId === itemId && each.day === day);
     if (long === undefined && !said) return undefined;
-    return { minutes: long ?? 0, goalPassed: goalPassed(item, day), enough: said };
+    return { minutes: long ?? 0, goalPassed: passesGoal(item, facts, day), enough: said };
   };
 }
 
@@ -70,6 +82,7 @@ export function planWeek({ week, times, facts, raw, today }: PlanInputs): ItemDa
     minutes: item.minutes,
     since: item.since,
     until: item.until,
+    reachedOn: reachedOn(item, week, facts),
     hard: mayRestLong(item.often) && item.passageId !== null && raw.has(item.passageId),
     lastBefore: [...minutesOfItem(item, facts.spent).keys()]
       .toSorted()

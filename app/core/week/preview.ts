@@ -60,6 +60,7 @@ export function previewOf({ from, until, text, times, before }: PreviewInputs): 
         beatUnit: null,
         key: key && formatKey(key),
         practised: [],
+        reachedOn: undefined,
       };
     }),
     days: plan.days.map(({ day, minutes, items }) => ({

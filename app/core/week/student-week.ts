@@ -59,6 +59,7 @@ export function studentWeek(
       bars: passage ? { from: passage.fromBar, to: passage.toBar } : null,
       beatUnit: passage?.beatUnit ?? null,
       key: key && formatKey(key),
+      reachedOn: plan.reached.get(item.id),
       practised: [...new Set([...minutes.keys(), ...done])]
         .filter((day) => day >= from && day < until)
         .toSorted()

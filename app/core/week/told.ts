@@ -13,6 +13,8 @@ interface PlacedItem extends AssignmentItem {
 }
 
 export interface WeekItem extends PlacedItem {
+  /** The day on which its goal was passed: later ones ask nothing more of it. */
+  readonly reachedOn: Day | undefined;
   /** Minutes by day on which it was practised, and whether that was what it should have. */
   readonly practised: readonly {
     readonly day: Day;

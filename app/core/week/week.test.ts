@@ -4,13 +4,11 @@ import * as v from "valibot";
 import { addDays, daysBetween, formatKey, parseKey, parseKeys, type Key } from "~/core/units";
 import {
   CHILD_LIMITS,
-  askedBy,
   fitted,
   type AssignmentItem,
   FIXES,
   keyOfWeek,
   layOutWeek,
-  itemDays,
   leastMinutes,
   minutesOn,
   newItem,
@@ -23,40 +21,9 @@ import {
   wasWeak,
   type LayoutItem,
   type Often,
-  toKeep,
-  type KeptItem,
   type Rotation,
 } from "./index";
-
-const MONDAY = "2026-05-04";
-const week = (minutes: readonly number[]) =>
-  minutes.map((each, n) => ({ day: addDays(MONDAY, n), minutes: each, room: each }));
-
-const item = (id: string, often: Often, change: Partial<LayoutItem> = {}): LayoutItem => ({
-  id,
-  often,
-  minutes: 10,
-  hard: false,
-  doneOn: [],
-  ...change,
-});
-const times = (n: number): Often => ({ kind: "times", times: n });
-const daily: Often = { kind: "daily" };
-
-const oftens = fc.oneof(
-  fc.constant(daily),
-  fc.constant<Often>({ kind: "every-other" }),
-  fc.integer({ min: 1, max: 7 }).map(times),
-);
-const items = fc
-  .array(
-    fc.record({ often: oftens, minutes: fc.integer({ min: 1, max: 40 }), hard: fc.boolean() }),
-    { maxLength: 12 },
-  )
-  .map((all) => all.map((each, n): LayoutItem => ({ id: `${n}`, doneOn: [], ...each })));
-const weeks = fc
-  .array(fc.constantFrom(0, 10, 20, 30, 60), { minLength: 7, maxLength: 7 })
-  .map(week);
+import { daily, item, items, MONDAY, times, week, weeks } from "./test/weeks";
 
 const daysOf = (layout: ReturnType<typeof layOutWeek>, id: string) =>
   layout.days
@@ -202,105 +169,6 @@ describe("the week laid out", () => {
     const layout = layOutWeek(done, week([30, 30, 30, 30, 30, 30, 30]), addDays(MONDAY, 1));
     expect(daysOf(layout, "a")).toEqual([]);
     expect(layout.notes).toEqual([]);
-  });
-});
-
-const NOTHING = { practised: () => undefined, kept: () => [] };
-
-describe("a week as it went", () => {
-  const full = week(Array.from({ length: 7 }, () => 30));
-  const went = (
-    often: Often,
-    today: number,
-    minutes: Readonly<Record<number, number>>,
-    change: { goalPassed?: boolean; enough?: boolean } = {},
-  ) => {
-    const one = { id: "a", often, minutes: 10, hard: false };
-    const practised = (_id: string, day: string) => {
-      const played = minutes[daysBetween(MONDAY, day)];
-      const said = { goalPassed: false, enough: false, ...change };
-      return played === undefined ? undefined : { minutes: played, ...said };
-    };
-    const history = { practised, kept: () => [] };
-    return itemDays({ items: [one], days: full }, history, addDays(MONDAY, today));
-  };
-  const askedOn = ({ days }: ReturnType<typeof went>) =>
-    days.flatMap(({ items: all }, n) => (all.length > 0 ? [n] : []));
-
-  test("one short play doesn't make an item done; four fifths of its minutes do", () => {
-    const of = (played: number) => went(daily, 0, { 0: played }).days[0]!.items[0]!;
-    expect(of(1)).toEqual({ itemId: "a", minutes: 10, practised: 1, done: false });
-    expect(of(8).done).toBe(true);
-    expect(went(daily, 0, { 0: 1 }, { enough: true }).days[0]!.items[0]!.done).toBe(true);
-    expect(went(daily, 0, { 0: 1 }, { goalPassed: true }).days[0]!.items[0]!.done).toBe(true);
-  });
-
-  test("what comes in or goes out on a later day leaves the mornings before it as they were", () => {
-    fc.assert(
-      fc.property(items, weeks, fc.nat(6), fc.nat(6), (all, days, n, later) => {
-        const [moved, today] = [Math.min(n, later), addDays(MONDAY, Math.max(n, later))];
-        const on = addDays(MONDAY, moved);
-        const went = (laid: readonly LayoutItem[]) =>
-          itemDays({ days, items: laid }, NOTHING, today).days;
-        const one = item("one", daily);
-        const [came, gone] = [
-          { ...one, since: on },
-          { ...one, until: on },
-        ];
-        const before = (laid: ReturnType<typeof went>) => laid.filter(({ day }) => day < on);
-        expect(before(went([...all, came]))).toEqual(before(went(all)));
-        expect(before(went([...all, gone]))).toEqual(before(went([...all, one])));
-        const asked = (alone: LayoutItem) =>
-          went([alone]).flatMap(({ day, items: laid }) => (laid.length > 0 ? [day] : []));
-        const roomy = days.flatMap(({ day, room }) => (room >= 5 ? [day] : []));
-        expect(asked(came)).toEqual(roomy.filter((day) => day >= on));
-        expect(asked(gone)).toEqual(roomy.filter((day) => day < on));
-      }),
-    );
-  });
-
-  test("a day half done is owed again; done on another day, it is not asked twice", () => {
-    expect(askedOn(went(times(2), 0, {}))).toHaveLength(2);
-    const [first, second] = askedOn(went(times(2), 0, {}));
-    const half = went(times(2), first! + 1, { [first!]: 3 });
-    expect(askedOn(half)).toHaveLength(3);
-    const early = went(times(2), first! + 1, { [first!]: 10, [first! + 1]: 10 });
-    expect(askedOn(early)).not.toContain(second);
-  });
-
-  test("whatever is changed later, days that are over have asked what they asked", () => {
-    fc.assert(
-      fc.property(items, weeks, items, weeks, fc.nat(6), (all, days, others, roomier, n) => {
-        const today = addDays(MONDAY, n);
-        const was = itemDays({ items: all, days }, NOTHING, today);
-        const byDay = new Map<string, KeptItem[]>();
-        for (const { day, ...each } of toKeep(was.days, today)) {
-          byDay.set(day, [...(byDay.get(day) ?? []), each]);
-        }
-        const history = { ...NOTHING, kept: (day: string) => byDay.get(day) ?? [] };
-        // Other minutes, other days, other times: the same items, changed from today on.
-        const changed = all.map((each, i) => ({ ...(others[i] ?? each), id: each.id }));
-        const is = itemDays({ items: changed, days: roomier }, history, today);
-        const before = ({ days: told }: typeof is) =>
-          told.filter(({ day }) => day < today).map(({ day, items: asked }) => [day, asked]);
-        expect(before(is)).toEqual(before(was));
-        // Each item of each day that is over is either asked or spared, and the sum is what they ask.
-        for (const { items: asked, spared, load } of was.days) {
-          expect(asked.length + spared.length).toBe(all.length);
-          expect(load).toBe(asked.reduce((sum, { minutes }) => sum + minutes, 0));
-        }
-        const minutes = is.days.flatMap((day) => day.items.map((each) => each.minutes));
-        expect(askedBy(is.days).minutes).toBe(minutes.reduce((sum, each) => sum + each, 0));
-      }),
-    );
-  });
-
-  test("days that are over keep what they asked, and today what this morning asked", () => {
-    const before = askedOn(went({ kind: "every-other" }, 0, {}));
-    expect(before).toEqual([0, 2, 4, 6]);
-    const now = went({ kind: "every-other" }, 2, { 0: 10, 2: 10 });
-    expect(askedOn(now)).toEqual(before);
-    expect(now.days[2]!.items[0]!.done).toBe(true);
   });
 });
 

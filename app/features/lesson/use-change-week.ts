@@ -55,7 +55,7 @@ function previewed(
   const items = afterChanges(asked, itemChanges(asked, whole, today));
   const { from, until, lesson } = week;
   const plan = planWeek({
-    week: { from, until, lesson, items },
+    week: { from, until, lesson, items, since: week.begins },
     ...{ times, facts, today },
     raw: new Set(raw),
   });

@@ -143,7 +143,8 @@ export const besidesOf = ({ byHand }: Happened, { text }: Pick<Assignment, "text
 
 export interface PlanInputs {
   readonly week: Pick<Assignment, "from_day" | "until_day" | "text" | "earlier"> & {
-    /** The day of its lesson, which has gone by without another week. */
+    /** Where it goes on: its first day, and the day of its lesson, which has gone by. */
+    readonly since?: Day;
     readonly lesson?: Day;
   };
   readonly times: WeekTimes;
@@ -164,6 +165,7 @@ export const planWeek = ({ week, happened, ...rest }: PlanInputs): ItemDays =>
   planned({
     week: {
       ...{ from: week.from_day, until: week.until_day, lesson: week.lesson },
+      since: week.since ?? week.from_day,
       items: allSaid(week),
     },
     facts: happened.facts,
@@ -171,8 +173,8 @@ export const planWeek = ({ week, happened, ...rest }: PlanInputs): ItemDays =>
   });
 
 /** Since when the record has to be read to lay out a week. */
-export const readFrom = (week: Pick<Assignment, "from_day">): Day =>
-  addDays(week.from_day, -LOOK_BACK_DAYS);
+export const readFrom = (week: { readonly from_day: Day; readonly since?: Day }): Day =>
+  addDays(week.since ?? week.from_day, -LOOK_BACK_DAYS);
 
 /**
  * Keeps what the days of a plan have asked that are over, where nobody has yet: whatever is changed
