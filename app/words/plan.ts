@@ -54,6 +54,8 @@ export const planWords = {
     listenFor: (what: string) => `Listen for: ${what}`,
     beforeLesson: "The lesson is today: once more would do it good.",
     moreOfDone: "Done for today; there is still time.",
+    goalReached: (bpm: number) =>
+      `This week's goal of ${bpm} bpm is reached. Extra, because you have time.`,
     toGo: (asked: number, done: number) =>
       `The week asks ${minutes(asked)} of it today; ${done} are done.`,
     alsoLeft: "Also left out:",
@@ -298,6 +300,7 @@ export const planWords = {
         .filter(Boolean)
         .join(", "),
     key: (key: string) => `this week in ${key}`,
+    reachedOn: (day: string) => `reached ${day}`,
     putAway: (day: string) => `No longer asked since ${day}.`,
     toBring: (what: string) => `Bring ${what}.`,
     goals: "Goals",

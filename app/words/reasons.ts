@@ -48,6 +48,8 @@ export const reasons = {
     switch (reason.why) {
       case "done":
         return "done for today";
+      case "reached":
+        return "this week's tempo is reached";
       case "not-today":
         return "its turn is on another day";
       case "not-asked":

@@ -15,7 +15,8 @@ export interface Candidate {
   /** Days to the concert, where there is one ahead. */
   readonly daysLeft: number | undefined;
   /** What the week asks of it today; undefined when no week is set. */
-  readonly asked: { readonly minutes: number } | "done" | "not-today" | "not-asked" | undefined;
+  readonly asked:
+    { readonly minutes: number } | "done" | "reached" | "not-today" | "not-asked" | undefined;
   /** Only for what is safe: days until its review, 0 or less when it is due. */
   readonly reviewIn: number | undefined;
   /** The player wants it in, whatever speaks against it. */
@@ -31,7 +32,7 @@ export type ChosenFor =
 
 /** Why it is not. */
 export type LeftFor =
-  | { readonly why: "done" | "not-today" | "not-asked" }
+  | { readonly why: "done" | "reached" | "not-today" | "not-asked" }
   | { readonly why: "rest-first" | "easy-again" | "hurts" }
   | { readonly why: "review-later"; readonly days: number }
   | { readonly why: "no-room"; readonly minimum: number; readonly left: number };
@@ -95,10 +96,11 @@ const byWay = { raw: 0, forming: 1, safe: 2 } as const;
 
 /**
  * What free time goes to, best first: what can't be played yet, then nearly, then what is safe;
- * what is done for today last.
+ * what has come to its tempo of the week, and at last what is done for today.
  */
 export function furtherBest(candidates: readonly Candidate[]): readonly Candidate[] {
-  const turn = ({ asked }: Candidate) => ({ "not-today": 0, done: 2 })[String(asked)] ?? 1;
+  const turn = ({ asked }: Candidate) =>
+    ({ "not-today": 0, reached: 2, done: 3 })[String(asked)] ?? 1;
   return candidates.toSorted(
     (a, b) => turn(a) - turn(b) || byWay[a.state] - byWay[b.state] || weightOf(b) - weightOf(a),
   );

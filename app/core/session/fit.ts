@@ -79,7 +79,7 @@ function forThisSession(candidates: readonly Candidate[], easyAgain: boolean): F
   }
   const { chosen, left } = judged(candidates);
   const open = ({ reason }: (typeof left)[number]) =>
-    chosen.length === 0 || reason.why === "not-asked" || reason.why === "done";
+    chosen.length === 0 || ["not-asked", "reached", "done"].includes(reason.why);
   const best = furtherBest(left.filter(open).map(({ candidate }) => candidate));
   const more = chosen.length > 0 ? [] : best.slice(0, MORE);
   return {

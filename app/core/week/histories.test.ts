@@ -6,7 +6,7 @@ import type { WeekTimes } from "./availability";
 import { isDone } from "./done";
 import { afterChanges, itemChanges, itemsNow } from "./item-changes";
 import { askedBy, askedOf, doneOn, onDay, toKeep, type ItemDays, type KeptItem } from "./item-days";
-import { planWeek, practisedOf, type WeekFacts } from "./plan-week";
+import { planWeek, practisedOf, type PlannedWeek, type WeekFacts } from "./plan-week";
 import { studentWeek } from "./student-week";
 
 const HISTORIES = process.env.FIDUS_WHOLE === "1" ? 2000 : 200;
@@ -101,7 +101,7 @@ class History {
     return { from: MONDAY, since: MONDAY, until: addDays(MONDAY, DAYS), items };
   }
 
-  plan(facts = this.facts): ItemDays {
+  plan(facts = this.facts): PlannedWeek {
     const { span, times, raw, today } = this;
     return planWeek({ week: span, times, facts, raw, today });
   }
@@ -161,7 +161,7 @@ class History {
   }
 
   /** What the pages draw of it adds up, and nothing is done twice or by another measure. */
-  addsUp(plan: ItemDays): void {
+  addsUp(plan: PlannedWeek): void {
     const { items, facts, today, times } = this;
     const ids = [...new Set(items.map(({ id }) => id))];
     const { days } = plan;

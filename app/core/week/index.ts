@@ -79,7 +79,15 @@ export {
 } from "./item-days";
 export { weekChanges, type WeekChange } from "./week-changes";
 export { minutesOfDays, minutesOfItem, spentOf, type Spent } from "./spent";
-export { planWeek, practisedOf, type WeekFacts, type WeekToPlan } from "./plan-week";
+export {
+  goalsReached,
+  planWeek,
+  practisedOf,
+  type PlannedWeek,
+  type Reached,
+  type WeekFacts,
+  type WeekToPlan,
+} from "./plan-week";
 export { studentWeek, type PassageOfWeek } from "./student-week";
 export {
   afterChanges,

@@ -39,8 +39,6 @@ export interface ItemDays {
   readonly days: readonly WentDay[];
   /** What does not fit any more, from today on. */
   readonly notes: readonly LayoutNote[];
-  /** The day on which the goal of an item was passed: later ones ask nothing more of it. */
-  readonly reached: ReadonlyMap<string, Day>;
 }
 
 /** What a day that is over asked of an item: minutes, 0 with a reason. */
@@ -146,19 +144,13 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
     );
     plan = moves ? undefined : plan && { ...plan, days: plan.days.filter((of) => of.day > day) };
   }
-  const reached = new Map(
-    ids.flatMap((id) => {
-      const on = onDay(items, id, today).reachedOn;
-      return on && on <= today ? [[id, on] as const] : [];
-    }),
-  );
   const last = week.at(-1)?.day;
-  if (last === undefined || last < today) return { days, notes: [], reached };
+  if (last === undefined || last < today) return { days, notes: [] };
   const left = plan ?? laidFrom(addDays(days.at(-1)?.day ?? addDays(week[0]!.day, -1), 1));
   const ahead = left.days
     .filter(({ day }) => day > today)
     .map((each) => wentDay({ ...each, spared: spared(each, items) }, new Set(), () => 0));
-  return { days: [...days, ...ahead], notes: left.notes, reached };
+  return { days: [...days, ...ahead], notes: left.notes };
 }
 
 const earlier = (a: Day | null, b: Day | null): Day | null => (a && b && a < b ? a : (b ?? a));

@@ -53,6 +53,24 @@ function reachedOn(item: AssignmentItem, week: WeekToPlan, facts: WeekFacts) {
     .find((day) => day >= first && day < until && passesGoal(item, facts, day));
 }
 
+/** The day on which the goal of an item was passed: later ones ask nothing more of it. */
+export type Reached = ReadonlyMap<string, Day>;
+
+/** Items of which the goal that they have today was passed in this week, and when. */
+export function goalsReached(week: WeekToPlan, facts: WeekFacts, today: Day): Reached {
+  const ids = [...new Set(week.items.map(({ id }) => id))];
+  return new Map(
+    ids.flatMap((id) => {
+      const on = reachedOn(onDay(week.items, id, today), week, facts);
+      return on && on <= today ? [[id, on] as const] : [];
+    }),
+  );
+}
+
+export interface PlannedWeek extends ItemDays {
+  readonly reached: Reached;
+}
+
 /** What was practised of each item, by day; nothing where nothing was said or played. */
 export function practisedOf(items: readonly AssignmentItem[], facts: WeekFacts) {
   const minutes = new Map(items.map((item) => [item, minutesOfItem(item, facts.spent)]));
@@ -71,7 +89,7 @@ export function practisedOf(items: readonly AssignmentItem[], facts: WeekFacts) 
  * A week as it was asked and practised until today, its open items laid over the days ahead. On the
  * day of a lesson nothing is asked, whether it was held or not.
  */
-export function planWeek({ week, times, facts, raw, today }: PlanInputs): ItemDays {
+export function planWeek({ week, times, facts, raw, today }: PlanInputs): PlannedWeek {
   const { from, until, lesson, items } = week;
   const days = daysWithMinutes(from, until, times).map((each) =>
     each.day === lesson ? { ...each, minutes: 0, room: 0, lesson: true as const } : each,
@@ -92,5 +110,8 @@ export function planWeek({ week, times, facts, raw, today }: PlanInputs): ItemDa
     practised: practisedOf(items, facts),
     kept: (day: Day) => facts.kept[day] ?? [],
   };
-  return itemDays({ items: toLay, days }, history, today);
+  return {
+    ...itemDays({ items: toLay, days }, history, today),
+    reached: goalsReached(week, facts, today),
+  };
 }

@@ -1,7 +1,8 @@
 import { addDays, formatKey, type BeatUnit, type Day } from "~/core/units";
 import type { AssignmentText } from "./assignment";
 import { windowsOn, type WeekTimes } from "./availability";
-import { askedBy, doneOn, type ItemDays } from "./item-days";
+import { askedBy, doneOn } from "./item-days";
+import type { PlannedWeek } from "./plan-week";
 import { keyOfWeek } from "./rotation";
 import { minutesOfDays, minutesOfItem, type Spent } from "./spent";
 import type { StudentWeek, WeekDay, WeekItem, Written } from "./told";
@@ -36,7 +37,7 @@ interface Inputs {
 /** A week with what each day asked and what came of it, and as it is laid out from today on. */
 export function studentWeek(
   { week, times, passages, spent, besides, today }: Inputs,
-  plan: ItemDays,
+  plan: PlannedWeek,
 ): StudentWeek {
   const { id, from, until, since, text } = week;
   const byDay = minutesOfDays(spent);

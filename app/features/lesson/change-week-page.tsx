@@ -1,5 +1,5 @@
 import Button from "@mui/material/Button";
-import { useMemo } from "react";
+import { useMemo, useState } from "react";
 import { Link } from "react-router";
 import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
@@ -9,6 +9,7 @@ import type { PassageLine } from "~/features/shapes";
 import { words } from "~/words";
 import { changeWords } from "~/words/change-week";
 import { planWords } from "~/words/plan";
+import type { Before } from "./item-editor";
 import { ItemList } from "./item-list";
 import type { KeptLadderName } from "./lesson-shapes";
 import { NextWeek } from "./next-week";
@@ -70,10 +71,25 @@ function Changing(props: ChangingProps) {
     [week, facts, today, times, raw, passages, besides],
   );
   const it = useChangeWeek(inputs, home);
+  const [reached] = useState(() => it.laid.items);
+  /** A tempo that was passed in this week asks for a new one. */
+  const beforeOf = (id: string): Before | undefined => {
+    const item = reached.find((each) => each.id === id);
+    const passage = passages.find((each) => each.id === item?.passageId);
+    if (!item?.reachedOn) return undefined;
+    const raise = passage?.inAWeek ?? undefined;
+    return { goalTempo: item.goalTempo, lowered: undefined, raise, reachedOn: item.reachedOn };
+  };
   return (
     <>
       <Section title={changeWords.items}>
-        <ItemList it={it} passages={passages} ladders={ladders} empty={changeWords.empty} />
+        <ItemList
+          it={it}
+          passages={passages}
+          ladders={ladders}
+          empty={changeWords.empty}
+          beforeOf={beforeOf}
+        />
       </Section>
       <Section title={changeWords.preview}>
         <NextWeek

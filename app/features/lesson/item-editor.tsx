@@ -19,6 +19,8 @@ import {
   type ReviewedItem,
 } from "~/core/week";
 import { oftenTold } from "~/features/plan/often-told";
+import { useFormats } from "~/components/locale";
+import type { Day } from "~/core/units";
 import type { LessonForm } from "~/forms/lesson";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
@@ -36,6 +38,12 @@ const OFTENS: readonly Often[] = [
 const keyOf = (choice: Often): string =>
   choice.kind === "times" ? `times ${choice.times}` : choice.kind;
 
+/** What was asked of an item before, and what its record would allow. */
+export type Before = Pick<ReviewedItem, "goalTempo" | "lowered" | "raise"> & {
+  /** The day on which this week's tempo was passed. */
+  readonly reachedOn?: Day | undefined;
+};
+
 interface ItemEditorProps {
   readonly control: Control<LessonForm>;
   readonly index: number;
@@ -43,7 +51,7 @@ interface ItemEditorProps {
   readonly ladders: readonly KeptLadderName[];
   readonly hasLadder: boolean;
   /** The item as it was asked in the week before. */
-  readonly before: Pick<ReviewedItem, "goalTempo" | "lowered" | "raise"> | undefined;
+  readonly before: Before | undefined;
   readonly unfolded: boolean;
   readonly onChange: (change: Partial<AssignmentItem>) => void;
   readonly onRemove: () => void;
@@ -69,6 +77,9 @@ export function ItemEditor(props: ItemEditorProps) {
   const was = before?.goalTempo ?? 0;
   const lowered = (item.goalTempo ?? was) < was ? before?.lowered : undefined;
   const { raise } = before ?? {};
+  const formats = useFormats();
+  const isSame = before?.reachedOn !== undefined && item.goalTempo === before.goalTempo;
+  const reached = isSame ? planWords.week.reachedOn(formats.shortDay(before.reachedOn)) : undefined;
   const canRaise = raise !== undefined && (item.goalTempo ?? 0) < raise;
   return (
     <li className={styles.item}>
@@ -105,7 +116,7 @@ export function ItemEditor(props: ItemEditorProps) {
           empty={null}
           min={10}
           max={400}
-          helper={lowered && lesson.lowered(was, lowered)}
+          helper={reached ?? (lowered && lesson.lowered(was, lowered))}
         />
         <div className={styles.lineButtons}>
           {canRaise && (

@@ -1,17 +1,11 @@
 import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useFormState } from "react-hook-form";
-import {
-  ITEM_KINDS,
-  MOST_ITEMS,
-  newItem,
-  type AssignmentItem,
-  type ReviewedItem,
-} from "~/core/week";
+import { ITEM_KINDS, MOST_ITEMS, newItem, type AssignmentItem } from "~/core/week";
 import type { PassageLine } from "~/features/shapes";
 import { planWords } from "~/words/plan";
 import { itemFor, passageTitle } from "./item-for";
-import { ItemEditor } from "./item-editor";
+import { ItemEditor, type Before } from "./item-editor";
 import type { KeptLadderName } from "./lesson-shapes";
 import type { Items } from "./use-items";
 import styles from "./lesson.module.css";
@@ -25,7 +19,7 @@ interface ItemListProps {
   /** What is said where nothing is asked yet. */
   readonly empty: string;
   /** The item as it was asked in the week before. */
-  readonly beforeOf?: (id: string) => ReviewedItem | undefined;
+  readonly beforeOf?: (id: string) => Before | undefined;
   readonly isUnfolded?: (id: string) => boolean;
   /** Exercises of the library, and how one is given. */
   readonly exercises?:

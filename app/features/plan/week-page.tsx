@@ -236,6 +236,7 @@ function ItemLine({ item, take }: ItemLineProps) {
           <>
             {planWords.lesson.goalTempo.toLowerCase()}{" "}
             <TempoText unit={item.beatUnit} bpm={item.goalTempo} />
+            {item.reachedOn && `, ${said.reachedOn(formats.shortDay(item.reachedOn))}`}
           </>
         )}
       </span>

@@ -28,11 +28,17 @@ export function PassagePart({ block, passage, asked, lessonToday }: PassagePartP
   const more = block.reason.why === "more";
   const doneAlready = more && !item && items.length > 0;
   const beforeLesson = more && lessonToday && said !== undefined;
+  const extra =
+    passage.goalReached === undefined
+      ? planWords.reason(block.reason)
+      : today.goalReached(passage.goalReached);
   const why = doneAlready
     ? today.moreOfDone
     : beforeLesson
       ? today.beforeLesson
-      : planWords.reason(block.reason);
+      : more
+        ? extra
+        : planWords.reason(block.reason);
   const goal = said?.goalTempo ?? null;
   return (
     <>

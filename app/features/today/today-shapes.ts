@@ -23,6 +23,8 @@ export interface KeptShape {
 /** A passage as today has it. */
 export interface PassageToday extends PassageLine {
   readonly said: WeekNote | undefined;
+  /** The tempo that the week was for, where it was passed. */
+  readonly goalReached: number | undefined;
   /** The tempi of today's rungs, each once in its order. */
   readonly tempi: readonly number[];
   /** At which the stand begins: slower than the first of them where slow and fast runs alternate. */

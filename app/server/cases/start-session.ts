@@ -23,7 +23,7 @@ import { changedToday } from "../plan/changed-today";
 import { hurtSince, PAIN_DAYS } from "../plan/pain";
 import { standingOf } from "../plan/standing";
 import { openItems, weekNotes, weekOn, type RunningWeek } from "../plan/week-on";
-import { whatHappened, type Happened } from "../plan/week-plan";
+import { reachedIn, readFrom, whatHappened, type Happened } from "../plan/week-plan";
 import type { ChosenPart } from "./read-today";
 import { barsPlayed, passageTempo } from "./passage-tempo";
 import { partOf, wayInto, type WithLadder } from "./way-into";
@@ -145,12 +145,14 @@ export async function startSession(
     const all = await passagesOfPerson(tx, studioId, personId);
     const { passages } = await changedToday(tx, studioId, personId, today, all);
     const week = weekOn(await assignmentsOf(tx, studioId, personId, 3), today);
-    const { blocks, parts } = partsChosen(chosen, passages, today, weekNotes(week, today));
+    const back = addDays(today, -PAIN_DAYS);
+    const from = week && readFrom(week) < back ? readFrom(week) : back;
+    const happened = await whatHappened(tx, studioId, personId, from, today);
+    const noteOf = weekNotes(week, today, reachedIn(week, happened, today));
+    const { blocks, parts } = partsChosen(chosen, passages, today, noteOf);
     if (parts.length === 0) {
       return err({ sentence: "Choose at least one thing to do, or a passage that has a ladder." });
     }
-    const from = addDays(today, -PAIN_DAYS);
-    const happened = await whatHappened(tx, studioId, personId, from, today);
     const hurt = hurtSince(happened);
     const opening = week && openingOf(week, happened);
     const plays = blocks.length > 0;

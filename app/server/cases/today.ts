@@ -100,7 +100,10 @@ export async function todayPage(given: Services, studioId: string, personId: str
     const own = stages.find((each) => each.piece_id === pieceId)?.stages;
     return own?.list[own.at];
   };
-  const saidOf = weekNotes(week, today);
+  const saidOf = weekNotes(week, today, plan?.reached);
+  const goalReached = (passageId: string) =>
+    week?.text.items.find((item) => item.passageId === passageId && plan?.reached.has(item.id))
+      ?.goalTempo;
   const hurt = hurtSince(happened);
   const toldFrom = week?.changed_on ?? NEVER;
   return {
@@ -136,6 +139,7 @@ export async function todayPage(given: Services, studioId: string, personId: str
       asked: asked?.byPassage,
       done: asked?.done ?? new Set(),
       named: asked?.named ?? new Set(),
+      reached: new Set(ready.flatMap(({ id }) => (goalReached(id) ? [id] : []))),
     }),
     tasks: [...(asked?.tasks ?? []), ...everyDay(mustDo, happened, today)],
     mustDo,
@@ -143,6 +147,7 @@ export async function todayPage(given: Services, studioId: string, personId: str
     passages: ready.map((each) => ({
       ...passageLine(each, today),
       said: saidOf({ passageId: each.id, itemId: null }),
+      goalReached: goalReached(each.id) ?? undefined,
       ...tempiToday(each, today, hurt !== undefined),
       pickup: each.pickupBeats > 0,
       stage: stageOf(each.pieceId)?.name,

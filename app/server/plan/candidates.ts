@@ -66,13 +66,16 @@ export interface CandidateInputs {
   readonly done: ReadonlySet<string>;
   /** Passages that the week names at all. */
   readonly named: ReadonlySet<string>;
+  /** Of these, whose tempo of the week was passed. */
+  readonly reached: ReadonlySet<string>;
 }
 
-function askedOf(id: string, { asked, done, named }: CandidateInputs): Candidate["asked"] {
+function askedOf(id: string, { asked, done, named, reached }: CandidateInputs): Candidate["asked"] {
   if (asked === undefined) return undefined;
   const minutes = asked.get(id);
   if (minutes !== undefined) return { minutes };
   if (done.has(id)) return "done";
+  if (reached.has(id)) return "reached";
   return named.has(id) ? "not-today" : "not-asked";
 }
 

@@ -1,4 +1,4 @@
-import { STALE_DAYS, type AssignmentItem } from "~/core/week";
+import { STALE_DAYS, type AssignmentItem, type Reached } from "~/core/week";
 import type { WeekNote } from "~/core/session";
 import { addDays, daysBetween, weekdayOf, type Day } from "~/core/units";
 import type { Assignment } from "~/db/queries";
@@ -80,19 +80,24 @@ export const stampOf = ({ id, version }: Pick<Assignment, "id" | "version">): st
 export const openItems = (week: Pick<Assignment, "text">): readonly AssignmentItem[] =>
   week.text.items.filter(({ decision, until }) => decision !== "finished" && until === null);
 
-/** What the week says of an item, for the stand. */
-export const noteOf = (item: AssignmentItem, week: RunningWeek, today: Day): WeekNote => ({
+/** What the week says of an item, for the stand; no tempo to come to where that was passed before. */
+export const noteOf = (
+  item: AssignmentItem,
+  week: RunningWeek,
+  today: Day,
+  reached: Reached = new Map(),
+): WeekNote => ({
   listenFor: item.focus,
   note: item.note,
   // By heart is something to play.
   focuses: [...new Set([...item.focuses, ...(item.kind === "memory" ? ["memory"] : [])])],
-  goalTempo: item.goalTempo,
+  goalTempo: reached.has(item.id) ? null : item.goalTempo,
   recordRun: item.recordRun,
   key: keyFor(item, week.since, today) ?? null,
 });
 
 /** What the week says of a passage or of an item; nothing where it asks neither. */
-export function weekNotes(week: RunningWeek | undefined, today: Day) {
+export function weekNotes(week: RunningWeek | undefined, today: Day, reached?: Reached) {
   const items = week ? openItems(week) : [];
   return (part: {
     readonly passageId: string | null;
@@ -101,6 +106,6 @@ export function weekNotes(week: RunningWeek | undefined, today: Day) {
     const item = items.find(({ id, passageId }) =>
       part.passageId === null ? id === part.itemId : passageId === part.passageId,
     );
-    return item && noteOf(item, week!, today);
+    return item && noteOf(item, week!, today, reached);
   };
 }

@@ -1,4 +1,5 @@
 import {
+  goalsReached,
   keyOfWeek,
   LOOK_BACK_DAYS,
   planWeek as planned,
@@ -7,6 +8,8 @@ import {
   type AssignmentItem,
   type ItemDays,
   type KeptItem,
+  type PlannedWeek,
+  type Reached,
   type WeekFacts,
   type WeekTimes,
 } from "~/core/week";
@@ -160,17 +163,22 @@ export const allSaid = ({ text, earlier }: Pick<Assignment, "text" | "earlier">)
   ...text.items,
 ];
 
+const toPlan = (week: PlanInputs["week"]) => ({
+  ...{ from: week.from_day, until: week.until_day, lesson: week.lesson },
+  since: week.since ?? week.from_day,
+  items: allSaid(week),
+});
+
 /** A week of the database, planned. */
-export const planWeek = ({ week, happened, ...rest }: PlanInputs): ItemDays =>
-  planned({
-    week: {
-      ...{ from: week.from_day, until: week.until_day, lesson: week.lesson },
-      since: week.since ?? week.from_day,
-      items: allSaid(week),
-    },
-    facts: happened.facts,
-    ...rest,
-  });
+export const planWeek = ({ week, happened, ...rest }: PlanInputs): PlannedWeek =>
+  planned({ week: toPlan(week), facts: happened.facts, ...rest });
+
+/** Items of a week of the database whose goal was passed in it, and when. */
+export const reachedIn = (
+  week: PlanInputs["week"] | undefined,
+  { facts }: Happened,
+  today: Day,
+): Reached => (week ? goalsReached(toPlan(week), facts, today) : new Map());
 
 /** Since when the record has to be read to lay out a week. */
 export const readFrom = (week: { readonly from_day: Day; readonly since?: Day }): Day =>
