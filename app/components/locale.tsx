@@ -2,9 +2,15 @@ import { createContext, use, type ReactNode } from "react";
 import type { Day } from "~/core/units";
 
 const LocaleContext = createContext("en-GB");
+const ZoneContext = createContext("UTC");
 
 export function LocaleProvider({ locale, children }: { locale: string; children: ReactNode }) {
   return <LocaleContext value={locale}>{children}</LocaleContext>;
+}
+
+/** The studio's own clock: what happened at a moment is told by it, wherever one reads it. */
+export function ZoneProvider({ timeZone, children }: { timeZone: string; children: ReactNode }) {
+  return <ZoneContext value={timeZone}>{children}</ZoneContext>;
 }
 
 const noon = (day: Day) => new Date(`${day}T12:00:00Z`);
@@ -12,16 +18,16 @@ const noon = (day: Day) => new Date(`${day}T12:00:00Z`);
 type DateOptions = Pick<Intl.DateTimeFormatOptions, "weekday" | "day" | "month">;
 
 /** Making a formatter takes far longer than using it. */
-function makeFormats(locale: string) {
+function makeFormats(locale: string, timeZone: string) {
   const date = (options: DateOptions) => {
     const formatter = new Intl.DateTimeFormat(locale, { timeZone: "UTC", ...options });
     return (day: Day) => formatter.format(noon(day));
   };
-  const moment = new Intl.DateTimeFormat(locale, {
-    timeZone: "UTC",
-    day: "numeric",
-    month: "long",
-  });
+  const at = (options: Intl.DateTimeFormatOptions) => {
+    const formatter = new Intl.DateTimeFormat(locale, { timeZone, ...options });
+    return (moment: Date) => formatter.format(moment);
+  };
+  const monthName = new Intl.DateTimeFormat(locale, { timeZone: "UTC", month: "long" });
   const number = (options?: Intl.NumberFormatOptions) => {
     const formatter = new Intl.NumberFormat(locale, options);
     return (value: number) => formatter.format(value);
@@ -31,8 +37,11 @@ function makeFormats(locale: string) {
     fullWeekday: date({ weekday: "long" }),
     shortDay: date({ weekday: "short", day: "numeric", month: "short" }),
     longDay: date({ weekday: "long", day: "numeric", month: "long" }),
-    /** The day of a moment, here. */
-    moment: (at: Date) => moment.format(at),
+    /** The name of a month, 1–12. */
+    monthOf: (month: number) => monthName.format(new Date(Date.UTC(2026, month - 1, 15))),
+    dayOfMoment: at({ day: "numeric", month: "long" }),
+    /** Its day and time of day. */
+    moment: at({ day: "numeric", month: "long", hour: "numeric", minute: "2-digit" }),
     number: number(),
     whole: number({ maximumFractionDigits: 0 }),
     tenth: number({ maximumFractionDigits: 1 }),
@@ -49,9 +58,11 @@ export const useLocale = (): string => use(LocaleContext);
 /** Dates and numbers as the browser's locale writes them, the same on server and client. */
 export function useFormats() {
   const locale = use(LocaleContext);
-  const known = made.get(locale);
+  const timeZone = use(ZoneContext);
+  const key = `${locale} ${timeZone}`;
+  const known = made.get(key);
   if (known) return known;
-  const fresh = makeFormats(locale);
-  if (made.size < MOST_LOCALES) made.set(locale, fresh);
+  const fresh = makeFormats(locale, timeZone);
+  if (made.size < MOST_LOCALES) made.set(key, fresh);
   return fresh;
 }

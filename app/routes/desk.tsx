@@ -1,4 +1,5 @@
 import { Outlet } from "react-router";
+import { ZoneProvider } from "~/components/locale";
 import { DeskHeader } from "~/features/desk/desk-header";
 import { forMember } from "~/server/access/guard";
 import { deskOf } from "~/server/cases/rooms";
@@ -11,9 +12,9 @@ export const shouldRevalidate = () => false;
 
 export default function Desk({ loaderData }: Route.ComponentProps) {
   return (
-    <>
+    <ZoneProvider timeZone={loaderData.timeZone}>
       <DeskHeader {...loaderData} />
       <Outlet />
-    </>
+    </ZoneProvider>
   );
 }

@@ -4,7 +4,7 @@ import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
 import { rateBy, ratingScale } from "~/server/cases/rating-scale";
 import { isEmptyRoom } from "~/server/cases/rooms";
-import { keepTakesFor, soundBytes, takesDaysOf } from "~/server/cases/takes";
+import { keepTakesFor, soundBytes, takesKeptIn } from "~/server/cases/takes";
 import { backupsOf } from "~/server/context";
 import { words } from "~/words";
 import { recordsWords } from "~/words/records";
@@ -16,7 +16,7 @@ export const loader = (asked: Route.LoaderArgs) =>
   forTeacher(asked, async ({ services, studioId }) => ({
     studioId,
     empty: await isEmptyRoom(services, studioId),
-    takesDays: await takesDaysOf(services, studioId),
+    takes: await takesKeptIn(services, studioId),
     scale: await ratingScale(services, studioId),
     soundBytes: await soundBytes(services, studioId),
     backups: await toldOfBackups(asked.context),

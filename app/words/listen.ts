@@ -84,8 +84,13 @@ export const listenWords = {
     title: "Handing in",
     nothing: "This week asks for no take of this passage.",
     notYet: "It was not handed in.",
-    due: (day: string) => `Until ${day}; until then it can be exchanged for another take.`,
-    wasDue: (day: string) => `It was due on ${day}: it will be told as late.`,
+    due: (day: string) => `Due on ${day}. Until then you can replace it with another recording.`,
+    wasDue: (day: string) => `It was due on ${day}, so it counts as late.`,
+    dueSoon: (title: string, today: boolean) =>
+      `${title}: hand in a recording ${today ? "today" : "by tomorrow"}.`,
+    missed: (title: string, day: string) =>
+      `${title}: the recording was due on ${day}. You can still hand it in.`,
+    replaces: (moment: string) => `This replaces the recording handed in on ${moment}.`,
     line: "A line with it (may stay empty)",
     doIt: "Hand it in",
     handedIn: (title: string, day: string) => `Handed in for “${title}”, ${day}.`,

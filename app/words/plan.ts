@@ -208,6 +208,7 @@ export const planWords = {
       return `was ${was}; ${how === "passed" ? `${tempo} was passed` : `worked at ${tempo}`}`;
     },
     raise: (bpm: number) => `Raise to ${bpm}`,
+    reachedOn: (day: string) => `reached on ${day}`,
     more: "More",
     note: "A note",
     bring: "Bring to the lesson",
@@ -300,7 +301,9 @@ export const planWords = {
         .filter(Boolean)
         .join(", "),
     key: (key: string) => `this week in ${key}`,
-    reachedOn: (day: string) => `reached ${day}`,
+    reachedOn: (bpm: number, day: string) => `${bpm} bpm reached on ${day}`,
+    earlier: (count: number, done: number, asked: number) =>
+      `${capital(days(count))} before today: ${done} of ${minutes(asked)} practised`,
     putAway: (day: string) => `No longer asked since ${day}.`,
     toBring: (what: string) => `Bring ${what}.`,
     goals: "Goals",

@@ -37,9 +37,10 @@ export const recordsWords = {
       "What was handed in, answers and comments are always in it, recordings only if you choose them. Passwords, links, codes and calendar addresses are left out and made anew.",
     outDo: "Take the room along",
     takes: "Takes",
-    takesDays: "Days that a take is kept",
-    takesKeep: "Keep it so",
-    takesKept: "Kept.",
+    takesDays: "Keep recordings for (days)",
+    yearEnds: "School year ends after",
+    takesKeep: "Save",
+    takesKept: "Saved.",
     ratings: {
       title: "Ratings",
       lead: "What is handed in is rated by",
@@ -52,7 +53,7 @@ export const recordsWords = {
       kept: "Kept. What was rated before stays as it was said.",
     },
     takesLead:
-      "What was handed in is kept until the school year ends, in July. Before takes are deleted, their players are told a day ahead; fewer days never delete one today.",
+      "Recordings that were handed in stay until the school year ends. Players are told the day before a recording is deleted.",
     in: "Bring a room in",
     inLead: "A room that was taken along is read into this one: all of it, or nothing.",
     inNot:

@@ -19,6 +19,7 @@ export const reportWords = {
   columns: {
     name: "Player",
     instrument: "Instrument",
+    since: "Counted since",
     days: "Days",
     minutes: "Minutes",
     byHand: "By hand",
@@ -32,9 +33,11 @@ export const reportWords = {
     ratings: "Ratings",
     grade: "By the rule",
   },
+  since: (name: string, day: string) => `${name} (since ${day})`,
   percent: (share: number) => `${Math.round(100 * share)} %`,
   of: (done: number, asked: number) => (asked === 0 ? "–" : `${done} of ${asked}`),
-  regularityTold: "Regularity: days with practice of all days of the period.",
+  regularityTold:
+    "Regularity: days with practice out of all days. Students who came later are counted from the day they came.",
   itemsTold:
     "Items are counted day by day, up to yesterday: “12 of 14” means that two items a day were asked for seven days, and two of those times were missed. An item is done by its minutes (four fifths of them), by its goal, or when the player has said that it is enough.",
   byHandTold: "Minutes by hand were written down, not counted at the stand.",

@@ -23,7 +23,7 @@ export {
   placeBars,
   type Demonstration,
 } from "./demonstrations";
-export { gradeRuleOf, handedInOfAll, practiceOfAll, setGradeRule } from "./report";
+export { cameOn, gradeRuleOf, handedInOfAll, practiceOfAll, setGradeRule } from "./report";
 export {
   dropGroup,
   dropGroupItem,
@@ -300,13 +300,14 @@ export {
   takeById,
   takeBytesOf,
   takeHashes,
-  takesDays,
+  takesKept,
+  type TakesKept,
   takesOf,
   takesLeaving,
   takeThere,
   letParentsHear,
   parentsHear,
-  setTakesDays,
+  setTakesKept,
   soundsKept,
   type TakeRow,
 } from "./takes";

@@ -2,7 +2,7 @@ import * as v from "valibot";
 import { gradeRuleSchema, type GradeRule } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
-import { idRow } from "./rows";
+import { dayRow, idRow } from "./rows";
 
 const practiceRow = v.object({
   person_id: idRow,
@@ -42,6 +42,24 @@ export const practiceOfAll = (db: Queries, studioId: string, { of, from, to }: P
        count(distinct session_id)::integer as sessions
      from practised group by person_id`,
     [studioId, of, from, to],
+  );
+
+/** The first day that anything is known of some students: added, given a week, or practising. */
+export const cameOn = (
+  db: Queries,
+  studioId: string,
+  { of, timeZone }: { readonly of: readonly string[]; readonly timeZone: string },
+) =>
+  db.many(
+    v.object({ person_id: idRow, day: dayRow }),
+    `select id as person_id, least(
+       (created_at at time zone $3)::date,
+       (select min(from_day) from assignment where studio_id = $1 and person_id = person.id),
+       (select min(day) from session_outcome where studio_id = $1 and person_id = person.id),
+       (select min(day) from practice_by_hand where studio_id = $1 and person_id = person.id)
+     ) as day
+     from person where studio_id = $1 and id = any($2::uuid[])`,
+    [studioId, of, timeZone],
   );
 
 const takesRow = v.object({

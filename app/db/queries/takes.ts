@@ -181,24 +181,32 @@ export const takeHashes = async (db: Queries): Promise<string[]> =>
     )
   ).map(({ hash }) => hash);
 
-/** How many days the studio keeps a take. */
-export const takesDays = async (db: Queries, studioId: string): Promise<number> =>
-  (
-    await db.one(
-      v.object({ takes_days: v.number() }),
-      "select takes_days from studio where id = $1",
-      [studioId],
-    )
-  ).takes_days;
+export interface TakesKept {
+  /** How many days the studio keeps a take. */
+  readonly days: number;
+  /** The month, 1–12, at whose end its year is over: until then it keeps what was handed in. */
+  readonly yearEnds: number;
+}
 
-/** How many days takes are kept from now on; what was handed in stays as long as it would have. */
-export async function setTakesDays(
+export const takesKept = (db: Queries, studioId: string): Promise<TakesKept> =>
+  db.one(
+    v.object({ days: v.number(), yearEnds: v.number() }),
+    `select takes_days as days, year_ends as "yearEnds" from studio where id = $1`,
+    [studioId],
+  );
+
+/** How long takes are kept from now on; what was handed in stays as long as it would have. */
+export async function setTakesKept(
   db: Queries,
   studioId: string,
-  days: number,
+  { days, yearEnds }: TakesKept,
   today: Day,
 ): Promise<void> {
-  await db.execute("update studio set takes_days = $2 where id = $1", [studioId, days]);
+  await db.execute("update studio set takes_days = $2, year_ends = $3 where id = $1", [
+    studioId,
+    days,
+    yearEnds,
+  ]);
   // Nothing goes before the day after tomorrow: whoever has it is told a day ahead.
   await db.execute(
     `update take set kept_until = greatest(recorded_at::date + $2::integer, $3::date + 1)

@@ -168,6 +168,7 @@ const TAKEN_OVER = {
     "concert_on",
     "created_at",
     "takes_days",
+    "year_ends",
     "grading",
     "rating_scale",
   ],

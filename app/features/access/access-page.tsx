@@ -54,8 +54,8 @@ export function AccessPage({ studioId, person, accesses, parents, answer }: Acce
           <p className={styles.soft}>
             {link
               ? page.linkOut(
-                  formats.moment(link.made_at),
-                  link.used_at ? formats.moment(link.used_at) : undefined,
+                  formats.dayOfMoment(link.made_at),
+                  link.used_at ? formats.dayOfMoment(link.used_at) : undefined,
                 )
               : page.linkNone}
             {link && ` ${page.revokeTold}`}

@@ -79,7 +79,7 @@ export function ItemEditor(props: ItemEditorProps) {
   const { raise } = before ?? {};
   const formats = useFormats();
   const isSame = before?.reachedOn !== undefined && item.goalTempo === before.goalTempo;
-  const reached = isSame ? planWords.week.reachedOn(formats.shortDay(before.reachedOn)) : undefined;
+  const reached = isSame ? lesson.reachedOn(formats.shortDay(before.reachedOn)) : undefined;
   const canRaise = raise !== undefined && (item.goalTempo ?? 0) < raise;
   return (
     <li className={styles.item}>

@@ -97,7 +97,7 @@ function useColumns(onAct: (acting: Acting) => void): Column<LibraryLine>[] {
       label: library.kept,
       width: 150,
       sortable: true,
-      cell: ({ keptAt }) => formats.moment(new Date(keptAt)),
+      cell: ({ keptAt }) => formats.dayOfMoment(new Date(keptAt)),
     },
     {
       name: "acts",

@@ -1,4 +1,5 @@
-import type { CSSProperties } from "react";
+import Button from "@mui/material/Button";
+import { useState, type CSSProperties } from "react";
 import { useFormats } from "~/components/locale";
 import type { Day } from "~/core/units";
 import { planWords } from "~/words/plan";
@@ -8,6 +9,8 @@ import styles from "./week-grid.module.css";
 const { week: said } = planWords;
 const WEEK = 7;
 
+const askedOn = ({ asked }: WeekDay) => asked.reduce((sum, { minutes }) => sum + minutes, 0);
+
 interface WeekGridProps {
   readonly week: StudentWeek;
   readonly today: Day;
@@ -15,15 +18,27 @@ interface WeekGridProps {
   readonly preview?: boolean;
 }
 
-/** The days of a week side by side; each item as tall as its minutes. */
+/** The days of a week side by side, on a phone from today on; each item as tall as its minutes. */
 export function WeekGrid({ week, today, preview = false }: WeekGridProps) {
   const formats = useFormats();
   const titleOf = (id: string) => week.items.find((item) => item.id === id)?.title ?? "";
+  const over = week.days.filter(({ day }) => day < today);
+  const folds = over.length > 0 && over.length < week.days.length;
+  const [unfolded, setUnfolded] = useState(false);
+  const done = over.reduce((sum, { played }) => sum + played, 0);
+  const asked = over.reduce((sum, day) => sum + askedOn(day), 0);
   const notes = week.notes.filter(({ kind }) => preview || kind !== "too-much");
   return (
     <>
+      {folds && (
+        <div className={styles.earlier}>
+          <Button size="small" aria-expanded={unfolded} onClick={() => setUnfolded(!unfolded)}>
+            {said.earlier(over.length, Math.round(done), asked)}
+          </Button>
+        </div>
+      )}
       <ol
-        className={styles.grid}
+        className={`${styles.grid} ${folds && !unfolded ? styles.folded : ""}`}
         style={{ "--days": Math.min(WEEK, week.days.length) } as CSSProperties}
       >
         {week.days.map((day) => (
@@ -54,7 +69,7 @@ interface DayColumnProps {
 
 function DayColumn({ day, items, today }: DayColumnProps) {
   const formats = useFormats();
-  const asked = day.asked.reduce((sum, { minutes }) => sum + minutes, 0);
+  const asked = askedOn(day);
   const past = day.day < today;
   const isToday = day.day === today;
   const began = day.played > 0;

@@ -214,6 +214,7 @@ function ItemLine({ item, take }: ItemLineProps) {
   const formats = useFormats();
   const notes = [
     item.until && said.putAway(formats.shortDay(item.until)),
+    item.reachedOn && said.reachedOn(item.goalTempo!, formats.shortDay(item.reachedOn)),
     item.focus && `${words.cut.focus}: ${item.focus}`,
     item.key && said.key(item.key),
     item.note,
@@ -236,7 +237,6 @@ function ItemLine({ item, take }: ItemLineProps) {
           <>
             {planWords.lesson.goalTempo.toLowerCase()}{" "}
             <TempoText unit={item.beatUnit} bpm={item.goalTempo} />
-            {item.reachedOn && `, ${said.reachedOn(formats.shortDay(item.reachedOn))}`}
           </>
         )}
       </span>

@@ -5,6 +5,7 @@ import { draw } from "./drawing.server";
 
 const did = { weeks: 4, minutes: 480, days: 20, items: { asked: 12, done: 9 } };
 const line = (n: number): Report["lines"][number] => ({
+  ...{ since: n === 1 ? "2026-05-11" : undefined, weeks: 4 },
   ...{ id: `${n}`, name: `Žofie ${n}`, instrument: "oboe", days: 20, minutes: 480 },
   ...{ byHand: 30, sessions: 22, regularity: 0.7, items: did.items, ratings: ["well done"] },
   takes: { asked: 4, handedIn: 3, late: 1 },
@@ -17,7 +18,6 @@ const report = (students: number): Report => ({
   groups: [],
   students: [],
   rule: USUAL_RULE,
-  weeks: 4,
   lines: Array.from({ length: students }, (_, n) => line(n)),
 });
 const pages = async (students: number) => {

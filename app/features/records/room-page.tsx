@@ -1,6 +1,8 @@
 import Button from "@mui/material/Button";
+import MenuItem from "@mui/material/MenuItem";
 import { Form, Link } from "react-router";
 import { Field, type Refused } from "~/components/field";
+import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import type { RatingScale } from "~/core/week";
@@ -11,11 +13,18 @@ import { RatingScaleForm } from "./rating-scale";
 import { WithRecordings } from "./with-recordings";
 import styles from "./records.module.css";
 
+/** How long takes are kept: so many days, and what was handed in until the end of a month. */
+interface TakesKept {
+  readonly days: number;
+  readonly yearEnds: number;
+}
+
+const MONTHS = Array.from({ length: 12 }, (_, n) => n + 1);
+
 interface RoomPageProps {
   readonly studioId: string;
   readonly empty: boolean;
-  /** How many days takes are kept. */
-  readonly takesDays: number;
+  readonly takes: TakesKept;
   readonly refused: Refused | undefined;
   /** What was kept just now. */
   readonly kept: "days" | "ratings" | "backup" | undefined;
@@ -29,7 +38,8 @@ const { room } = recordsWords;
 
 /** What goes out of a room, and comes in. */
 export function RoomPage(props: RoomPageProps) {
-  const { studioId, empty, takesDays, refused, kept, scale } = props;
+  const { studioId, empty, takes, refused, kept, scale } = props;
+  const { monthOf } = useFormats();
   const home = `/studio/${studioId}`;
   return (
     <Page title={room.title} lead={room.lead}>
@@ -55,9 +65,22 @@ export function RoomPage(props: RoomPageProps) {
             name="days"
             type="number"
             label={room.takesDays}
-            defaultValue={String(takesDays)}
+            defaultValue={String(takes.days)}
             refused={refused}
           />
+          <Field
+            name="year-ends"
+            select
+            label={room.yearEnds}
+            defaultValue={String(takes.yearEnds)}
+            refused={refused}
+          >
+            {MONTHS.map((month) => (
+              <MenuItem key={month} value={String(month)}>
+                {monthOf(month)}
+              </MenuItem>
+            ))}
+          </Field>
           <SubmitButton variant="outlined">{room.takesKeep}</SubmitButton>
           {kept === "days" && <span role="status">{room.takesKept}</span>}
         </Form>

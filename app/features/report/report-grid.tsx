@@ -1,4 +1,5 @@
 import { DataGrid, type GridColDef } from "@mui/x-data-grid";
+import { useFormats } from "~/components/locale";
 import { reportWords as said } from "~/words/report";
 import type { ReportLine } from "~/core/week";
 
@@ -21,8 +22,19 @@ const number = (
   ...(told && { renderCell: ({ row }) => told(row) }),
 });
 
+function Name({ name, since }: ReportLine) {
+  const formats = useFormats();
+  return since ? said.since(name, formats.shortDay(since)) : name;
+}
+
 const COLUMNS: GridColDef<ReportLine>[] = [
-  { field: "name", headerName: columns.name, flex: 1, minWidth: 150 },
+  {
+    field: "name",
+    headerName: columns.name,
+    flex: 1,
+    minWidth: 150,
+    renderCell: ({ row }) => <Name {...row} />,
+  },
   { field: "instrument", headerName: columns.instrument, width: 120 },
   { ...number("days", columns.days, ({ days }) => days), width: 80 },
   number("minutes", columns.minutes, ({ minutes }) => minutes),

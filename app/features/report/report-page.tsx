@@ -28,13 +28,13 @@ interface ReportPageProps extends Report {
 
 /** Practice over a period: figures to compare, the rule that grades them, each sum explained. */
 export function ReportPage(props: ReportPageProps) {
-  const { studioId, query, who, weeks, kept, refusal } = props;
+  const { studioId, query, who, kept, refusal } = props;
   const formats = useFormats();
   const alive = useAlive();
   const [rule, setRule] = useState(props.rule);
   const lines = props.lines.map((line) => ({
     ...line,
-    grade: gradeOf(rule, { weeks, ...line }),
+    grade: gradeOf(rule, line),
   }));
   const search = new URLSearchParams(query).toString();
   const file = (kind: string) => `/studio/${studioId}/report.${kind}?${search}`;

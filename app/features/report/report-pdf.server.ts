@@ -12,12 +12,14 @@ interface Column {
   readonly label: string;
   /** Share of the width. */
   readonly share: number;
-  readonly cell: (line: ReportLine) => string;
+  readonly cell: (line: ReportLine, told: (day: string) => string) => string;
 }
 
 const { columns } = said;
+const nameTold: Column["cell"] = ({ name, since }, told) =>
+  since ? said.since(name, told(since)) : name;
 const COLUMNS: readonly Column[] = [
-  { label: columns.name, share: 0.2, cell: ({ name }) => name },
+  { label: columns.name, share: 0.2, cell: nameTold },
   { label: columns.days, share: 0.07, cell: ({ days }) => `${days}` },
   { label: columns.minutes, share: 0.09, cell: ({ minutes }) => `${minutes}` },
   { label: columns.byHand, share: 0.09, cell: ({ byHand }) => `${byHand}` },
@@ -90,7 +92,7 @@ export function reportPdf(report: Report, told: (day: string) => string): Promis
     drawRow(
       doc,
       width,
-      COLUMNS.map(({ cell }) => cell(line)),
+      COLUMNS.map(({ cell }) => cell(line, told)),
       false,
     );
   }

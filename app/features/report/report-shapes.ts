@@ -13,6 +13,5 @@ export interface Report {
   readonly groups: readonly { readonly id: string; readonly name: string }[];
   readonly students: readonly { readonly id: string; readonly name: string }[];
   readonly rule: GradeRule;
-  readonly weeks: number;
   readonly lines: readonly ReportLine[];
 }

@@ -8,6 +8,7 @@ export const reportTable = (lines: readonly ReportLine[]) => ({
   columns: [
     columns.name,
     columns.instrument,
+    columns.since,
     columns.days,
     columns.minutes,
     columns.byHand,
@@ -24,6 +25,7 @@ export const reportTable = (lines: readonly ReportLine[]) => ({
   rows: lines.map((line) => [
     line.name,
     line.instrument,
+    line.since ?? "",
     line.days,
     line.minutes,
     line.byHand,

@@ -8,6 +8,8 @@ export interface AsksForTake {
   readonly due: Day;
   /** Its day is over. */
   readonly late: boolean;
+  /** When another take was handed in for it, which this one would replace. */
+  readonly replaces: Date | undefined;
 }
 
 /** A take that was handed in, and what was said of it. */

@@ -51,6 +51,7 @@ function Ask({ item }: { readonly item: AsksForTake }) {
         <strong>{item.title}</strong>
         {item.focus && `: ${item.focus}`}.{" "}
         {(item.late ? said.wasDue : said.due)(formats.longDay(item.due))}
+        {item.replaces && ` ${said.replaces(formats.moment(item.replaces))}`}
       </p>
       <input type="hidden" name="id" value={id} />
       <input type="hidden" name="item" value={item.id} />

@@ -71,6 +71,15 @@ export function TodayPage(props: TodayPageProps) {
         </div>
       )}
       {props.takesLeaving > 0 && <p role="note">{listenWords.leaving(props.takesLeaving)}</p>}
+      {props.takesDue.map(({ itemId, passageId, title, due }) => (
+        <p key={itemId} className={styles.heart}>
+          <Link to={`/studio/${studioId}/passages/${passageId}`}>
+            {due < props.today
+              ? listenWords.handIn.missed(title, formats.longDay(due))
+              : listenWords.handIn.dueSoon(title, due === props.today)}
+          </Link>
+        </p>
+      ))}
       {props.takesAnswered.map(({ takeId, title, answer }) => (
         <p key={takeId} className={styles.heart}>
           <Link to={`/studio/${studioId}/recordings/${takeId}`}>

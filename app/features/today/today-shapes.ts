@@ -48,8 +48,16 @@ export interface TodayPageProps {
   readonly hurts: boolean;
   readonly advice: readonly AdviceShown[];
   readonly forToday: readonly ForToday[];
-  /** What was said lately of takes that were handed in. */
+  /** What is to be handed in by tomorrow, or should have been. */
+  readonly takesDue: readonly {
+    readonly itemId: string;
+    readonly passageId: string;
+    readonly title: string;
+    readonly due: Day;
+  }[];
+  /** Takes that are deleted by the end of tomorrow. */
   readonly takesLeaving: number;
+  /** What was said lately of takes that were handed in. */
   readonly takesAnswered: readonly {
     readonly takeId: string;
     readonly title: string;

@@ -96,6 +96,7 @@ export const ROW_SCHEMAS: Readonly<Record<RoomTableName, v.GenericSchema>> = {
     time_zone: v.pipe(v.string(), v.check(isTimeZone, "no time zone that this machine knows")),
     concert_name: text(200),
     takes_days: v.optional(v.pipe(v.number(), v.minValue(1), v.maxValue(3650))),
+    year_ends: v.optional(v.pipe(count, v.minValue(1), v.maxValue(12))),
     grading: v.nullish(gradeRuleSchema),
     rating_scale: v.optional(ratingScaleSchema),
   }),

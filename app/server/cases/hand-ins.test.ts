@@ -14,10 +14,11 @@ import {
   waitingPage,
 } from "./hand-ins";
 import { lessonPage } from "./lesson";
+import { todayPage } from "./today";
 import { setWeek } from "./set-week";
 import { rateBy } from "./rating-scale";
 import { weekPage } from "./student-week";
-import { dropTake, keepTake, sweepTakes, takeMore, takePage } from "./takes";
+import { dropTake, keepTake, keepTakesFor, sweepTakes, takeMore, takePage } from "./takes";
 
 const DAY = "2026-05-04";
 const DAY_MS = 86_400_000;
@@ -76,6 +77,11 @@ test("a take is handed in, exchanged, heard bar by bar, sent back, and handed in
     { title: "The Ferry, bars 5–8", due: addDays(DAY, 7) },
   ]);
   expect((await give(first, "the third try")).ok).toBe(true);
+  // The form says that it replaces another, or that nothing is left to do.
+  const asks = async (takeId: string) =>
+    (await handInsOf(services, studioId, takeId)).asks.map(({ replaces }) => replaces?.getTime());
+  expect(await asks(first)).toEqual([]);
+  expect(await asks(second)).toEqual([clock.now]);
   expect((await give(second)).ok).toBe(true);
   const waits = async () =>
     (await waitingPage(services, studioId)).waiting.map(({ takeId, late }) => [takeId, late]);
@@ -84,6 +90,13 @@ test("a take is handed in, exchanged, heard bar by bar, sent back, and handed in
   // What is handed in is kept until the school year ends.
   const kept = await takePage(services, studioId, second, { listener: personId });
   expect(kept.take.keptUntil >= "2026-07-31").toBe(true);
+  // Another school's year ends in February.
+  const room = form({ days: "30", "year-ends": "2" });
+  expect((await keepTakesFor(services, studioId, room)).ok).toBe(true);
+  expect((await give(first)).ok).toBe(true);
+  const later = await takePage(services, studioId, first, { listener: personId });
+  expect(later.take.keptUntil).toBe("2027-02-28");
+  expect((await give(second)).ok).toBe(true);
 
   const [one] = (await handInsOf(services, studioId, second)).handedIn;
   const comment = form({ id: randomUUID(), handIn: one!.id, bar: "6", text: "<b>late</b> here" });
@@ -102,13 +115,31 @@ test("a take is handed in, exchanged, heard bar by bar, sent back, and handed in
   ]);
   // Sent back, it may come after its day, and is told as late.
   clock.now = NOON + 9 * DAY_MS;
+  expect(await asks(first)).toEqual([NOON]);
   expect((await give(first)).ok).toBe(true);
   expect(await waits()).toEqual([[first, true]]);
   // Once it is there, nothing is exchanged after its day.
   expect((await give(second)).ok).toBe(false);
+  expect(await asks(second)).toEqual([]);
   // Long after it nothing is asked any more.
   clock.now = NOON + 90 * DAY_MS;
   expect((await give(second)).ok).toBe(false);
+}, 60_000);
+
+test("Today tells what is to be handed in: on the day before, on the day, and when it is missing", async () => {
+  const { services, studioId, personId, clock, record, give } = await roomWithWeek({
+    ...{ bring: "recording", due: addDays(DAY, 3) },
+  });
+  const told = async (days: number) => {
+    clock.now = NOON + days * DAY_MS;
+    const { takesDue } = await todayPage(services, studioId, personId);
+    return takesDue.map(({ due }) => due);
+  };
+  const takeId = await record();
+  expect(await told(1)).toEqual([]);
+  for (const day of [2, 3, 5]) expect(await told(day)).toEqual([addDays(DAY, 3)]);
+  expect((await give(takeId)).ok).toBe(true);
+  expect(await told(5)).toEqual([]);
 }, 60_000);
 
 test("where no take is asked for, none is taken", async () => {

@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
-import { dayOf, type Day } from "~/core/units";
+import { addDays, dayOf, type Day } from "~/core/units";
 import { dueDay, isLate, ratingsOf } from "~/core/week";
 import {
   addComment,
@@ -9,6 +9,7 @@ import {
   assignmentsOf,
   handInById,
   handInForItem,
+  handInsForItems,
   handInsOfTake,
   keepTakeUntil,
   putHandIn,
@@ -17,6 +18,7 @@ import {
   studentsOf,
   studioById,
   takeById,
+  takesKept,
   waitingHandIns,
   weeksOfAll,
   type KeptSound,
@@ -31,11 +33,16 @@ const WEEKS_READ = 3;
 /** Half a minute of speech, as browsers record it, and room to spare. */
 const MOST_SPOKEN_BYTES = 2_000_000;
 const ANSWERED_MS = 14 * 86_400_000;
-/** What was handed in is kept until the school year ends. */
-const schoolYearEnds = (today: Day): Day => {
+/** What was handed in is kept until the school year ends: the last day of a month. */
+function schoolYearEnds(today: Day, month: number): Day {
+  const lastOf = (year: number) => {
+    const next =
+      month === 12 ? `${year + 1}-01-01` : `${year}-${`${month + 1}`.padStart(2, "0")}-01`;
+    return addDays(next, -1);
+  };
   const year = Number(today.slice(0, 4));
-  return today < `${year}-08-01` ? `${year}-07-31` : `${year + 1}-07-31`;
-};
+  return today <= lastOf(year) ? lastOf(year) : lastOf(year + 1);
+}
 
 const id = v.pipe(v.string(), v.uuid());
 const text = (most: number) =>
@@ -90,19 +97,30 @@ const lateIn =
     late: isLate(dayOf(it.at.getTime(), timeZone), it.due),
   });
 
+/** Until its day it may be exchanged; after that only what is wanted again. */
+const canHandIn = (before: { readonly answer: string | null } | undefined, late: boolean) =>
+  !before || before.answer === "again" || !late;
+
 /** For what a take may be handed in, and what was said of it where it was. */
 export async function handInsOf(services: Services, studioId: string, takeId: string) {
   const { db } = services;
   const take = await takeById(db, studioId, takeId);
-  const [asked, handedIn] = await Promise.all([
+  const [asked, handedIn, { time_zone }] = await Promise.all([
     asksForTake(services, studioId, take.person_id, take.passage_id),
     handInsOfTake(db, studioId, takeId),
+    studioById(db, studioId),
   ]);
-  const done = new Set(handedIn.map(({ item_id }) => item_id));
-  const { time_zone } = await studioById(db, studioId);
+  const ids = asked.map(({ id }) => id);
+  const before = new Map(
+    (await handInsForItems(db, studioId, ids)).map((each) => [each.item_id, each]),
+  );
   return {
     ratings: ratingsOf(await ratingScaleOf(db, studioId)),
-    asks: asked.filter((item) => !done.has(item.id)),
+    asks: asked
+      .filter(
+        ({ id, late }) => before.get(id)?.take_id !== takeId && canHandIn(before.get(id), late),
+      )
+      .map((item) => ({ ...item, replaces: before.get(item.id)?.at })),
     handedIn: handedIn.map(lateIn(time_zone)),
   };
 }
@@ -123,8 +141,8 @@ export async function handIn(
   if (!item) return err("This week asks for no take of this passage.");
   const before = await handInForItem(db, studioId, take.person_id, item.id);
   const today = todayIn(services, await studioById(db, studioId));
-  if (before && before.answer !== "again" && item.late) {
-    return err("Its day is over: what was handed in stays.");
+  if (!canHandIn(before, item.late)) {
+    return err("A recording was handed in and its day is over, so that one stays.");
   }
   await db.transaction(async (tx) => {
     await putHandIn(tx, studioId, {
@@ -137,7 +155,8 @@ export async function handIn(
       due: item.due,
       at: new Date(now()),
     });
-    await keepTakeUntil(tx, studioId, takeId, schoolYearEnds(today));
+    const { yearEnds } = await takesKept(tx, studioId);
+    await keepTakeUntil(tx, studioId, takeId, schoolYearEnds(today, yearEnds));
   });
   return ok(undefined);
 }

@@ -3,6 +3,7 @@ import { gradeOf, gradeRuleSchema, USUAL_RULE, type GradeRule, type ReportLine }
 import { err, ok, type Result } from "~/core/result";
 import { addDays, daysBetween, type Day } from "~/core/units";
 import {
+  cameOn,
   gradeRuleOf,
   groupsOf,
   handedInOfAll,
@@ -17,6 +18,7 @@ import { askedBetween } from "../plan/asked-between";
 import { byPerson } from "../plan/week-plan";
 import { todayIn, type Services } from "../services";
 
+const DAYS_A_WEEK = 7;
 const USUAL_DAYS = 28;
 const LONGEST_DAYS = 3660;
 
@@ -73,8 +75,9 @@ export async function reportPage(services: Services, studioId: string, query: Re
   const takes = await ofSome(of, (some) =>
     handedInOfAll(db, studioId, { of: some, from, to, timeZone }),
   );
+  const came = await ofSome(of, (some) => cameOn(db, studioId, { of: some, timeZone }));
   const [practiceFor, takesFor] = [byPerson(practice), byPerson(takes)];
-  const length = daysBetween(from, to) + 1;
+  const cameFor = byPerson(came);
   return {
     room: studio.name,
     query: { group: query.group, person: query.person, from, to },
@@ -82,22 +85,25 @@ export async function reportPage(services: Services, studioId: string, query: Re
     groups: groups.map(({ id, name }) => ({ id, name })),
     students: students.map(({ id, name }) => ({ id, name })),
     rule,
-    weeks: length / 7,
     lines: chosen.map(({ id, name, instrument }): ReportLine => {
       const [did] = practiceFor(id);
       const [handed] = takesFor(id);
       const minutes = Math.round(did?.minutes ?? 0);
       const days = did?.days ?? 0;
       const done = items.get(id)!;
-      const came = { asked: handed?.asked ?? 0, handedIn: handed?.handed_in ?? 0 };
+      const first = cameFor(id)[0]?.day ?? from;
+      const since = first > from ? first : undefined;
+      const length = Math.max(0, daysBetween(since ?? from, to) + 1);
+      const weeks = length / DAYS_A_WEEK;
+      const brought = { asked: handed?.asked ?? 0, handedIn: handed?.handed_in ?? 0 };
       return {
-        ...{ id, name, instrument, days, minutes, byHand: did?.by_hand ?? 0 },
+        ...{ id, name, instrument, since, weeks, days, minutes, byHand: did?.by_hand ?? 0 },
         sessions: did?.sessions ?? 0,
-        regularity: days / length,
+        regularity: length > 0 ? days / length : 0,
         items: done,
-        takes: { ...came, late: handed?.late ?? 0 },
+        takes: { ...brought, late: handed?.late ?? 0 },
         ratings: handed?.ratings ?? [],
-        grade: gradeOf(rule, { weeks: length / 7, minutes, days, items: done, takes: came }),
+        grade: gradeOf(rule, { weeks, minutes, days, items: done, takes: brought }),
       };
     }),
   };

@@ -11,6 +11,7 @@ export async function deskOf({ db }: Services, who: Who) {
   const child = who.role === "parent" ? who.looksOn[0] : undefined;
   return {
     room: { id: room.id, name: room.name },
+    timeZone: room.time_zone,
     name: who.name,
     teaches: who.role === "teacher",
     /** Whose practice is "mine" here. */

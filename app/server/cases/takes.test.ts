@@ -226,6 +226,7 @@ describe("a take that is kept", () => {
     const days = (count: string) => {
       const form = new FormData();
       form.set("days", count);
+      form.set("year-ends", "6");
       return keepTakesFor(services, studioId, form);
     };
     expect(await days("0")).toMatchObject({ error: { errors: { days: "At least a day." } } });

@@ -12,7 +12,7 @@ import {
   insertTake,
   letParentsHear,
   parentsHear,
-  setTakesDays,
+  setTakesKept,
   passageById,
   putHeard,
   sessionById,
@@ -23,7 +23,7 @@ import {
   takeById,
   takeBytesOf,
   takeHashes,
-  takesDays,
+  takesKept,
   takesOf,
   takeThere,
   type TakeRow,
@@ -130,7 +130,7 @@ export async function keepTake(
   }
   const { time_zone } = await studioById(db, studioId);
   const at = Math.min(take.at, now());
-  const keptUntil = addDays(dayOf(at, time_zone), await takesDays(db, studioId));
+  const keptUntil = addDays(dayOf(at, time_zone), (await takesKept(db, studioId)).days);
   await insertTake(db, studioId, {
     id: takeId,
     person_id: session.person_id,
@@ -300,10 +300,19 @@ const daysSchema = v.pipe(
   v.maxValue(3650, "At most ten years."),
 );
 
-/** How many days takes are kept in a room. */
-export const takesDaysOf = ({ db }: Services, studioId: string) => takesDays(db, studioId);
+const monthSchema = v.pipe(
+  v.string(),
+  v.transform(Number),
+  v.number("Choose a month."),
+  v.integer("Choose a month."),
+  v.minValue(1, "Choose a month."),
+  v.maxValue(12, "Choose a month."),
+);
 
-/** Sets how many days takes are kept in a room. */
+/** How long takes are kept in a room. */
+export const takesKeptIn = ({ db }: Services, studioId: string) => takesKept(db, studioId);
+
+/** Sets how long takes are kept in a room. */
 export async function keepTakesFor(
   services: Services,
   studioId: string,
@@ -314,8 +323,13 @@ export async function keepTakesFor(
   if (!read.success) {
     return err({ errors: { days: read.issues[0].message }, values: { days: typed } });
   }
+  const month = v.safeParse(monthSchema, form.get("year-ends"));
+  if (!month.success) {
+    return err({ errors: { "year-ends": month.issues[0].message }, values: { days: typed } });
+  }
   const today = todayIn(services, await studioById(services.db, studioId));
-  await services.db.transaction((tx) => setTakesDays(tx, studioId, read.output, today));
+  const kept = { days: read.output, yearEnds: month.output };
+  await services.db.transaction((tx) => setTakesKept(tx, studioId, kept, today));
   return ok(undefined);
 }
 

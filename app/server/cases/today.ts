@@ -20,7 +20,8 @@ import { candidatesFor } from "../plan/candidates";
 import { changedToday } from "../plan/changed-today";
 import { hurtSince } from "../plan/pain";
 import { tempiToday } from "../plan/tempi-today";
-import { weekNotes, weekOn } from "../plan/week-on";
+import { takesAsked } from "../plan/takes-asked";
+import { openItems, weekNotes, weekOn } from "../plan/week-on";
 import { allSaid, keepDays, planWeek, whatHappened, type Happened } from "../plan/week-plan";
 import { adviceOf } from "./advice";
 import { heartDue } from "./by-heart";
@@ -80,12 +81,17 @@ export async function todayPage(given: Services, studioId: string, personId: str
   const { passages } = changed;
   const week = weekOn(weeks, today);
   const { times } = person;
-  const [advice, questions, answers, leaving, due] = await Promise.all([
+  // A week that goes on without a new lesson moves no day on which something was due.
+  const lesson = weeks.find(({ id }) => id === week?.id)?.until_day ?? today;
+  const items = week ? openItems(week) : [];
+  const now = { today, timeZone: studio.time_zone };
+  const [advice, questions, answers, leaving, due, takes] = await Promise.all([
     adviceOf(services, studioId, personId, { today: changed }),
     questionsNow(services, studioId, personId),
     answersFor(services, studioId, personId),
     takesLeaving(db, studioId, personId, addDays(today, 2)),
     heartDue(services, studioId, personId, today),
+    takesAsked(db, studioId, [{ items, lesson }], now),
   ]);
   const plan = week && planWeek({ week, times, happened, raw: rawOf(passages, today), today });
   if (plan) await keepDays(db, { studioId, personId }, plan, happened, today);
@@ -162,6 +168,14 @@ export async function todayPage(given: Services, studioId: string, personId: str
       title: each.title,
       answer: each.answer ?? "heard",
     })),
+    /** What is to be handed in by tomorrow, or should have been. */
+    takesDue: items.flatMap(({ id, title, passageId }) => {
+      const take = takes[id];
+      const soon = take?.state === "open" && take.due <= addDays(today, 1);
+      return soon || take?.state === "missing"
+        ? [{ itemId: id, passageId: passageId!, title, due: take.due }]
+        : [];
+    }),
     /** Takes that are deleted by the end of tomorrow. */
     takesLeaving: leaving,
     /** What stands by heart and is to be tested. */
