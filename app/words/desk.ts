@@ -216,7 +216,6 @@ export const desk = {
     exerciseKept: (name: string) => `“${name}” lies in the library.`,
     giveWhat: "What is given",
     giveWhom: "To whom",
-    giveGroup: (group: string) => `All of ${group}`,
     giveHow:
       "They get the piece with its passages and ladders, each from where they are comfortable. What they have already stays.",
     givenFrom: (changed: boolean) => (changed ? "given, changed since" : "as it was given"),

@@ -67,7 +67,6 @@ export {
   askedBy,
   askedOf,
   doneOn,
-  itemDays,
   REASONS,
   toKeep,
   type Asked,

@@ -1,4 +1,5 @@
 import MenuItem from "@mui/material/MenuItem";
+import { ChooseStudents, type StudentToChoose } from "~/components/choose-students";
 import type { Refused } from "~/components/field";
 import { FormField } from "~/components/form-field";
 import { SentForm } from "~/components/sent-form";
@@ -7,8 +8,6 @@ import { GROUP_KINDS, type GroupKind } from "~/core/week";
 import { groupFormSchema } from "~/forms/group";
 import { groupWords as said } from "~/words/groups";
 import styles from "./group.module.css";
-import type { Student } from "./group-shapes";
-import { Members } from "./members";
 
 interface GroupFormProps {
   readonly group: {
@@ -16,7 +15,7 @@ interface GroupFormProps {
     readonly kind: GroupKind;
     readonly members: readonly string[];
   };
-  readonly students: readonly Student[];
+  readonly students: readonly StudentToChoose[];
   readonly refused: Refused | undefined;
   readonly submit: string;
 }
@@ -39,7 +38,8 @@ export function GroupForm({ group, students, refused, submit }: GroupFormProps) 
           </MenuItem>
         ))}
       </FormField>
-      <Members
+      <ChooseStudents
+        name="member"
         label={said.members}
         students={students}
         chosen={members}

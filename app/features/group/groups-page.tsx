@@ -1,10 +1,10 @@
 import { Link } from "react-router";
+import type { StudentToChoose } from "~/components/choose-students";
 import type { Refused } from "~/components/field";
 import { Empty, Page, Section } from "~/components/page";
 import type { GroupKind } from "~/core/week";
 import { groupWords as said } from "~/words/groups";
 import { GroupForm } from "./group-form";
-import type { Student } from "./group-shapes";
 import styles from "./group.module.css";
 
 interface GroupsPageProps {
@@ -15,7 +15,7 @@ interface GroupsPageProps {
     readonly kind: GroupKind;
     readonly members: readonly string[];
   }[];
-  readonly students: readonly Student[];
+  readonly students: readonly StudentToChoose[];
   readonly refused: Refused | undefined;
 }
 

@@ -1,6 +1,7 @@
 import MenuItem from "@mui/material/MenuItem";
 import { useEffect } from "react";
 import { useFormContext, useWatch } from "react-hook-form";
+import { ChooseStudents } from "~/components/choose-students";
 import type { Refused } from "~/components/field";
 import { FormDayField } from "~/components/form-day-field";
 import { FormField } from "~/components/form-field";
@@ -15,7 +16,6 @@ import { groupWords } from "~/words/groups";
 import { planWords } from "~/words/plan";
 import styles from "./group.module.css";
 import type { GroupPiece, Student } from "./group-shapes";
-import { Members } from "./members";
 
 const { item: said } = groupWords;
 const { fields } = said;
@@ -76,9 +76,10 @@ export function ItemForm(props: ItemFormProps) {
     >
       <input type="hidden" name="id" value={id} />
       <Fields {...props} />
-      <Members
+      <ChooseStudents
+        name="member"
         label={fields.who}
-        students={members}
+        students={members.map((each) => ({ ...each, groups: [] }))}
         chosen={chosen}
         error={refused?.errors.member}
       />

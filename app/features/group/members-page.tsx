@@ -1,11 +1,11 @@
 import { Form } from "react-router";
+import type { StudentToChoose } from "~/components/choose-students";
 import type { Refused } from "~/components/field";
 import { Page } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
 import type { GroupKind } from "~/core/week";
 import { groupWords as said } from "~/words/groups";
 import { GroupForm } from "./group-form";
-import type { Student } from "./group-shapes";
 import styles from "./group.module.css";
 
 interface MembersPageProps {
@@ -16,7 +16,7 @@ interface MembersPageProps {
     readonly kind: GroupKind;
     readonly members: readonly string[];
   };
-  readonly students: readonly Student[];
+  readonly students: readonly StudentToChoose[];
   readonly refused: Refused | undefined;
 }
 

@@ -1,12 +1,11 @@
 import Button from "@mui/material/Button";
-import Checkbox from "@mui/material/Checkbox";
 import Dialog from "@mui/material/Dialog";
 import DialogActions from "@mui/material/DialogActions";
 import DialogContent from "@mui/material/DialogContent";
 import DialogTitle from "@mui/material/DialogTitle";
-import FormControlLabel from "@mui/material/FormControlLabel";
 import { useEffect } from "react";
 import { useFetcher } from "react-router";
+import { ChooseStudents, type StudentToChoose } from "~/components/choose-students";
 import { Field, type Refused } from "~/components/field";
 import { words } from "~/words";
 import type { LibraryLine } from "./library-line";
@@ -18,7 +17,7 @@ export interface Acting {
 }
 
 interface ActDialogProps extends Acting {
-  readonly students: readonly { readonly id: string; readonly name: string }[];
+  readonly students: readonly StudentToChoose[];
   readonly onEnd: () => void;
 }
 
@@ -56,14 +55,12 @@ export function ActDialog({ act, line, students, onEnd }: ActDialogProps) {
           {act === "give" && (
             <>
               <p>{words.piece.giveHow}</p>
-              {students.map(({ id, name }) => (
-                <FormControlLabel
-                  key={id}
-                  control={<Checkbox name="to" value={id} />}
-                  label={name}
-                />
-              ))}
-              {refused?.errors.to && <p role="alert">{refused.errors.to}</p>}
+              <ChooseStudents
+                name="to"
+                label={words.piece.giveWhom}
+                students={students}
+                error={refused?.errors.to}
+              />
               {given !== undefined && <p role="status">{words.piece.given(given)}</p>}
             </>
           )}

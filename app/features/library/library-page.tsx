@@ -7,6 +7,7 @@ import { PagedRows } from "~/components/paged-rows";
 import type { Column } from "~/components/rows-shown";
 import { WHOLE_LIBRARY, type LibraryQuery } from "~/forms/library";
 import { PAGE_SIZES, searchOf } from "~/forms/paging";
+import type { StudentToChoose } from "~/components/choose-students";
 import { words } from "~/words";
 import { ActDialog, type Acting } from "./act-dialog";
 import { LibraryFilter } from "./library-filter";
@@ -18,7 +19,7 @@ export interface LibraryPageProps {
   readonly query: LibraryQuery;
   readonly total: number;
   readonly lines: readonly LibraryLine[];
-  readonly students: readonly { readonly id: string; readonly name: string }[];
+  readonly students: readonly StudentToChoose[];
 }
 
 const { library } = words;

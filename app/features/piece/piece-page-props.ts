@@ -1,4 +1,4 @@
-import type { OtherStudent } from "~/components/give-form";
+import type { StudentToChoose } from "~/components/choose-students";
 import type { Refused } from "~/components/field";
 import type { MovedLadder } from "~/core/ladder";
 import type {
@@ -81,7 +81,7 @@ export interface PiecePageProps {
     readonly is: string;
   }[];
   /** Other students of the room. */
-  readonly others: readonly OtherStudent[];
+  readonly others: readonly StudentToChoose[];
   readonly given: number | undefined;
   /** The name under which it was kept in the library just now. */
   readonly kept: string | undefined;

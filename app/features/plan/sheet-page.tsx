@@ -1,7 +1,8 @@
 import Button from "@mui/material/Button";
 import { TempoText } from "~/components/beat-unit";
 import type { Refused } from "~/components/field";
-import { GiveForm, type OtherStudent } from "~/components/give-form";
+import type { StudentToChoose } from "~/components/choose-students";
+import { GiveForm } from "~/components/give-form";
 import { Page, Section } from "~/components/page";
 import { useFormats } from "~/components/locale";
 import { addDays } from "~/core/units";
@@ -22,7 +23,7 @@ interface SheetPageProps {
   readonly studioId: string;
   readonly teaches: boolean;
   /** Other students, to whom the teacher may give what this week asks. */
-  readonly others: readonly OtherStudent[];
+  readonly others: readonly StudentToChoose[];
   readonly refused: Refused | undefined;
   readonly given: number | undefined;
 }

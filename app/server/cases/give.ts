@@ -11,7 +11,6 @@ import {
 import { err, ok, type Result } from "~/core/result";
 import type { BeatUnit, Day } from "~/core/units";
 import {
-  groupsOf,
   insertLadder,
   insertPassage,
   markGiven,
@@ -21,7 +20,6 @@ import {
   setStages,
   stagesOf,
   studentById,
-  studentsOf,
   studioById,
   type GivenFrom,
   type Passage,
@@ -178,14 +176,4 @@ export async function givePiece(
     }
     return others.length;
   });
-}
-
-/** Whom something can be given to. */
-export async function otherStudents({ db }: Services, studioId: string, personId: string) {
-  const [students, groups] = await Promise.all([studentsOf(db, studioId), groupsOf(db, studioId)]);
-  const groupsWith = (id: string) =>
-    groups.filter(({ members }) => members.includes(id)).map(({ name }) => name);
-  return students
-    .filter(({ id }) => id !== personId)
-    .map(({ id, name }) => ({ id, name, groups: groupsWith(id) }));
 }

@@ -25,17 +25,18 @@ import { readForm } from "../form";
 import { whoIsHurt } from "../plan/who-is-hurt";
 import { todayIn, type Services } from "../services";
 import { bring, ladderRefused, takeOut } from "./group-landing";
+import { studentsToChoose } from "./whom";
 
 const MOST_MEMBERS = 200;
 const LONGEST_DAYS = 60;
 
 /** The groups of a room, and who could belong to one. */
 export async function groupsPage({ db }: Services, studioId: string) {
-  const [groups, students] = await Promise.all([groupsOf(db, studioId), studentsOf(db, studioId)]);
-  return {
-    groups,
-    students: students.map(({ id, name, instrument }) => ({ id, name, instrument })),
-  };
+  const [groups, students] = await Promise.all([
+    groupsOf(db, studioId),
+    studentsToChoose(db, studioId),
+  ]);
+  return { groups, students };
 }
 
 /** A group, and who could belong to it. */

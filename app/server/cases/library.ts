@@ -10,7 +10,6 @@ import {
   libraryTotal,
   nameTaken,
   renameInLibrary,
-  studentsOf,
   takeOutOfLibrary,
 } from "~/db/queries";
 import { libraryName, type LibraryQuery } from "~/forms/library";
@@ -19,6 +18,7 @@ import type { FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
 import type { Services } from "../services";
 import { ladderTextSchema } from "./ladder-text";
+import { studentsToChoose } from "./whom";
 
 const MOST_KEPT = 500;
 
@@ -51,14 +51,14 @@ export async function libraryPage(
   const [total, lines, students] = await Promise.all([
     libraryTotal(db, studioId, filter),
     libraryLines(db, studioId, filter, partOf(query)),
-    studentsOf(db, studioId),
+    studentsToChoose(db, studioId),
   ]);
   const kept = lines.map(({ keptAt, ...rest }) => ({ ...rest, keptAt: keptAt.getTime() }));
   return {
     query,
     total: total.lines,
     lines: kept,
-    students: students.map(({ id, name }) => ({ id, name })),
+    students,
   };
 }
 

@@ -19,7 +19,7 @@ import {
   studioById,
 } from "~/db/queries";
 import { todayIn, type Services } from "../services";
-import { otherStudents } from "./give";
+import { otherStudents } from "./whom";
 import { memoryOfPiece } from "./memory";
 import { paperShown } from "./paper";
 import { passageOutlook } from "../plan/ahead";
