@@ -16,15 +16,15 @@ export const loader = (asked: Route.LoaderArgs) =>
 
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
-    const list = (await formOf(asked.request)).get("list");
-    const read = readList(typeof list === "string" ? list : "");
+    const read = await readList(services, studioId, await formOf(asked.request));
     if (!read.ok) return refused(read.error);
-    const tickets = await addMany(services, studioId, read.value);
+    const { students, codeDays } = read.value;
+    const tickets = await addMany(services, studioId, students, codeDays);
     const shown = tickets.map(async ({ link, ...rest }) => {
       const address = addressOf(callerOf(asked.context), asked.request, link);
       return { ...rest, address, qr: await qrOf(address) };
     });
-    return { tickets: await Promise.all(shown) };
+    return { tickets: await Promise.all(shown), codeDays };
   });
 
 export default function ManyStudents({ loaderData, actionData }: Route.ComponentProps) {

@@ -145,11 +145,17 @@ export const desk = {
   },
   many: {
     title: "Add many students",
-    lead: "Paste a list: a name on each line, and after a comma the instrument.",
-    list: "Names and instruments",
-    submit: "Add them all",
-    once: (count: number) =>
-      `${count} ${plural(count, "student", "students")} added. Print this now: links and codes are shown only once. A code is good for a day.`,
+    lead: "Paste a list, one student per line.",
+    list: "Students",
+    example: "Nora Quayle, flute, Thu 15:30, Mon Wed Fri 25, child",
+    columns:
+      "Name, instrument, lesson, practice times and “child” for a child's limits. Only the name is needed.",
+    addAgain: "Add students with the same name",
+    codes: "Codes work for",
+    codesFor: { day: "one day", week: "one week" },
+    submit: "Add students",
+    once: (count: number, codeDays: number) =>
+      `${count} ${plural(count, "student", "students")} added. Print this page now: links and codes are shown only once. Codes work for ${codeDays === 1 ? "one day" : "one week"}.`,
     print: "Print",
     code: (code: string) => `Code ${code}`,
   },

@@ -142,3 +142,5 @@ export type { GroupItemTold, MemberItem, MemberLine } from "./group-told";
 export type { ReportLine } from "./report-told";
 export { chanceByHeart } from "./heart-chance";
 export { ratingScaleSchema, ratingsOf, type RatingScale } from "./rating";
+export { withSimpleTimes, type SimpleTimes } from "./simple-times";
+export { listedStudent, type ListColumn } from "./students-list";

@@ -1,4 +1,7 @@
 import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import MenuItem from "@mui/material/MenuItem";
 import { Form } from "react-router";
 import { Field, type Refused } from "~/components/field";
 import { Page } from "~/components/page";
@@ -17,19 +20,21 @@ interface Ticket {
 
 interface ManyStudentsPageProps {
   readonly studioId: string;
-  readonly answer: Refused | { readonly tickets: readonly Ticket[] } | undefined;
+  readonly answer:
+    Refused | { readonly tickets: readonly Ticket[]; readonly codeDays: number } | undefined;
 }
 
 const { many } = words;
 
 /** Many students at once from a pasted list, and a sheet of what they come in with. */
 export function ManyStudentsPage({ studioId, answer }: ManyStudentsPageProps) {
-  const tickets = answer && "tickets" in answer ? answer.tickets : undefined;
+  const made = answer && "tickets" in answer ? answer : undefined;
+  const tickets = made?.tickets;
   const refused = answer && "errors" in answer ? answer : undefined;
   return (
     <Page
       title={many.title}
-      lead={tickets ? many.once(tickets.length) : many.lead}
+      lead={made ? many.once(made.tickets.length, made.codeDays) : many.lead}
       back={{ to: `/studio/${studioId}`, label: words.desk.week }}
       actions={
         tickets && (
@@ -56,7 +61,27 @@ export function ManyStudentsPage({ studioId, answer }: ManyStudentsPageProps) {
         </ul>
       ) : (
         <Form method="post" className={styles.form} noValidate>
-          <Field name="list" label={many.list} refused={refused} multiline minRows={8} autoFocus />
+          <Field
+            name="list"
+            label={many.list}
+            helper={many.columns}
+            placeholder={many.example}
+            refused={refused}
+            multiline
+            minRows={8}
+            autoFocus
+            slotProps={{ inputLabel: { shrink: true } }}
+          />
+          {refused?.errors.twice && (
+            <FormControlLabel
+              control={<Checkbox name="twice" value="add" />}
+              label={many.addAgain}
+            />
+          )}
+          <Field name="codes" select label={many.codes} defaultValue="day" refused={refused}>
+            <MenuItem value="day">{many.codesFor.day}</MenuItem>
+            <MenuItem value="week">{many.codesFor.week}</MenuItem>
+          </Field>
           <SubmitButton variant="contained">{many.submit}</SubmitButton>
         </Form>
       )}

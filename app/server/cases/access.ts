@@ -56,6 +56,7 @@ export async function issue(
   studioId: string,
   person: { readonly id: string; readonly name: string },
   kind: AccessKind,
+  codeDays = 1,
 ): Promise<Shown> {
   const at = new Date(now());
   const secret = kind === "code" ? newCode() : newLinkSecret();
@@ -68,7 +69,7 @@ export async function issue(
     kind,
     secretHash: hashOf(secret),
     at,
-    expiresAt: kind === "code" ? addHours(now(), 24) : undefined,
+    expiresAt: kind === "code" ? addHours(now(), 24 * codeDays) : undefined,
   });
   const path = { link: `/in/${secret}`, calendar: `/calendar/${secret}.ics`, code: secret }[kind];
   return { kind, name: person.name, secret: path };

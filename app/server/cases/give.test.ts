@@ -8,8 +8,7 @@ import { givePiece } from "./give";
 import { giveWeek } from "./give-week";
 import { lessonPage } from "./lesson";
 import { setWeek } from "./set-week";
-import { addMany, readList } from "./many-students";
-import { accessPage } from "./access";
+import { addMany } from "./many-students";
 
 let room: Awaited<ReturnType<typeof furnishedRoom>>;
 beforeEach(async () => {
@@ -21,23 +20,6 @@ const form = (fields: Readonly<Record<string, string>>) => {
   for (const [key, value] of Object.entries(fields)) made.set(key, value);
   return made;
 };
-
-test("a list of names becomes students, each with a link and a code; a bad line is named", async () => {
-  const { services, studioId } = room;
-  const read = readList("Ada Wren, harp\n\nBen\tviola\nCleo");
-  expect(read).toMatchObject({
-    value: [
-      { name: "Ada Wren", instrument: "harp" },
-      { name: "Ben", instrument: "viola" },
-      { name: "Cleo", instrument: "" },
-    ],
-  });
-  expect(readList(", harp")).toMatchObject({ error: { errors: { list: /name/ } } });
-  const tickets = await addMany(services, studioId, read.ok ? read.value : []);
-  expect(new Set(tickets.map(({ link }) => link)).size).toBe(3);
-  const { accesses } = await accessPage(services, studioId, tickets[0]!.id);
-  expect(accesses.map(({ kind }) => kind).toSorted()).toEqual(["code", "link"]);
-});
 
 test("a piece is given with its passages, ladders and stages; given twice, it is there once", async () => {
   const { services, studioId, personId, pieceId, passageId } = room;
