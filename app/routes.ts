@@ -56,6 +56,7 @@ export default [
         route("table", "routes/table.tsx"),
         route("students/new", "routes/student-new.tsx"),
         route("students/many", "routes/students-many.tsx"),
+        route("students/several", "routes/students-several.tsx"),
         route("students/:personId", "routes/student.tsx"),
         route("students/:personId/today", "routes/today.tsx"),
         route("students/:personId/track", "routes/session-track.tsx"),

@@ -33,6 +33,18 @@ export const draftOf = (db: Queries, studioId: string, personId: string) =>
     [studioId, personId],
   );
 
+/** The weeks that are being put together, by the names of their students. */
+export const draftsOfAll = (db: Queries, studioId: string) =>
+  db.many(
+    v.object({ person_id: idRow, name: v.string(), from_day: dayRow, items: v.number() }),
+    `select person_id, name, from_day,
+       (select count(*)::integer from draft_item where draft_id = draft.id) as items
+     from draft join person on person.id = person_id
+     where draft.studio_id = $1 and person.role in ('student', 'teacher')
+     order by name, draft.id`,
+    [studioId],
+  );
+
 interface Written {
   readonly id: string;
   readonly from: Day;

@@ -11,7 +11,15 @@ export {
   switchRuleOn,
   tempoTallies,
 } from "./advice";
-export { draftBeginsOn, draftOf, dropDraft, insertDraft, saveDraft, type Draft } from "./drafts";
+export {
+  draftBeginsOn,
+  draftOf,
+  draftsOfAll,
+  dropDraft,
+  insertDraft,
+  saveDraft,
+  type Draft,
+} from "./drafts";
 export { askedByDay, dropAskedFrom, keepAsked } from "./item-days";
 export { barMarksOf, markBars } from "./bar-marks";
 export {

@@ -6,6 +6,7 @@ import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
 import { daysBetween, type Day } from "~/core/units";
 import { words } from "~/words";
+import { severalWords } from "~/words/several";
 import { listenWords } from "~/words/listen";
 import { BoardLine } from "./board-line";
 import { ordered, type Asked, type Line } from "./board-order";
@@ -45,6 +46,9 @@ export function WeekBoard(props: WeekBoardProps) {
   const shown = ordered(lines, asked);
   const add = (
     <>
+      <Button component={Link} to={`/studio/${studioId}/students/several`} variant="text">
+        {severalWords.title}
+      </Button>
       <Button component={Link} to={`/studio/${studioId}/students/many`} variant="text">
         {words.many.title}
       </Button>

@@ -1,0 +1,153 @@
+import Button from "@mui/material/Button";
+import Checkbox from "@mui/material/Checkbox";
+import FormControlLabel from "@mui/material/FormControlLabel";
+import MenuItem from "@mui/material/MenuItem";
+import { Form, Link } from "react-router";
+import { ChooseStudents, type StudentToChoose } from "~/components/choose-students";
+import { Field, type Refused } from "~/components/field";
+import { useFormats } from "~/components/locale";
+import { Page, Section } from "~/components/page";
+import { SubmitButton } from "~/components/submit-button";
+import { addDays, type Day } from "~/core/units";
+import { words } from "~/words";
+import { severalWords as said } from "~/words/several";
+import styles from "./student.module.css";
+
+const A_MONDAY = "2026-05-04";
+const WEEKDAYS = [0, 1, 2, 3, 4, 5, 6];
+
+interface SeveralStudentsPageProps {
+  readonly studioId: string;
+  readonly students: readonly StudentToChoose[];
+  readonly drafts: readonly {
+    readonly person_id: string;
+    readonly name: string;
+    readonly from_day: Day;
+    readonly items: number;
+  }[];
+  readonly refused: Refused | undefined;
+  /** For how many something was saved just now. */
+  readonly saved: number | undefined;
+  readonly assigned:
+    | {
+        readonly assigned: number;
+        readonly not: readonly { readonly name: string; readonly sentence: string }[];
+      }
+    | undefined;
+}
+
+/** What is the same for many students, said once; and their prepared weeks, set in one press. */
+export function SeveralStudentsPage(props: SeveralStudentsPageProps) {
+  const { studioId, drafts, assigned } = props;
+  const formats = useFormats();
+  return (
+    <Page
+      title={said.title}
+      lead={said.lead}
+      back={{ to: `/studio/${studioId}`, label: words.desk.week }}
+    >
+      <Section title={said.prepared}>
+        {drafts.length === 0 ? (
+          <p className={styles.soft}>{said.none}</p>
+        ) : (
+          <Form method="post">
+            <ul className={styles.drafts}>
+              {drafts.map(({ person_id, name, from_day, items }) => (
+                <li key={person_id}>
+                  <Link to={`/studio/${studioId}/students/${person_id}/lesson`}>{name}</Link>{" "}
+                  <span className={styles.soft}>
+                    {said.line(items, formats.shortDay(from_day))}
+                  </span>
+                </li>
+              ))}
+            </ul>
+            <Button type="submit" name="act" value="assign" variant="contained">
+              {said.assign(drafts.length)}
+            </Button>
+          </Form>
+        )}
+        {assigned && <p role="status">{said.assigned(assigned.assigned)}</p>}
+        {assigned?.not.map(({ name, sentence }) => (
+          <p key={name} role="alert">
+            {said.not(name, sentence)}
+          </p>
+        ))}
+      </Section>
+      <Section title={said.practice}>
+        <TimesForm {...props} />
+      </Section>
+    </Page>
+  );
+}
+
+function TimesForm({
+  students,
+  refused,
+  saved,
+}: Pick<SeveralStudentsPageProps, "students" | "refused" | "saved">) {
+  const formats = useFormats();
+  const nameOf = (weekday: number) => formats.fullWeekday(addDays(A_MONDAY, weekday));
+  return (
+    <Form method="post" noValidate>
+      <ChooseStudents name="to" label={said.whom} students={students} error={refused?.errors.to} />
+      <p className={styles.soft}>{said.help}</p>
+      <fieldset className={styles.several}>
+        <legend>{said.practice}</legend>
+        <div role="group" aria-label={said.weekdays}>
+          {WEEKDAYS.map((weekday) => (
+            <FormControlLabel
+              key={weekday}
+              control={<Checkbox name="weekday" value={weekday} />}
+              label={nameOf(weekday)}
+            />
+          ))}
+        </div>
+        <Field name="minutes" size="small" type="number" label={said.minutes} refused={refused} />
+      </fieldset>
+      <fieldset className={styles.several}>
+        <legend>{said.lesson}</legend>
+        <Field
+          name="lesson-day"
+          size="small"
+          select
+          label={said.lessonDay}
+          refused={refused}
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        >
+          <MenuItem value="">{said.unchanged}</MenuItem>
+          {WEEKDAYS.map((weekday) => (
+            <MenuItem key={weekday} value={String(weekday)}>
+              {nameOf(weekday)}
+            </MenuItem>
+          ))}
+        </Field>
+        <Field
+          name="lesson-from"
+          size="small"
+          type="time"
+          label={said.lessonFrom}
+          refused={refused}
+          slotProps={{ inputLabel: { shrink: true } }}
+        />
+      </fieldset>
+      <fieldset className={styles.several}>
+        <legend>{said.limits}</legend>
+        <Field
+          name="limits"
+          size="small"
+          select
+          label={said.limits}
+          refused={refused}
+          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+        >
+          <MenuItem value="">{said.unchanged}</MenuItem>
+          <MenuItem value="child">{said.child}</MenuItem>
+          <MenuItem value="none">{said.noLimits}</MenuItem>
+        </Field>
+      </fieldset>
+      {refused?.errors.form && <p role="alert">{refused.errors.form}</p>}
+      <SubmitButton variant="contained">{said.save}</SubmitButton>
+      {saved !== undefined && <p role="status">{said.saved(saved)}</p>}
+    </Form>
+  );
+}
