@@ -116,11 +116,11 @@ test("something is set for the band: each has it in their week, one is left out 
   await page.getByLabel("To bar").fill("24");
   await page.getByLabel("What").fill("The way home");
   await page.getByRole("button", { name: "Set it for 12" }).click();
-  await page.waitForURL(/\/groups\/[0-9a-f-]+$/);
+  await page.waitForURL(/\/groups\/[0-9a-f-]+\?assigned=/);
   const set = page.getByRole("listitem").filter({ hasText: "The way home" });
-  await expect(set).toContainText("10 of 12 have it");
-  await expect(set).toContainText("Myrtle Oake: left out by you");
-  await expect(set).toContainText("Rufus Dray: stopped for pain");
+  await expect(set).toContainText("Assigned to 10 of 12");
+  await expect(set).toContainText("Myrtle Oake (you left them out)");
+  await expect(set).toContainText("Rufus Dray (stopped because of pain");
   await page.getByRole("link", { name: "Gideon Marsh" }).click();
   await expect(page.getByText("The way home").first()).toBeVisible();
 });

@@ -28,9 +28,10 @@ export const loader = (asked: Route.LoaderArgs) =>
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
     const { groupId } = idsOf(asked.params, "groupId");
-    const done = await setGroupItem(services, studioId, groupId, await formOf(asked.request));
+    const form = await formOf(asked.request);
+    const done = await setGroupItem(services, studioId, groupId, form);
     if (!done.ok) return refused(done.error);
-    throw redirect(`/studio/${studioId}/groups/${groupId}`);
+    throw redirect(`/studio/${studioId}/groups/${groupId}?assigned=${String(form.get("id"))}`);
   });
 
 export default function GroupSet({ loaderData, actionData }: Route.ComponentProps) {

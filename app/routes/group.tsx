@@ -14,7 +14,9 @@ export const meta = ({ loaderData }: Route.MetaArgs) => [
 export const loader = (asked: Route.LoaderArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
     const { groupId } = idsOf(asked.params, "groupId");
-    return { studioId, ...(await groupBoard(services, studioId, groupId)) };
+    /** The item that was assigned just now. */
+    const assigned = new URL(asked.request.url).searchParams.get("assigned") ?? undefined;
+    return { studioId, assigned, ...(await groupBoard(services, studioId, groupId)) };
   });
 
 /** What is set can be taken back. */

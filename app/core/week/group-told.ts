@@ -30,6 +30,13 @@ export interface MemberLine {
   readonly minutes: number;
   readonly hurt: boolean;
   /** What their week asks is more than the minutes that they have. */
-  readonly tooMuch: { readonly asked: number; readonly there: number } | undefined;
+  readonly tooMuch:
+    | {
+        readonly asked: number;
+        readonly there: number;
+        /** Titles of the items that fall out on some days. */
+        readonly falls: readonly string[];
+      }
+    | undefined;
   readonly items: readonly MemberItem[];
 }

@@ -19,12 +19,16 @@ export interface BoardProps {
   readonly lines: readonly MemberLine[];
   readonly items: readonly GroupItemTold[];
   readonly pieces: readonly GroupPiece[];
+  /** The item that was assigned just now. */
+  readonly assigned: string | undefined;
 }
 
 /** More items than this don't fit beside each other twice. */
 const MOST_ITEMS_TWICE = 2;
 /** So few stand in one column. */
 const FEW = 8;
+/** More than so many under each other stand closer, so that all are seen at once. */
+const CLOSE = 15;
 
 /** The players in two columns, where that fits and is shorter. */
 function inColumns(lines: readonly MemberLine[], items: number) {
@@ -43,8 +47,40 @@ function handedIn(lines: readonly MemberLine[], items: readonly GroupItemTold[])
   return { of: all.length, done: done.length, late: done.filter(({ late }) => late).length };
 }
 
+/** It was assigned, and whose week has too little room for it now. */
+function Assigned(props: {
+  readonly studioId: string;
+  readonly itemId: string;
+  readonly lines: readonly MemberLine[];
+}) {
+  const { studioId, itemId, lines } = props;
+  const has = (line: MemberLine) =>
+    line.items.some((each) => each.itemId === itemId && each.state !== "left-out");
+  const short = lines.flatMap((line) =>
+    has(line) && line.tooMuch ? [{ ...line, tooMuch: line.tooMuch }] : [],
+  );
+  const out = short.filter(({ tooMuch }) => tooMuch.falls.length > 0);
+  const squeezed = short.filter(({ tooMuch }) => tooMuch.falls.length === 0);
+  return (
+    <div role="status" className={styles.assigned}>
+      <p>
+        {said.assigned} {out.length > 0 && said.dontFit}
+      </p>
+      <ul>
+        {out.map(({ id, name, tooMuch }) => (
+          <li key={id}>
+            <Link to={`/studio/${studioId}/students/${id}/week/change`}>{name}</Link>:{" "}
+            {said.falls(tooMuch.falls)}
+          </li>
+        ))}
+      </ul>
+      {squeezed.length > 0 && <p>{said.shorter(squeezed.map(({ name }) => name))}</p>}
+    </div>
+  );
+}
+
 /** A group at a glance, two columns of players where there is room. */
-export function Board({ studioId, group, from, lines, items, pieces }: BoardProps) {
+export function Board({ studioId, group, from, lines, items, pieces, assigned }: BoardProps) {
   const formats = useFormats();
   const here = `/studio/${studioId}/groups/${group.id}`;
   const practised = lines.filter(({ minutes }) => minutes > 0).length;
@@ -81,6 +117,9 @@ export function Board({ studioId, group, from, lines, items, pieces }: BoardProp
         </>
       }
     >
+      {items.some(({ id }) => id === assigned) && (
+        <Assigned studioId={studioId} itemId={assigned!} lines={lines} />
+      )}
       {lines.length === 0 ? (
         <Empty
           action={
@@ -94,7 +133,7 @@ export function Board({ studioId, group, from, lines, items, pieces }: BoardProp
       ) : (
         <div className={styles.board}>
           {inColumns(lines, items.length).map((column) => (
-            <div key={column[0]!.id}>
+            <div key={column[0]!.id} className={column.length > CLOSE ? styles.close : undefined}>
               <div className={styles.head} aria-hidden>
                 <span className={styles.who}>{said.who}</span>
                 <span className={styles.headDays} style={{ width: lines[0]!.days.length * 9 - 3 }}>

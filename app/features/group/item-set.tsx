@@ -20,16 +20,26 @@ interface ItemSetProps {
   readonly here: string;
 }
 
-/** Who has not got it, or not as it is now, and why; who gets more than fits. */
-function told(lines: readonly MemberLine[], itemId: string): { name: string; why: string }[] {
-  return lines.flatMap(({ name, items, tooMuch }) => {
-    const of = items.find((each) => each.itemId === itemId);
-    if (of?.leftOut) return [{ name, why: said.leftOut[of.leftOut] }];
-    if (!of || of.state === "left-out") return [{ name, why: said.notBrought }];
-    if (of.keptTheirs) return [{ name, why: said.kept }];
-    return tooMuch ? [{ name, why: board.tooMuch(tooMuch.asked, tooMuch.there) }] : [];
-  });
+interface Apart {
+  readonly kind: "has" | "short" | "own" | "out";
+  readonly name: string;
+  /** Why, or how much is too much. */
+  readonly because?: string;
 }
+
+/** How it came to a member: they have it, are short of time for it, kept their own, or were left out. */
+function apart({ name, items, tooMuch }: MemberLine, itemId: string): Apart {
+  const of = items.find((each) => each.itemId === itemId);
+  if (of?.leftOut) return { kind: "out", name, because: said.leftOut[of.leftOut] };
+  if (!of || of.state === "left-out") return { kind: "out", name, because: said.notBrought };
+  if (tooMuch) {
+    const because = board.tooMuch(tooMuch.asked, tooMuch.there);
+    return { kind: "short", name, because };
+  }
+  return { kind: of.keptTheirs ? "own" : "has", name };
+}
+
+const KINDS = ["has", "short", "own", "out"] as const;
 
 /** An item that is set for the group: what is asked, and how it came to each. */
 export function ItemSet({ number, item, lines, pieces, here }: ItemSetProps) {
@@ -37,10 +47,8 @@ export function ItemSet({ number, item, lines, pieces, here }: ItemSetProps) {
   const { asked, until } = item;
   const { music } = asked;
   const piece = music && pieces.find(({ id }) => id === music.pieceId);
-  const have = lines.filter(({ items }) =>
-    items.some(({ itemId, state }) => itemId === item.id && state !== "left-out"),
-  ).length;
-  const why = told(lines, item.id);
+  const members = lines.map((line) => apart(line, item.id));
+  const have = members.filter(({ kind }) => kind !== "out").length;
   return (
     <li className={styles.itemSet}>
       <div>
@@ -63,15 +71,20 @@ export function ItemSet({ number, item, lines, pieces, here }: ItemSetProps) {
             .join(" · ")}
         </p>
         <p className={styles.soft}>{said.has(have, lines.length)}</p>
-        {why.length > 0 && (
-          <ul className={styles.why}>
-            {why.map(({ name, why: because }) => (
-              <li key={name}>
-                <strong>{name}</strong>: {because}
+        <ul className={styles.why}>
+          {KINDS.map((kind) => {
+            const these = members.filter((each) => each.kind === kind);
+            if (these.length === 0) return null;
+            return (
+              <li key={kind}>
+                <strong>{said.apart[kind]}:</strong>{" "}
+                {these
+                  .map(({ name, because }) => (because ? `${name} (${because})` : name))
+                  .join(", ")}
               </li>
-            ))}
-          </ul>
-        )}
+            );
+          })}
+        </ul>
       </div>
       <Form method="post" className={styles.itemActs}>
         <Button component={Link} to={`${here}/set?item=${item.id}`} variant="outlined">

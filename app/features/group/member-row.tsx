@@ -58,7 +58,7 @@ export function MemberRow({ line, items, studioId, most, roomy }: MemberRowProps
   );
 }
 
-const TALL = 22;
+const TALL = 20;
 
 function Days({ days, most }: { readonly days: MemberLine["days"]; readonly most: number }) {
   const formats = useFormats();

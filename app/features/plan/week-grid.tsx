@@ -32,7 +32,12 @@ export function WeekGrid({ week, today, preview = false }: WeekGridProps) {
     <>
       {folds && (
         <div className={styles.earlier}>
-          <Button size="small" aria-expanded={unfolded} onClick={() => setUnfolded(!unfolded)}>
+          <Button
+            size="small"
+            variant="outlined"
+            aria-expanded={unfolded}
+            onClick={() => setUnfolded(!unfolded)}
+          >
             {said.earlier(over.length, Math.round(done), asked)}
           </Button>
         </div>

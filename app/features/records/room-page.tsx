@@ -63,6 +63,7 @@ export function RoomPage(props: RoomPageProps) {
         <Form method="post" className={styles.takes} noValidate>
           <Field
             name="days"
+            sx={{ width: 220 }}
             type="number"
             label={room.takesDays}
             defaultValue={String(takes.days)}
@@ -70,6 +71,7 @@ export function RoomPage(props: RoomPageProps) {
           />
           <Field
             name="year-ends"
+            sx={{ width: 220 }}
             select
             label={room.yearEnds}
             defaultValue={String(takes.yearEnds)}

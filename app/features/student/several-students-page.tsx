@@ -102,13 +102,21 @@ function TimesForm({
             />
           ))}
         </div>
-        <Field name="minutes" size="small" type="number" label={said.minutes} refused={refused} />
+        <Field
+          name="minutes"
+          size="small"
+          sx={{ width: 220 }}
+          type="number"
+          label={said.minutes}
+          refused={refused}
+        />
       </fieldset>
       <fieldset className={styles.several}>
         <legend>{said.lesson}</legend>
         <Field
           name="lesson-day"
           size="small"
+          sx={{ width: 220 }}
           select
           label={said.lessonDay}
           refused={refused}
@@ -124,6 +132,7 @@ function TimesForm({
         <Field
           name="lesson-from"
           size="small"
+          sx={{ width: 220 }}
           type="time"
           label={said.lessonFrom}
           refused={refused}
@@ -135,6 +144,7 @@ function TimesForm({
         <Field
           name="limits"
           size="small"
+          sx={{ width: 220 }}
           select
           label={said.limits}
           refused={refused}

@@ -98,11 +98,17 @@ function doneBefore(
   ).length;
 }
 
-/** What a week asks beyond what its days have room for. */
-const overfull = ({ notes }: Pick<ItemDays, "notes">): MemberLine["tooMuch"] => {
+/** What a week asks beyond what its days have room for, and what of it falls out. */
+function overfull(
+  { notes }: Pick<ItemDays, "notes">,
+  items: readonly AssignmentItem[],
+): MemberLine["tooMuch"] {
   const note = notes.find(({ kind }) => kind === "too-much");
-  return note?.kind === "too-much" ? { asked: note.asked, there: note.laid } : undefined;
-};
+  if (note?.kind !== "too-much") return undefined;
+  const out = notes.flatMap((each) => (each.kind === "falls-out" ? [each.itemId] : []));
+  const falls = items.filter(({ id }) => out.includes(id)).map(({ title }) => title);
+  return { asked: note.asked, there: note.laid, falls };
+}
 
 /** A group at a glance: who practised, what was handed in, and how what was set came to each. */
 export async function groupBoard(services: Services, studioId: string, groupId: string) {
@@ -134,7 +140,7 @@ export async function groupBoard(services: Services, studioId: string, groupId: 
   );
   const handedFor = new Map(handed.map((each) => [each.item_id, each]));
   const lines = members.map((member): MemberLine => {
-    const { happened: practised, stretches: laid } = weeks.get(member.id)!;
+    const { happened: practised, stretches: laid, week } = weeks.get(member.id)!;
     const byDay = minutesOfDays(practised.facts.spent);
     const days = daysOf(from, addDays(today, 1)).map((day) => ({
       day,
@@ -145,7 +151,7 @@ export async function groupBoard(services: Services, studioId: string, groupId: 
       ...{ id: member.id, name: member.name, instrument: member.instrument, days },
       minutes: days.reduce((sum, { minutes }) => sum + minutes, 0),
       hurt: hurt.has(member.id),
-      tooMuch: now && overfull(now),
+      tooMuch: now && overfull(now, week?.text.items ?? []),
       items: items.map((row) => {
         const theirs = landedFor.get(`${row.id} ${member.id}`);
         const since = dayOf(row.set_at.getTime(), studio.time_zone);

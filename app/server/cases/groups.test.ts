@@ -299,7 +299,15 @@ test("in three groups, all of it lands, and the board says that the minutes don'
   }
   const [line] = (await board()).lines;
   expect(await itemsOf(ada)).toHaveLength(3);
-  expect(line!.tooMuch).toEqual({ asked: 30, there: 24 });
+  expect(line!.tooMuch).toEqual({ asked: 30, there: 24, falls: [] });
+  // One more, and something falls out: by its name.
+  expect(
+    await set({ id: randomUUID(), fromBar: "4", toBar: "8", title: "Four", minutes: "30" }),
+  ).toMatchObject({ ok: true });
+  const [full] = (await board()).lines;
+  expect(full!.tooMuch!.falls.length).toBeGreaterThan(0);
+  const titles = (await itemsOf(ada)).map(({ title }) => title);
+  for (const title of full!.tooMuch!.falls) expect(titles).toContain(title);
 });
 
 test("before rehearsal: bars that fail for many, and questions by the bars that they name", async () => {
