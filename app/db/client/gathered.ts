@@ -53,10 +53,10 @@ async function ask(db: Queries, questions: readonly Question[]): Promise<void> {
 }
 
 /**
- * The same database for one page: questions that are asked at one moment go to it as one statement,
- * each a part of its answer, in JSON. What is written goes at once, as always.
+ * The same questions, those that are asked at one moment as one statement, each a part of its
+ * answer, in JSON. What is written goes at once, as always.
  */
-export function gathered(db: Database): Database {
+export function gatheredIn(db: Queries): Queries {
   let waiting: Question[] = [];
   const many: Queries["many"] = (row, sql, params = []) =>
     new Promise((answer, refuse) => {
@@ -69,10 +69,12 @@ export function gathered(db: Database): Database {
       }
       waiting.push({ row, sql, params, answer: answer as Question["answer"], refuse });
     });
-  return {
-    ...overMany(many),
-    execute: (sql, params) => db.execute(sql, params),
-    transaction: (work) => db.transaction(work),
-    close: () => db.close(),
-  };
+  return { ...overMany(many), execute: (sql, params) => db.execute(sql, params) };
 }
+
+/** The same database for one page. */
+export const gathered = (db: Database): Database => ({
+  ...gatheredIn(db),
+  transaction: (work) => db.transaction(work),
+  close: () => db.close(),
+});

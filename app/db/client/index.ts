@@ -1,5 +1,5 @@
 export { createDatabase, type Database, type Queries } from "./database";
-export { gathered } from "./gathered";
+export { gathered, gatheredIn } from "./gathered";
 export { DatabaseError, type DatabaseErrorKind } from "./errors";
 export { MADE_BY_FIRST } from "./first-rules";
 export { lockDirectory } from "./lock";

@@ -12,6 +12,8 @@ const draftRow = v.pipe(
     from_day: dayRow,
     until_day: dayRow,
     version: v.number(),
+    /** Somebody has put it together; else it holds only what was given. */
+    begun: v.boolean(),
     word: v.string(),
     shape_id: v.nullable(idRow),
     items: itemRows,
@@ -28,7 +30,8 @@ export type Draft = v.InferOutput<typeof draftRow>;
 export const draftOf = (db: Queries, studioId: string, personId: string) =>
   db.maybeOne(
     draftRow,
-    `select id, person_id, from_day, until_day, version, word, shape_id, ${ITEMS_OF_DRAFT} as items
+    `select id, person_id, from_day, until_day, version, begun, word, shape_id,
+       ${ITEMS_OF_DRAFT} as items
      from draft where studio_id = $1 and person_id = $2`,
     [studioId, personId],
   );
@@ -50,17 +53,18 @@ interface Written {
   readonly from: Day;
   readonly until: Day;
   readonly text: AssignmentText;
+  readonly begun: boolean;
 }
 
 export async function insertDraft(
   db: Queries,
   studioId: string,
-  { id, personId, from, until, text }: Written & { readonly personId: string },
+  { id, personId, from, until, text, begun }: Written & { readonly personId: string },
 ): Promise<void> {
   await db.execute(
-    `insert into draft (id, studio_id, person_id, from_day, until_day, word, shape_id)
-     values ($1, $2, $3, $4, $5, $6, $7)`,
-    [id, studioId, personId, from, until, text.word, text.shape],
+    `insert into draft (id, studio_id, person_id, from_day, until_day, word, shape_id, begun)
+     values ($1, $2, $3, $4, $5, $6, $7, $8)`,
+    [id, studioId, personId, from, until, text.word, text.shape, begun],
   );
   await putDraftItems(db, studioId, id, text.items);
 }
@@ -69,13 +73,13 @@ export async function insertDraft(
 export async function saveDraft(
   db: Queries,
   studioId: string,
-  { id, version, from, until, text }: Written & { readonly version: number },
+  { id, version, from, until, text, begun }: Written & { readonly version: number },
 ): Promise<boolean> {
   const written = await db.execute(
     `update draft set from_day = $4, until_day = $5, word = $6, shape_id = $7,
-       version = version + 1
+       begun = $8, version = version + 1
      where studio_id = $1 and id = $2 and version = $3`,
-    [studioId, id, version, from, until, text.word, text.shape],
+    [studioId, id, version, from, until, text.word, text.shape, begun],
   );
   if (written > 0) await putDraftItems(db, studioId, id, text.items);
   return written > 0;

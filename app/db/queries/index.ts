@@ -91,7 +91,6 @@ export {
   writtenUpTo,
 } from "./maintenance";
 export {
-  markGiven,
   insertLadder,
   laddersOf,
   insertPassage,

@@ -140,14 +140,21 @@ export interface NewPassage extends PassageRange {
   readonly order: readonly number[];
   /** In which its tempi are told; null: that of its piece. */
   readonly beatUnit: BeatUnit | null;
+  /** What it is given from; which of its ladders or versions is in force is kept with it. */
+  readonly given?: GivenFrom | undefined;
 }
+
+/** A passage of somebody else, or an exercise in one of its versions. */
+export type GivenFrom =
+  { readonly passage: string } | { readonly exercise: string; readonly version: number };
 
 export const insertPassage = (db: Queries, studioId: string, passage: NewPassage) =>
   db.execute(
     `insert into passage (id, studio_id, person_id, piece_id, name, focus,
        from_bar, to_bar, pickup_beats, start_beats, end_beats, only_notes, hardness, played_order,
-       beat_unit)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15)`,
+       beat_unit, given_from, given_number, given_exercise, given_version)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11, $12, $13, $14, $15, $16,
+       (select max(number) from ladder where passage_id = $16), $17, $18)`,
     [
       passage.id,
       studioId,
@@ -164,27 +171,11 @@ export const insertPassage = (db: Queries, studioId: string, passage: NewPassage
       passage.hardness,
       passage.order.length > 0 ? [...passage.order] : null,
       passage.beatUnit,
+      passage.given && "passage" in passage.given ? passage.given.passage : null,
+      passage.given && "exercise" in passage.given ? passage.given.exercise : null,
+      passage.given && "exercise" in passage.given ? passage.given.version : null,
     ],
   );
-
-/** A passage of somebody else, or an exercise in one of its versions. */
-export type GivenFrom =
-  { readonly passage: string } | { readonly exercise: string; readonly version: number };
-
-/** Keeps what a passage was given from, and which of its ladders or versions was in force then. */
-export const markGiven = (db: Queries, studioId: string, passageId: string, from: GivenFrom) =>
-  "passage" in from
-    ? db.execute(
-        `update passage set given_from = $3,
-           given_number = (select max(number) from ladder where passage_id = $3)
-         where studio_id = $1 and id = $2`,
-        [studioId, passageId, from.passage],
-      )
-    : db.execute(
-        `update passage set given_exercise = $3, given_version = $4
-         where studio_id = $1 and id = $2`,
-        [studioId, passageId, from.exercise, from.version],
-      );
 
 export const setHardness = (
   db: Queries,

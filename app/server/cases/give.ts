@@ -13,7 +13,6 @@ import type { BeatUnit, Day } from "~/core/units";
 import {
   insertLadder,
   insertPassage,
-  markGiven,
   passagesOfPerson,
   pieceOfPerson,
   putOnStand,
@@ -56,7 +55,7 @@ export function readGivenItems(
 
 export function readGiven(form: FormData): Result<string[], FormRefused> {
   const read = v.safeParse(toSchema, form.getAll("to"));
-  if (read.success) return ok(read.output);
+  if (read.success) return ok([...new Set(read.output)]);
   return err({ errors: { to: read.issues[0].message }, values: {} });
 }
 
@@ -77,7 +76,7 @@ export interface Given extends PassageRange {
   readonly hardness: number | null;
   readonly order: readonly number[];
   /** In which its tempi are told, where that is known. */
-  readonly beatUnit?: BeatUnit;
+  readonly beatUnit?: BeatUnit | null;
   readonly ladder: Ladder | null;
   readonly piece: { readonly metres: readonly MetreRegion[] };
   /** Nothing for what a group is set. */
@@ -122,10 +121,12 @@ export async function givePassage(
   const id = newId();
   const { name, focus, onlyNotes, hardness, order, pieceId } = given;
   const range = rangeOf(given);
-  const beatUnit = given.beatUnit ?? (await beatUnitAt(tx, studioId, pieceId, given.fromBar));
-  const told = { name, focus, onlyNotes, hardness, order, beatUnit };
+  const beatUnit =
+    given.beatUnit === undefined
+      ? await beatUnitAt(tx, studioId, pieceId, given.fromBar)
+      : given.beatUnit;
+  const told = { name, focus, onlyNotes, hardness, order, beatUnit, given: given.from };
   await insertPassage(tx, studioId, { id, personId: to, pieceId, ...told, ...range });
-  if (given.from) await markGiven(tx, studioId, id, given.from);
   if (!given.ladder) return id;
   const ladder = suited(given, given.ladder, sharesOf(theirs, today), today);
   await insertLadder(tx, studioId, id, { id: newId(), ladder, at: new Date(now()) });

@@ -6,7 +6,7 @@ import {
   spanOf,
   type Ladder,
 } from "~/core/ladder";
-import { barsOf, type MetreRegion } from "~/core/score";
+import { barsOf, regionAt, type MetreRegion } from "~/core/score";
 import { itemOfGroup, type AssignmentItem } from "~/core/week";
 import { TEMPO_LIMITS } from "~/core/units";
 import {
@@ -75,15 +75,23 @@ export function ladderRefused(
   return drawn.ok ? undefined : `This way up doesn't fit here: ${drawn.error.sentence}`;
 }
 
-/** What is played of the item, as it is given to a member. */
-async function materialOf({ tx, studioId }: Giving, { asked }: Target, kept: Kept) {
+/** What is played of the item, as it is given to each member. */
+async function materialOf(
+  { tx, studioId }: Giving,
+  { asked }: Target,
+  kept: Kept,
+): Promise<Given | undefined> {
   if (!asked.music) return undefined;
   const { pieceId, fromBar, toBar } = asked.music;
-  const { metres } = await pieceById(tx, studioId, pieceId);
+  const { metres, tempi } = await pieceById(tx, studioId, pieceId);
   const range = { fromBar, toBar, pickupBeats: 0, startBeats: 0, endBeats: 0 };
   const told = { name: "", focus: asked.focus, onlyNotes: "all" as const, hardness: null };
+  const beatUnit = tempi && regionAt(tempi.regions, fromBar).unit;
   const ladder = ladderOf(asked, kept);
-  return { ...range, ...told, pieceId, order: [], piece: { metres }, ladder, from: undefined };
+  return {
+    ...{ ...range, ...told, pieceId, beatUnit, order: [], ladder },
+    ...{ piece: { metres }, from: undefined },
+  };
 }
 
 interface Member {
@@ -100,7 +108,15 @@ export interface Landing {
   readonly giving: Giving;
   readonly item: Target;
   readonly kept: Kept;
+  /** What each is given to play, where it is something to play. */
+  readonly material: Given | undefined;
 }
+
+/** An item as it comes to all members of its group. */
+export const landingOf = async (giving: Giving, item: Target, kept: Kept): Promise<Landing> => ({
+  ...{ giving, item, kept },
+  material: await materialOf(giving, item, kept),
+});
 
 function reasonAgainst(member: Member, item: Target, weeks: MemberWeeks) {
   if (member.leftOut) return "by-you";
@@ -110,7 +126,7 @@ function reasonAgainst(member: Member, item: Target, weeks: MemberWeeks) {
 
 /** Brings an item to a member for the first time: their own passage and ladder, into their weeks. */
 async function land(landing: Landing, member: Member): Promise<void> {
-  const { giving, item, kept } = landing;
+  const { giving, item } = landing;
   const { tx, studioId } = giving;
   const weeks = await memberWeeks(giving, member.id, item.until_day);
   const told = { group_item_id: item.id, person_id: member.id, kept_theirs: false };
@@ -119,7 +135,7 @@ async function land(landing: Landing, member: Member): Promise<void> {
     const nothing = { left_out: against, item: null, ladder_number: null };
     return void (await putLanded(tx, studioId, { ...told, ...nothing }));
   }
-  const { passageId, ladderNumber } = await theirPassage(landing, member.id, kept);
+  const { passageId, ladderNumber } = await theirPassage(landing, member.id);
   const id = giving.newId();
   const made = itemOfGroup(item.asked, { id, from: item.id, passageId, due: item.until_day });
   await putIntoWeeks(giving, weeks, made);
@@ -128,8 +144,7 @@ async function land(landing: Landing, member: Member): Promise<void> {
 }
 
 /** Their passage of these bars, made and given a ladder where they have none. */
-async function theirPassage({ giving, item }: Landing, personId: string, kept: Kept) {
-  const material: Given | undefined = await materialOf(giving, item, kept);
+async function theirPassage({ giving, material }: Landing, personId: string) {
   if (!material) return { passageId: null, ladderNumber: null };
   const { tx, studioId } = giving;
   await putOnStand(tx, studioId, personId, material.pieceId);
@@ -152,14 +167,14 @@ async function moveLadder({ giving, item, kept }: Landing, landed: Landed, passa
 
 /** Brings a later change to a member who has it as it was given; else theirs stays. */
 async function bringChange(landing: Landing, landed: Landed & Has): Promise<void> {
-  const { giving, item, kept } = landing;
+  const { giving, item } = landing;
   const { tx, studioId } = giving;
   const weeks = await memberWeeks(giving, landed.person_id, item.until_day);
   const stands = weeksWith(weeks, landed.item);
   if (!stands.some(({ same }) => same)) {
     return void (await putLanded(tx, studioId, { ...landed, kept_theirs: true }));
   }
-  const own = await theirPassage(landing, landed.person_id, kept);
+  const own = await theirPassage(landing, landed.person_id);
   const made = itemOfGroup(item.asked, {
     ...{ id: landed.item.id, from: item.id, due: item.until_day },
     passageId: own.passageId,

@@ -24,7 +24,7 @@ import type { FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
 import { whoIsHurt } from "../plan/who-is-hurt";
 import { todayIn, type Services } from "../services";
-import { bring, ladderRefused, takeOut } from "./group-landing";
+import { bring, ladderRefused, landingOf, takeOut } from "./group-landing";
 import { studentsToChoose } from "./whom";
 
 const MOST_MEMBERS = 200;
@@ -98,8 +98,9 @@ async function bringToNewMembers(
   const hurt = await whoIsHurt(tx, studioId, today);
   for (const item of items) {
     const has = new Set((await landedOf(tx, studioId, [item.id])).map((each) => each.person_id));
+    const landing = await landingOf(giving, item, kept);
     for (const id of members.filter((each) => !has.has(each))) {
-      await bring({ giving, item, kept }, { id, hurt: hurt.has(id), leftOut: false }, undefined);
+      await bring(landing, { id, hurt: hurt.has(id), leftOut: false }, undefined);
     }
   }
 }
@@ -153,16 +154,19 @@ export async function setGroupItem(
     const item = await groupItemById(tx, studioId, id);
     if (item.group_id !== groupId) throw new DatabaseError("not-found", "Another group's.");
     const giving = { tx, studioId, newId: services.newId, now: services.now, today };
-    const landing = { giving, item, kept: await keptLadders(tx, studioId) };
+    const landing = await landingOf(giving, item, await keptLadders(tx, studioId));
     const before = new Map(
       (await landedOf(tx, studioId, [id])).map((each) => [each.person_id, each]),
     );
     const hurt = await whoIsHurt(tx, studioId, today);
     const chosen = new Set(with_.output);
-    for (const personId of members) {
-      const member = { id: personId, hurt: hurt.has(personId), leftOut: !chosen.has(personId) };
-      await bring(landing, member, before.get(personId));
-    }
+    // Nobody's week asks for another's: what one waits for, the next can use.
+    await Promise.all(
+      members.map((id) => {
+        const member = { id, hurt: hurt.has(id), leftOut: !chosen.has(id) };
+        return bring(landing, member, before.get(id));
+      }),
+    );
   });
   return ok(undefined);
 }

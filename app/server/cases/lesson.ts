@@ -3,10 +3,12 @@ import {
   minutesOfDays,
   shareOver,
   wasWeak,
+  MOST_ITEMS,
+  type AssignmentItem,
   type AssignmentText,
   type WeekDone,
 } from "~/core/week";
-import { addDays, daysBetween, type Day } from "~/core/units";
+import { addDays, type Day } from "~/core/units";
 import {
   assignmentsOf,
   draftOf,
@@ -19,6 +21,7 @@ import {
   studentById,
   studioById,
   type Assignment,
+  type Draft,
 } from "~/db/queries";
 import { gathered } from "~/db/client";
 import { todayIn, type Services } from "../services";
@@ -30,6 +33,7 @@ import { questionsNow } from "./questions";
 import { passageLine } from "./passage-line";
 import {
   aheadOf,
+  beginsOn,
   lookedBackOn,
   nextLesson,
   stampOf,
@@ -40,9 +44,6 @@ import {
 import { reviewItems, within } from "./lesson-review";
 import { beforeNext } from "./before-next";
 import { rawOf } from "../plan/raw";
-
-/** A lesson that is prepared so many days before it is due is the one that is coming. */
-const EARLY_DAYS = 2;
 
 interface LastWeek {
   readonly week: Assignment;
@@ -57,13 +58,6 @@ function weekDone({ week, happened }: Omit<LastWeek, "review">, today: Day): Wee
   );
   const minutes = byDay.reduce((sum, [, each]) => sum + each, 0);
   return { minutes, days: byDay.length };
-}
-
-/** Where the next week begins: today, or at the lesson that is coming, when it is prepared early. */
-function beginsOn(last: Assignment | undefined, today: Day): Day {
-  if (!last) return today;
-  const left = daysBetween(today, last.until_day);
-  return left > 0 && left <= EARLY_DAYS ? last.until_day : today;
 }
 
 /** Next week as it is suggested: what goes on, with its next numbers. */
@@ -85,6 +79,14 @@ function asSet(set: Assignment, last: LastWeek | undefined): AssignmentText {
   const going = suggestion(last).items;
   const known = new Set(going.map(({ id }) => id));
   return { ...set.text, items: [...going, ...set.text.items.filter(({ id }) => !known.has(id))] };
+}
+
+/** What was given for it, beside what goes on anyway: until somebody puts the week together. */
+function withGiven(text: AssignmentText, { text: given }: Draft): AssignmentText {
+  const named = (item: AssignmentItem) => [item.id, ...(item.given ? [item.given.item] : [])];
+  const known = new Set(text.items.flatMap(named));
+  const fresh = given.items.filter((item) => !named(item).some((id) => known.has(id)));
+  return { ...text, items: [...text.items, ...fresh].slice(0, MOST_ITEMS) };
 }
 
 /** The lesson: last week item by item, and next week as it is being put together. */
@@ -190,7 +192,7 @@ export async function lessonPage(given: Services, studioId: string, personId: st
       heldToday: set?.from_day === today && last?.id !== set.id,
       from: draft && draft.from_day >= earliest ? draft.from_day : from,
       until: draft && draft.until_day > from ? draft.until_day : until,
-      text: draft?.text ?? text,
+      text: draft?.begun === false ? withGiven(text, draft) : (draft?.text ?? text),
       kept: draft !== undefined,
     },
     passages: passages.map((each) => passageLine(each, today)),

@@ -1,5 +1,6 @@
 import { asGiven, MOST_ITEMS, type AssignmentItem } from "~/core/week";
 import type { Day } from "~/core/units";
+import { gatheredIn } from "~/db/client";
 import {
   assignmentsOf,
   draftOf,
@@ -33,9 +34,12 @@ export async function memberWeeks(
   personId: string,
   due: Day,
 ): Promise<MemberWeeks> {
-  const weeks = await assignmentsOf(tx, studioId, personId, WEEKS_AROUND);
-  const draft = await draftOf(tx, studioId, personId);
-  const { times } = await studentById(tx, studioId, personId);
+  const asked = gatheredIn(tx);
+  const [weeks, draft, { times }] = await Promise.all([
+    assignmentsOf(asked, studioId, personId, WEEKS_AROUND),
+    draftOf(asked, studioId, personId),
+    studentById(asked, studioId, personId),
+  ]);
   const running = weekOn(weeks, today);
   const ahead = weeks[0] && weeks[0].from_day > today ? weeks[0] : undefined;
   const lesson = times.lesson && nextLesson(today, times.lesson.weekday);
@@ -64,9 +68,9 @@ export async function rewrite(
   until = week.until_day,
 ): Promise<void> {
   if (week.set_at === null) {
-    const { id, version, from_day: from } = week;
+    const { id, version, begun, from_day: from } = week;
     const text = { ...week.text, items: [...items] };
-    return void (await saveDraft(tx, studioId, { id, version, from, until, text }));
+    return void (await saveDraft(tx, studioId, { id, version, begun, from, until, text }));
   }
   await writeWeek(tx, studioId, week, { until, items }, today);
   await dropOutlook(tx, studioId, week.person_id);

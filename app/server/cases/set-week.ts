@@ -136,10 +136,10 @@ export const keepWeek = (services: Services, studioId: string, personId: string,
       const { from, until, text, version } = sent;
       const id = read.value?.id ?? services.newId();
       if (!read.value) {
-        await insertDraft(tx, studioId, { id, personId, from, until, text });
+        await insertDraft(tx, studioId, { id, personId, from, until, text, begun: true });
         return ok({ id, version: 1 });
       }
-      await saveDraft(tx, studioId, { id, version, from, until, text });
+      await saveDraft(tx, studioId, { id, version, from, until, text, begun: true });
       return ok({ id, version: version + 1 });
     },
   );

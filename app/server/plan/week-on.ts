@@ -109,3 +109,13 @@ export function weekNotes(week: RunningWeek | undefined, today: Day, reached?: R
     return item && noteOf(item, week!, today, reached);
   };
 }
+
+/** A lesson that is prepared so many days before it is due is the one that is coming. */
+const EARLY_DAYS = 2;
+
+/** Where the next week begins: today, or at the lesson that is coming, when it is prepared early. */
+export function beginsOn(last: WeekDays | undefined, today: Day): Day {
+  if (!last) return today;
+  const left = daysBetween(today, last.until_day);
+  return left > 0 && left <= EARLY_DAYS ? last.until_day : today;
+}
