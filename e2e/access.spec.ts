@@ -306,15 +306,15 @@ test("a lesson refuses what can't be, and two who set the same week lose nothing
     await each.getByRole("combobox", { name: "Add a passage" }).press("Enter");
     await each.getByRole("option").first().press("Enter");
   }
-  await page.getByLabel("A word to the student").fill("From the first.");
+  await page.getByLabel("Message to the student").fill("From the first.");
   await page.getByRole("button", { name: "Keep as a draft" }).click();
-  await expect(page.getByText("Kept. The student sees nothing of it yet.")).toBeVisible();
-  await second.getByLabel("A word to the student").fill("From the second.");
+  await expect(page.getByText("Saved. The student can't see it yet.")).toBeVisible();
+  await second.getByLabel("Message to the student").fill("From the second.");
   await second.getByRole("button", { name: "Set the week" }).click();
   await expect(second.getByRole("alert")).toContainText("Somebody else has changed this week");
-  await expect(second.getByLabel("A word to the student")).toHaveValue("From the second.");
+  await expect(second.getByLabel("Message to the student")).toHaveValue("From the second.");
   await second.getByRole("button", { name: "Look at theirs" }).click();
-  await expect(second.getByLabel("A word to the student")).toHaveValue("From the first.");
+  await expect(second.getByLabel("Message to the student")).toHaveValue("From the first.");
   await second.getByRole("button", { name: "Set the week" }).click();
   await second.waitForURL(/\/weeks\//);
   await expect(second.getByText("From the first.")).toBeVisible();

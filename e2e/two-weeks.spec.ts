@@ -92,7 +92,7 @@ test("one teacher and two students go through two weeks, and every number comes 
       await desk.getByRole("combobox", { name: "Add something else" }).press("Enter");
       await desk.getByRole("option", { name: besides, exact: true }).press("Enter");
     }
-    await desk.getByLabel("A word to the student").fill("Slow ends the day.");
+    await desk.getByLabel("Message to the student").fill("Slow ends the day.");
     await expect(desk.getByText(/^\d+ min asked, (20|30) there/).first()).toBeVisible();
     await desk.getByRole("button", { name: "Set the week" }).click();
     await desk.waitForURL(/\/weeks\//);
@@ -187,7 +187,7 @@ test("one teacher and two students go through two weeks, and every number comes 
   await desk.goto(`${address}${adas}/lesson`);
   await ready(desk);
   await expect(desk.getByText(/, done on 2 of \d days$/)).toBeVisible();
-  await desk.getByLabel("A word to the student").fill("And sing it.");
+  await desk.getByLabel("Message to the student").fill("And sing it.");
   await desk.getByRole("button", { name: "Set it again" }).click();
   await desk.waitForURL(/\/weeks\//);
 

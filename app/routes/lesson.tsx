@@ -20,7 +20,8 @@ export const loader = (asked: Route.LoaderArgs) =>
   forStudent(asked, "teach", async ({ services, studioId, personId, who }) => {
     const it = { studioId, personId, teacherId: who.personId };
     const typed = await typedLesson(services, it);
-    return { studioId, typed, ...(await lessonPage(services, studioId, personId)) };
+    const page = await lessonPage(services, studioId, personId);
+    return { studioId, typed, self: who.personId === personId, ...page };
   });
 
 const CONFLICT = 409;

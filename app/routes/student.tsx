@@ -17,7 +17,8 @@ export const loader = (asked: Route.LoaderArgs) =>
     const teaches = who.role === "teacher";
     const looksOnly = who.role === "parent";
     const page = await studentPage(services, studioId, personId, !teaches);
-    return { studioId, teaches, looksOnly, ...page };
+    const self = teaches && who.personId === personId;
+    return { studioId, teaches, self, looksOnly, ...page };
   });
 
 /** A question is answered, or closed. */

@@ -11,9 +11,11 @@ import type { Route } from "./+types/week";
 export const meta = () => [{ title: words.title(words.week.title) }];
 
 export const loader = (asked: Route.LoaderArgs) =>
-  forTeacher(asked, async ({ services, studioId }) => {
+  forTeacher(asked, async ({ services, studioId, who }) => {
     const { waiting } = await waitingPage(services, studioId);
-    return { studioId, toHear: waiting.length, ...(await weekOf(services, studioId)) };
+    const board = await weekOf(services, studioId);
+    const alone = board.lines.every(({ id }) => id === who.personId);
+    return { studioId, alone, toHear: waiting.length, ...board };
   });
 
 export const action = (asked: Route.ActionArgs) =>

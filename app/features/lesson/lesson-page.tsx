@@ -27,6 +27,8 @@ import styles from "./lesson.module.css";
 
 interface LessonPageProps {
   readonly studioId: string;
+  /** Whoever is here teaches themself. */
+  readonly self: boolean;
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string };
   readonly timesSaid: boolean;
@@ -81,10 +83,12 @@ export function LessonPage(props: LessonPageProps) {
     if (there >= 0) it.setItem(there, change);
     else if (passage) it.add({ ...itemFor(passage), ...change });
   };
+  const kept = props.self ? lesson.ownKept : lesson.kept;
+  const status = draft.set && !draft.kept ? lesson.asSet : kept;
   return (
     <Page
-      title={lesson.title}
-      lead={lesson.lead(person.name)}
+      title={props.self ? lesson.ownTitle : lesson.title}
+      lead={props.self ? lesson.ownLead : lesson.lead(person.name)}
       back={{ to: home, label: person.name }}
     >
       <TypedNote it={it} />
@@ -181,7 +185,7 @@ export function LessonPage(props: LessonPageProps) {
           {lesson.keep}
         </Button>
         <span role="status" className={styles.soft}>
-          {it.changed ? lesson.unsaved : draft.set && !draft.kept ? lesson.asSet : lesson.kept}
+          {it.changed ? lesson.unsaved : status}
         </span>
         {!it.theirs && it.refused && <p role="alert">{it.refused}</p>}
         <span className={styles.soft}>

@@ -18,6 +18,7 @@ import styles from "./lesson.module.css";
 const { lesson } = planWords;
 interface WeekItemsProps {
   readonly it: Lesson;
+  readonly self: boolean;
   readonly today: Day;
   readonly last: LastWeek | undefined;
   readonly passages: readonly PassageLine[];
@@ -64,7 +65,7 @@ export function WeekItems(props: WeekItemsProps) {
         <FormField
           control={it.control}
           name="text.word"
-          label={lesson.word}
+          label={props.self ? lesson.ownWord : lesson.word}
           multiline
           minRows={2}
         />

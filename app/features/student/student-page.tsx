@@ -32,6 +32,8 @@ export interface StudentPageProps {
   readonly today: Day;
   readonly person: { readonly id: string; readonly name: string; readonly instrument: string };
   readonly teaches: boolean;
+  /** Whoever is here teaches themself. */
+  readonly self: boolean;
   readonly looksOnly: boolean;
   readonly questions: readonly WaitingQuestion[];
   readonly hurts: boolean;
@@ -82,7 +84,7 @@ export function StudentPage(props: StudentPageProps) {
                 to={`${here}/lesson`}
                 variant={passages.length > 0 ? "contained" : "outlined"}
               >
-                {words.student.lesson}
+                {props.self ? planWords.lesson.ownTitle : words.student.lesson}
               </Button>
             </>
           )}

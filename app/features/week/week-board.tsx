@@ -29,6 +29,8 @@ export interface WeekBoardProps {
   }[];
   readonly concert: { readonly name: string; readonly day: Day } | undefined;
   readonly refused: Refused | undefined;
+  /** Whoever is here teaches nobody else. */
+  readonly alone: boolean;
 }
 
 /** So many are seen at a glance. */
@@ -46,12 +48,16 @@ export function WeekBoard(props: WeekBoardProps) {
   const shown = ordered(lines, asked);
   const add = (
     <>
-      <Button component={Link} to={`/studio/${studioId}/students/several`} variant="text">
-        {severalWords.title}
-      </Button>
-      <Button component={Link} to={`/studio/${studioId}/students/many`} variant="text">
-        {words.many.title}
-      </Button>
+      {!(props.alone && lines.length > 0) && (
+        <>
+          <Button component={Link} to={`/studio/${studioId}/students/several`} variant="text">
+            {severalWords.title}
+          </Button>
+          <Button component={Link} to={`/studio/${studioId}/students/many`} variant="text">
+            {words.many.title}
+          </Button>
+        </>
+      )}
       <Button component={Link} to={`/studio/${studioId}/students/new`} variant="outlined">
         {words.week.add}
       </Button>
