@@ -53,6 +53,15 @@ describe("the demo music room", () => {
     }
   });
 
+  test("everyone with lessons has a week, the parent's child minutes in it", async () => {
+    for (const { id, name, inGroup } of lines) {
+      if (inGroup) continue;
+      const { week } = await weekPage(services, studioId, id);
+      expect([name, week?.items.length ?? 0]).not.toEqual([name, 0]);
+      if (name.startsWith("Tobi")) expect(week!.played.minutes).toBeGreaterThan(0);
+    }
+  });
+
   test("ends today and goes back ten weeks, nothing in the future", async () => {
     const days = await services.db.many(
       v.object({ day: v.string() }),

@@ -2,7 +2,7 @@ import { WeekPage } from "~/features/plan/week-page";
 import { forStudent } from "~/server/access/guard";
 import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
-import { addByHand, undoByHand } from "~/server/cases/by-hand";
+import { addByHand, keepShorthand, undoByHand } from "~/server/cases/by-hand";
 import { markStands } from "~/server/cases/memory";
 import { actOnGoals } from "~/server/cases/worded-goals";
 import { weekPage } from "~/server/cases/student-week";
@@ -25,6 +25,7 @@ type Act = typeof addByHand;
 const ACTS: Readonly<Record<string, Act>> = {
   stands: markStands,
   "undo-by-hand": undoByHand,
+  shorthand: keepShorthand,
   goal: actOnGoals,
   "goal-reached": actOnGoals,
   "goal-open": actOnGoals,

@@ -4,7 +4,7 @@ export const tobi: DemoStudent = {
   name: "Tobi Wren",
   instrument: "treble recorder",
   days: [0.5, 0.9, 0.5, 0.5, 0.5, 0.5, 0.5],
-  sinceWeek: 0.4,
+  sinceWeek: 0.43,
   notes: [],
   lately: [2, 1].map((daysAgo) => ({
     daysAgo,
@@ -34,7 +34,7 @@ export const tobi: DemoStudent = {
           fromBar: 1,
           toBar: 2,
           focus: "soft tongue",
-          sinceWeek: 0.4,
+          sinceWeek: 0.43,
           ladder: {
             schools: [
               {
@@ -61,7 +61,7 @@ export const tobi: DemoStudent = {
           fromBar: 3,
           toBar: 4,
           focus: "both ducks alike",
-          sinceWeek: 0.4,
+          sinceWeek: 0.43,
           ladder: {
             schools: [{ name: "even-steps", numbers: { step: 6 } }],
             start: 48,
@@ -75,7 +75,7 @@ export const tobi: DemoStudent = {
           fromBar: 5,
           toBar: 6,
           focus: "small breath after the long note",
-          sinceWeek: 0.4,
+          sinceWeek: 0.43,
           ladder: {
             schools: [{ name: "even-steps", numbers: { step: 2 } }],
             start: 48,
@@ -88,7 +88,7 @@ export const tobi: DemoStudent = {
           fromBar: 7,
           toBar: 8,
           focus: "the last duck is no faster",
-          sinceWeek: 0.4,
+          sinceWeek: 0.43,
           ladder: {
             schools: [{ name: "even-steps", numbers: { step: 6 } }],
             start: 54,

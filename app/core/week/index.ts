@@ -144,3 +144,4 @@ export { chanceByHeart } from "./heart-chance";
 export { ratingScaleSchema, ratingsOf, type RatingScale } from "./rating";
 export { withSimpleTimes, type SimpleTimes } from "./simple-times";
 export { listedStudent, type ListColumn } from "./students-list";
+export { codesOf, shorthandSchema, spelt, USUAL_SHORTHAND, type Shorthand } from "./shorthand";

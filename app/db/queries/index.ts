@@ -76,7 +76,9 @@ export {
   mustDoOf,
   setMustDo,
   setNoVerdict,
+  setShorthand,
   setTimes,
+  shorthandOf,
   studentById,
   studentsOf,
 } from "./people";

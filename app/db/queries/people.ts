@@ -1,6 +1,6 @@
 import * as v from "valibot";
 import { mustDoSchema, type MustDo, type NoVerdict } from "~/core/session";
-import type { WeekTimes } from "~/core/week";
+import { shorthandSchema, USUAL_SHORTHAND, type Shorthand, type WeekTimes } from "~/core/week";
 import type { Queries } from "~/db/client";
 import { personRow, type Person } from "./rows";
 
@@ -70,4 +70,22 @@ export const setMustDo = (
     studioId,
     personId,
     JSON.stringify(all),
+  ]);
+
+const shorthandRow = v.object({ shorthand: v.nullable(shorthandSchema) });
+
+/** A player's own codes; the usual ones as long as they have none. */
+export const shorthandOf = async (db: Queries, studioId: string, personId: string) =>
+  (
+    await db.one(shorthandRow, "select shorthand from person where studio_id = $1 and id = $2", [
+      studioId,
+      personId,
+    ])
+  ).shorthand ?? USUAL_SHORTHAND;
+
+export const setShorthand = (db: Queries, studioId: string, personId: string, codes: Shorthand) =>
+  db.execute("update person set shorthand = $3::jsonb where studio_id = $1 and id = $2", [
+    studioId,
+    personId,
+    JSON.stringify(codes),
   ]);

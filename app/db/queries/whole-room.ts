@@ -172,7 +172,16 @@ const TAKEN_OVER = {
     "grading",
     "rating_scale",
   ],
-  person: ["plays", "instrument", "no_verdict", "times", "must_do", "parents_hear", "created_at"],
+  person: [
+    "plays",
+    "instrument",
+    "no_verdict",
+    "times",
+    "must_do",
+    "parents_hear",
+    "shorthand",
+    "created_at",
+  ],
 } as const;
 
 /**

@@ -3,10 +3,10 @@ import TextField from "@mui/material/TextField";
 import ToggleButton from "@mui/material/ToggleButton";
 import ToggleButtonGroup from "@mui/material/ToggleButtonGroup";
 import { useState } from "react";
-import { useSubmit, useNavigation } from "react-router";
+import { Form, useNavigation, useSubmit } from "react-router";
 import type { Refused } from "~/components/field";
 import { planWords } from "~/words/plan";
-import type { WeekItem } from "~/core/week";
+import { spelt, type Shorthand, type WeekItem } from "~/core/week";
 import styles from "./week-page.module.css";
 
 const { week: said } = planWords;
@@ -18,10 +18,11 @@ export type ByHandAnswer = Refused | { readonly written: number; readonly id: st
 interface ByHandProps {
   readonly items: readonly WeekItem[];
   readonly answer: ByHandAnswer;
+  readonly shorthand: Shorthand;
 }
 
 /** Practice made without Fidus, in two touches: what, and how long. The day is today unless said. */
-export function ByHand({ items, answer }: ByHandProps) {
+export function ByHand({ items, answer, shorthand }: ByHandProps) {
   const submit = useSubmit();
   const { state } = useNavigation();
   const [item, setItem] = useState("");
@@ -32,7 +33,9 @@ export function ByHand({ items, answer }: ByHandProps) {
       { id: crypto.randomUUID(), itemId: item, minutes: `${minutes}`, daysAgo: `${daysAgo}`, note },
       { method: "post", preventScrollReset: true },
     );
-  const refused = answer && "errors" in answer ? Object.values(answer.errors)[0] : undefined;
+  const errors = answer && "errors" in answer ? answer.errors : {};
+  const refused = Object.entries(errors).find(([name]) => name !== "codes")?.[1];
+  const line = spelt(note, shorthand);
   const written = answer && "written" in answer ? answer.written : 0;
   return (
     <div className={styles.byHand}>
@@ -78,15 +81,31 @@ export function ByHand({ items, answer }: ByHandProps) {
           ))}
         </ToggleButtonGroup>
       </div>
-      <div className={styles.note}>
+      <form
+        className={styles.note}
+        onSubmit={(event) => {
+          event.preventDefault();
+          if (line.minutes !== undefined) write(line.minutes);
+        }}
+      >
         <TextField
           size="small"
           label={said.byHandNote}
+          placeholder={said.byHandExample}
           value={note}
           slotProps={{ htmlInput: { maxLength: 200 } }}
           onChange={({ target }) => setNote(target.value)}
         />
-      </div>
+        {line.minutes !== undefined && (
+          <Button type="submit" size="small" variant="outlined" disabled={state !== "idle"}>
+            {said.byHandAdd(line.minutes)}
+          </Button>
+        )}
+        {line.text !== "" && line.text !== note.trim() && (
+          <span className={styles.soft}>{line.text}</span>
+        )}
+      </form>
+      <Codes shorthand={shorthand} refused={errors.codes} />
       {refused && <p role="alert">{refused}</p>}
       {written > 0 && (
         <p role="status">
@@ -105,5 +124,37 @@ export function ByHand({ items, answer }: ByHandProps) {
         </p>
       )}
     </div>
+  );
+}
+
+interface CodesProps {
+  readonly shorthand: Shorthand;
+  readonly refused: string | undefined;
+}
+
+/** The player's own codes, one a line, to read and to change. */
+function Codes({ shorthand, refused }: CodesProps) {
+  const list = shorthand.map(({ code, means }) => `${code} ${means}`).join("\n");
+  return (
+    <details open={refused !== undefined}>
+      <summary>{said.codes}</summary>
+      <Form method="post" preventScrollReset className={styles.codes}>
+        <input type="hidden" name="act" value="shorthand" />
+        <TextField
+          key={list}
+          name="codes"
+          size="small"
+          multiline
+          minRows={3}
+          label={said.codesLabel}
+          defaultValue={list}
+          error={refused !== undefined}
+          helperText={refused ?? said.codesHelp}
+        />
+        <Button type="submit" size="small" variant="outlined">
+          {said.codesSave}
+        </Button>
+      </Form>
+    </details>
   );
 }

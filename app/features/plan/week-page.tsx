@@ -18,7 +18,7 @@ import { takeTold } from "./take-told";
 import { oftenTold } from "./often-told";
 import { WeekGrid } from "./week-grid";
 import { WordedGoals } from "./worded-goals";
-import type { StudentWeek, TakeAsked, WeekChange, WeekItem } from "~/core/week";
+import type { Shorthand, StudentWeek, TakeAsked, WeekChange, WeekItem } from "~/core/week";
 import styles from "./week-page.module.css";
 
 interface WeekPageProps {
@@ -42,6 +42,8 @@ interface WeekPageProps {
   readonly memory: readonly MemoryLine[];
   readonly weeks: readonly { readonly id: string; readonly from: Day; readonly until: Day }[];
   readonly answer: ByHandAnswer;
+  /** The player's own codes for what is written down by hand. */
+  readonly shorthand: Shorthand;
 }
 
 const { week: said } = planWords;
@@ -119,7 +121,7 @@ export function WeekPage(props: WeekPageProps) {
             )}
             {!looksOnly && (
               <Section title={said.byHand}>
-                <ByHand key={week.items.length} items={week.items} answer={props.answer} />
+                <ByHand key={week.items.length} {...props} items={week.items} />
               </Section>
             )}
           </div>
@@ -141,7 +143,7 @@ export function WeekPage(props: WeekPageProps) {
       )}
       {!week && !looksOnly && (
         <Section title={said.byHand}>
-          <ByHand items={[]} answer={props.answer} />
+          <ByHand {...props} items={[]} />
         </Section>
       )}
       {props.memory.length > 0 && (

@@ -42,6 +42,7 @@ import {
   memoryPlanSchema,
   ratingScaleSchema,
   REASONS,
+  shorthandSchema,
   storedTimesSchema,
 } from "~/core/week";
 import type { RoomTableName } from "~/db/queries";
@@ -107,6 +108,7 @@ export const ROW_SCHEMAS: Readonly<Record<RoomTableName, v.GenericSchema>> = {
     no_verdict: v.picklist(NO_VERDICT_CHOICES),
     times: storedTimesSchema,
     must_do: mustDoSchema,
+    shorthand: v.nullish(shorthandSchema),
   }),
   looks_on: rows(),
   piece: v.pipe(

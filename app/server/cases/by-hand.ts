@@ -1,7 +1,15 @@
 import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import { addDays } from "~/core/units";
-import { dropByHand, insertByHand, studentById, studioById } from "~/db/queries";
+import { codesOf, shorthandSchema, spelt } from "~/core/week";
+import {
+  dropByHand,
+  insertByHand,
+  setShorthand,
+  shorthandOf,
+  studentById,
+  studioById,
+} from "~/db/queries";
 import { typedForm, type FormRefused } from "~/forms/typed";
 import { readForm } from "../form";
 import { todayIn, type Services } from "../services";
@@ -29,6 +37,7 @@ const schema = typedForm(
       v.transform((id) => (id === "" ? null : id)),
       v.nullable(v.pipe(v.string(), v.uuid())),
     ),
+    /** As it was typed, codes and minutes in it. */
     note: v.pipe(
       v.optional(v.string(), ""),
       v.trim(),
@@ -47,12 +56,30 @@ export async function addByHand(
 ): Promise<Result<undefined, FormRefused>> {
   const read = readForm(form, schema);
   if (!read.ok) return err(read.error);
-  const { id, minutes, daysAgo, itemId, note } = read.value;
+  const { id, minutes, daysAgo, itemId, note: typed } = read.value;
   const { db } = services;
   const today = todayIn(services, await studioById(db, studioId));
   await studentById(db, studioId, personId);
+  const { text: note } = spelt(typed, await shorthandOf(db, studioId, personId));
   const day = addDays(today, -daysAgo);
   await insertByHand(db, studioId, personId, { id, day, minutes, item_id: itemId, note });
+  return ok(undefined);
+}
+
+/** Keeps a player's own codes, one a line. */
+export async function keepShorthand(
+  { db }: Services,
+  studioId: string,
+  personId: string,
+  form: FormData,
+): Promise<Result<undefined, FormRefused>> {
+  const codes = String(form.get("codes") ?? "");
+  const read = v.safeParse(shorthandSchema, codesOf(codes));
+  if (!read.success) {
+    return err({ errors: { codes: read.issues[0].message }, values: { codes } });
+  }
+  await studentById(db, studioId, personId);
+  await setShorthand(db, studioId, personId, read.output);
   return ok(undefined);
 }
 

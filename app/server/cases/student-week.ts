@@ -4,6 +4,7 @@ import {
   assignmentById,
   assignmentsOf,
   memoryOf,
+  shorthandOf,
   passagesOfPerson,
   studentById,
   studioById,
@@ -30,11 +31,12 @@ export async function weekPage(
   const { db } = services;
   const studio = await studioById(db, studioId);
   const today = todayIn(services, studio);
-  const [person, passages, weeks, memory] = await Promise.all([
+  const [person, passages, weeks, memory, shorthand] = await Promise.all([
     studentById(db, studioId, personId),
     passagesOfPerson(db, studioId, personId),
     assignmentsOf(db, studioId, personId, WEEKS_LISTED),
     memoryOf(db, studioId, personId),
+    shorthandOf(db, studioId, personId),
   ]);
   const chosen = weekId ? await assignmentById(db, studioId, weekId) : undefined;
   const mine = chosen?.person_id === personId && chosen.set_at !== null ? chosen : undefined;
@@ -66,6 +68,7 @@ export async function weekPage(
     today,
     person: { id: person.id, name: person.name, instrument: person.instrument },
     room: studio.name,
+    shorthand,
     timesSaid: times.windows.length > 0,
     lesson: times.lesson,
     concert: studio.concert_on ? { name: studio.concert_name, day: studio.concert_on } : undefined,
