@@ -74,7 +74,7 @@ module.exports = {
     {
       name: "core-needs-no-framework",
       severity: "error",
-      from: { path: "^app/core/", pathNot: "\\.test\\.ts$|^app/core/formats/" },
+      from: { path: "^app/core/", pathNot: "\\.test\\.ts$|/test/|^app/core/formats/" },
       // They parse and compute; none knows of a page, a database or a browser.
       to: {
         dependencyTypesNot: ["local", "aliased-tsconfig", "aliased"],

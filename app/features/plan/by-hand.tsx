@@ -37,6 +37,12 @@ export function ByHand({ items, answer, shorthand }: ByHandProps) {
   const refused = Object.entries(errors).find(([name]) => name !== "codes")?.[1];
   const line = spelt(note, shorthand);
   const written = answer && "written" in answer ? answer.written : 0;
+  const [cleared, setCleared] = useState<string>();
+  // What is written down stands no longer in its field; what was refused does.
+  if (answer && "id" in answer && written > 0 && answer.id !== cleared) {
+    setCleared(answer.id);
+    setNote("");
+  }
   return (
     <div className={styles.byHand}>
       <p className={styles.soft}>{said.byHandLead}</p>
