@@ -72,6 +72,19 @@ module.exports = {
       to: { path: "^app/(core/[^/]+|audio/[^/]+|db/[^/]+)/", pathNot: "/index\\.ts$|/test/" },
     },
     {
+      name: "plans-know-no-use-case",
+      severity: "error",
+      from: { path: "^app/server/plan/" },
+      to: { path: "^app/server/cases/" },
+    },
+    {
+      name: "use-cases-answer-no-request",
+      comment: "They give results and throw errors of their own; routes make answers of them.",
+      severity: "error",
+      from: { path: "^app/server/(cases|plan)/", pathNot: "\\.test\\.ts$" },
+      to: { path: "node_modules/@?react-router" },
+    },
+    {
       name: "core-needs-no-framework",
       severity: "error",
       from: { path: "^app/core/", pathNot: "\\.test\\.ts$|/test/|^app/core/formats/" },

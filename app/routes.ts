@@ -49,7 +49,7 @@ export default [
     route("sound", "routes/sound.tsx", { id: "sound" }),
     layout("routes/desk.tsx", [
       ...prefix("studio/:studioId", [
-        index("routes/week.tsx"),
+        index("routes/board.tsx"),
         route("library", "routes/library.tsx"),
         route("room", "routes/room.tsx"),
         route("sound", "routes/sound.tsx", { id: "studio-sound" }),

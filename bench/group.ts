@@ -1,10 +1,10 @@
 import { randomUUID } from "node:crypto";
 import { addDays, dayOf } from "~/core/units";
 import { studentsOf } from "~/db/queries";
-import { groupBoard } from "~/server/cases/group-board";
-import { setGroupItem, writeGroup } from "~/server/cases/groups";
-import { rehearsalPage } from "~/server/cases/rehearsal";
-import { reportPage } from "~/server/cases/report";
+import { groupBoard } from "~/server/cases/group/group-board";
+import { setGroupItem, writeGroup } from "~/server/cases/group/groups";
+import { rehearsalPage } from "~/server/cases/group/rehearsal";
+import { reportPage } from "~/server/cases/record/report";
 import type { Services } from "~/server/services";
 import { ms, type Figure } from "./core";
 

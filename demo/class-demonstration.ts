@@ -1,7 +1,7 @@
 import { renderTones, TRACK_RATE, wavFile } from "~/audio/track";
 import { valueOf } from "~/core/units";
 import { notesOf } from "~/db/queries";
-import { addDemonstration, markDemonstration } from "~/server/cases/demonstrations";
+import { addDemonstration, markDemonstration } from "~/server/cases/take/demonstrations";
 import type { Services } from "~/server/services";
 
 /** The teacher's tempo: below the mark, as one shows it. */

@@ -6,7 +6,7 @@ import type { Database } from "~/db/client";
 import { memoryDatabase } from "~/db/test/memory";
 import { servicesOver } from "~/server/test/services-over";
 import { outAndIn } from "~/server/test/round-trip";
-import { rebuildProjections } from "~/server/cases/rebuild";
+import { rebuildProjections } from "~/server/cases/session/rebuild";
 import { allStudios } from "~/db/queries";
 import { COUNTED, PLAYED, RECORDED, recordedSchema, type Recorded } from "./recorded";
 

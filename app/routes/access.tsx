@@ -3,7 +3,7 @@ import { addressOf, callerOf } from "~/server/access/door";
 import { forStudent } from "~/server/access/guard";
 import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
-import { accessActSchema, accessPage, actOnAccess, qrOf } from "~/server/cases/access";
+import { accessActSchema, accessPage, actOnAccess, qrOf } from "~/server/cases/people/access";
 import { readForm } from "~/server/form";
 import { words } from "~/words";
 import { accessWords } from "~/words/access";

@@ -1,7 +1,7 @@
 import { data } from "react-router";
 import * as v from "valibot";
 import { forStudentForm } from "~/server/access/guard";
-import { actOnAdvice, adviceActSchema } from "~/server/cases/advice";
+import { actOnAdvice, adviceActSchema } from "~/server/cases/record/advice";
 import type { Route } from "./+types/advice";
 
 /** A student changes today's session, and puts advice away; what is set, and the rules, are the teacher's. */

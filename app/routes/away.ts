@@ -1,7 +1,7 @@
 import { refused } from "~/server/boundary";
 import { formOf } from "~/server/body";
 import { forStudent } from "~/server/access/guard";
-import { setAway } from "~/server/cases/away";
+import { setAway } from "~/server/cases/week/away";
 import type { Route } from "./+types/away";
 
 /** Days on which a student is away or ill. */

@@ -1,7 +1,7 @@
 import { ByHeartPage } from "~/features/by-heart/by-heart-page";
 import { formOf } from "~/server/body";
 import { idsOf, refused } from "~/server/boundary";
-import { actOnHeart, byHeartPage } from "~/server/cases/by-heart";
+import { actOnHeart, byHeartPage } from "~/server/cases/heart/by-heart";
 import { forStudent } from "~/server/access/guard";
 import { words } from "~/words";
 import { heartWords } from "~/words/by-heart";

@@ -1,5 +1,5 @@
 import { forStudent } from "~/server/access/guard";
-import { weekCalendar } from "~/server/cases/calendar";
+import { weekCalendar } from "~/server/cases/week/calendar";
 import { calendarWords } from "~/words/calendar";
 import type { Route } from "./+types/calendar-file";
 

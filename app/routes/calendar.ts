@@ -1,6 +1,6 @@
 import { callerOf } from "~/server/access/door";
 import { answering } from "~/server/boundary";
-import { calendarOf, weekCalendar } from "~/server/cases/calendar";
+import { calendarOf, weekCalendar } from "~/server/cases/week/calendar";
 import { servicesOf } from "~/server/context";
 import { calendarWords } from "~/words/calendar";
 import type { Route } from "./+types/calendar";

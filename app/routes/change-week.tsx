@@ -2,7 +2,7 @@ import { data } from "react-router";
 import { ChangeWeekPage } from "~/features/lesson/change-week-page";
 import { forStudent } from "~/server/access/guard";
 import { formOf } from "~/server/body";
-import { changeWeek, changeWeekPage, readWeekChange } from "~/server/cases/change-week";
+import { changeWeek, changeWeekPage, readWeekChange } from "~/server/cases/week/change-week";
 import { words } from "~/words";
 import { changeWords } from "~/words/change-week";
 import type { Route } from "./+types/change-week";

@@ -1,6 +1,6 @@
 import { ConcertPage } from "~/features/progress/concert-page";
 import { forStudent } from "~/server/access/guard";
-import { concertPage } from "~/server/cases/outlook";
+import { concertPage } from "~/server/cases/record/outlook";
 import { words } from "~/words";
 import { outlookWords } from "~/words/outlook";
 import type { Route } from "./+types/concert";

@@ -1,6 +1,6 @@
 import { forStudent } from "~/server/access/guard";
 import { idsOf, notFound } from "~/server/boundary";
-import { demonstrationSound } from "~/server/cases/demonstrations";
+import { demonstrationSound } from "~/server/cases/take/demonstrations";
 import { wholeSound } from "~/server/takes/whole-sound";
 import type { Route } from "./+types/demonstration-sound";
 

@@ -7,7 +7,7 @@ import {
   demonstrationsPage,
   dropDemonstration,
   markDemonstration,
-} from "~/server/cases/demonstrations";
+} from "~/server/cases/take/demonstrations";
 import { forStudent } from "~/server/access/guard";
 import { words } from "~/words";
 import { demonstrationWords } from "~/words/demonstrations";

@@ -2,7 +2,7 @@ import { Outlet } from "react-router";
 import { ZoneProvider } from "~/components/locale";
 import { DeskHeader } from "~/features/desk/desk-header";
 import { forMember } from "~/server/access/guard";
-import { deskOf } from "~/server/cases/rooms";
+import { deskOf } from "~/server/cases/people/rooms";
 import type { Route } from "./+types/desk";
 
 export const loader = (asked: Route.LoaderArgs) =>

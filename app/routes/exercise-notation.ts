@@ -1,7 +1,7 @@
 import * as v from "valibot";
 import { madeNotationSchema } from "~/forms/made";
 import { forStudent } from "~/server/access/guard";
-import { previewOfMade } from "~/server/cases/made";
+import { previewOfMade } from "~/server/cases/piece/made";
 import type { Route } from "./+types/exercise-notation";
 
 const refusedFor = (sentence: string) => Response.json({ sentence }, { status: 422 });

@@ -1,10 +1,10 @@
 import { randomUUID } from "node:crypto";
 import { expect, test } from "@jest/globals";
 import { newItem } from "~/core/week";
-import { giveWeek } from "~/server/cases/give-week";
-import { lessonPage } from "~/server/cases/lesson";
-import { addMany } from "~/server/cases/many-students";
-import { setWeek } from "~/server/cases/set-week";
+import { giveWeek } from "~/server/cases/give/give-week";
+import { lessonPage } from "~/server/cases/week/lesson";
+import { addMany } from "~/server/cases/people/many-students";
+import { setWeek } from "~/server/cases/week/set-week";
 import type { Services } from "~/server/services";
 import { furnishedRoom } from "~/server/test/room";
 

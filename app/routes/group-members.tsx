@@ -3,7 +3,7 @@ import { MembersPage } from "~/features/group/members-page";
 import { forTeacher } from "~/server/access/guard";
 import { formOf } from "~/server/body";
 import { idsOf, refused } from "~/server/boundary";
-import { deleteGroup, groupPage, writeGroup } from "~/server/cases/groups";
+import { deleteGroup, groupPage, writeGroup } from "~/server/cases/group/groups";
 import { words } from "~/words";
 import { groupWords } from "~/words/groups";
 import type { Route } from "./+types/group-members";

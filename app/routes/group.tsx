@@ -2,8 +2,8 @@ import { Board } from "~/features/group/board";
 import { forTeacher } from "~/server/access/guard";
 import { formOf } from "~/server/body";
 import { idsOf } from "~/server/boundary";
-import { groupBoard } from "~/server/cases/group-board";
-import { takeBackItem } from "~/server/cases/groups";
+import { groupBoard } from "~/server/cases/group/group-board";
+import { takeBackItem } from "~/server/cases/group/groups";
 import { words } from "~/words";
 import type { Route } from "./+types/group";
 

@@ -3,7 +3,7 @@ import { GroupsPage } from "~/features/group/groups-page";
 import { forTeacher } from "~/server/access/guard";
 import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
-import { groupsPage, writeGroup } from "~/server/cases/groups";
+import { groupsPage, writeGroup } from "~/server/cases/group/groups";
 import { words } from "~/words";
 import { groupWords } from "~/words/groups";
 import type { Route } from "./+types/groups";

@@ -1,4 +1,4 @@
-import { anyRoom } from "~/server/cases/rooms";
+import { anyRoom } from "~/server/cases/people/rooms";
 import { backupsOf, servicesOf } from "~/server/context";
 import { callerOf } from "~/server/access/door";
 import type { Route } from "./+types/health";

@@ -1,7 +1,7 @@
 import { redirect } from "react-router";
 import { callerOf, startOf } from "~/server/access/door";
 import { answering } from "~/server/boundary";
-import { anyRoom } from "~/server/cases/rooms";
+import { anyRoom } from "~/server/cases/people/rooms";
 import { servicesOf } from "~/server/context";
 import type { Route } from "./+types/home";
 

@@ -1,7 +1,7 @@
 import { refused } from "~/server/boundary";
 import { formOf } from "~/server/body";
 import { forStudent } from "~/server/access/guard";
-import { moveLesson } from "~/server/cases/move-lesson";
+import { moveLesson } from "~/server/cases/week/move-lesson";
 import type { Route } from "./+types/lesson-move";
 
 /** The lesson that is coming is moved to another day. */

@@ -3,7 +3,7 @@ import * as v from "valibot";
 import { LONGEST_TYPED, typedLessonSchema } from "~/forms/typed-lesson";
 import { forStudent } from "~/server/access/guard";
 import { formOf } from "~/server/body";
-import { forgetTyped, keepTyped } from "~/server/cases/lesson-typed";
+import { forgetTyped, keepTyped } from "~/server/cases/week/lesson-typed";
 import { readForm } from "~/server/form";
 import type { Route } from "./+types/lesson-typed";
 

@@ -1,7 +1,7 @@
 import { forStudent } from "~/server/access/guard";
 import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
-import { listenedAlong, listenedSchema } from "~/server/cases/track";
+import { listenedAlong, listenedSchema } from "~/server/cases/piece/track";
 import { readForm } from "~/server/form";
 import type { Route } from "./+types/listened";
 

@@ -1,6 +1,6 @@
 import { WaitingPage } from "~/features/take/waiting-page";
 import { forTeacher } from "~/server/access/guard";
-import { waitingPage } from "~/server/cases/hand-ins";
+import { waitingPage } from "~/server/cases/take/hand-ins";
 import { words } from "~/words";
 import { listenWords } from "~/words/listen";
 import type { Route } from "./+types/listening";

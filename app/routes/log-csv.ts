@@ -2,7 +2,7 @@ import { csvOf } from "~/server/csv";
 import { logRows } from "~/features/log/log-rows";
 import { logQuerySchema } from "~/forms/log";
 import { forStudent } from "~/server/access/guard";
-import { wholeLog } from "~/server/cases/log";
+import { wholeLog } from "~/server/cases/record/log";
 import { readQuery } from "~/server/query";
 import type { Route } from "./+types/log-csv";
 

@@ -1,7 +1,7 @@
 import { LogPage } from "~/features/log/log-page";
 import { logQuerySchema } from "~/forms/log";
 import { forStudent } from "~/server/access/guard";
-import { logPage } from "~/server/cases/log";
+import { logPage } from "~/server/cases/record/log";
 import { readQuery } from "~/server/query";
 import { words } from "~/words";
 import type { Route } from "./+types/log";

@@ -1,11 +1,11 @@
-import { WeekPage } from "~/features/plan/week-page";
+import { WeekPage } from "~/features/my-week/week-page";
 import { forStudent } from "~/server/access/guard";
 import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
-import { addByHand, keepShorthand, undoByHand } from "~/server/cases/by-hand";
-import { markStands } from "~/server/cases/memory";
-import { actOnGoals } from "~/server/cases/worded-goals";
-import { weekPage } from "~/server/cases/student-week";
+import { addByHand, keepShorthand, undoByHand } from "~/server/cases/week/by-hand";
+import { markStands } from "~/server/cases/heart/memory";
+import { actOnGoals } from "~/server/cases/week/worded-goals";
+import { weekPage } from "~/server/cases/week/student-week";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import type { Route } from "./+types/my-week";

@@ -2,9 +2,9 @@ import { randomUUID } from "node:crypto";
 import { beforeEach, expect, test } from "@jest/globals";
 import { newItem, type AssignmentItem } from "~/core/week";
 import { EventWriter, furnishedRoom } from "~/server/test/room";
-import { appendEvents } from "~/server/cases/append-events";
-import { lessonPage } from "~/server/cases/lesson";
-import { setWeek } from "~/server/cases/set-week";
+import { appendEvents } from "~/server/cases/session/append-events";
+import { lessonPage } from "~/server/cases/week/lesson";
+import { setWeek } from "~/server/cases/week/set-week";
 
 const MONDAY = "2026-05-04";
 const DAY_MS = 86_400_000;

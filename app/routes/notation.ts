@@ -1,7 +1,7 @@
 import { readEngravingAsked } from "~/forms/notation";
 import { forStudent } from "~/server/access/guard";
 import { idsOf, notFound } from "~/server/boundary";
-import { engraved } from "~/server/cases/scores";
+import { engraved } from "~/server/cases/piece/scores";
 import type { Route } from "./+types/notation";
 
 /** The notes of a piece as they are drawn, for a width. */

@@ -1,6 +1,6 @@
 import { forStudent } from "~/server/access/guard";
 import { idsOf, notFound } from "~/server/boundary";
-import { pageImage } from "~/server/cases/paper";
+import { pageImage } from "~/server/cases/piece/paper";
 import type { Route } from "./+types/page-image";
 
 const PAGE = /^[1-9]\d?$/;

@@ -1,6 +1,6 @@
 import { forStudent } from "~/server/access/guard";
 import { idsOf, notFound } from "~/server/boundary";
-import { paperFile } from "~/server/cases/paper";
+import { paperFile } from "~/server/cases/piece/paper";
 import { asItCame } from "~/server/as-it-came";
 import type { Route } from "./+types/paper-file";
 

@@ -1,7 +1,7 @@
 import { PersonalLinkPage } from "~/features/access/personal-link-page";
 import { callerOf, goWith, ownPath } from "~/server/access/door";
 import { answering, notFound, refused } from "~/server/boundary";
-import { linkOpens, signInWithLink } from "~/server/cases/sign-in";
+import { linkOpens, signInWithLink } from "~/server/cases/people/sign-in";
 import { servicesOf } from "~/server/context";
 import { words } from "~/words";
 import { accessWords } from "~/words/access";

@@ -1,7 +1,7 @@
 import { told } from "~/features/records/told";
 import { forStudent } from "~/server/access/guard";
 import { idsOf, notFound } from "~/server/boundary";
-import { isPieceFormat, pieceAsFile } from "~/server/cases/student-out";
+import { isPieceFormat, pieceAsFile } from "~/server/cases/room/student-out";
 import type { Route } from "./+types/piece-file";
 
 /** A piece with what is written on it, in an open format. */

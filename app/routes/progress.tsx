@@ -1,9 +1,9 @@
 import { ProgressPage } from "~/features/progress/progress-page";
 import { formOf } from "~/server/body";
-import { progressPage } from "~/server/cases/passage-pages";
+import { progressPage } from "~/server/cases/piece/passage-pages";
 import { forPassage } from "~/server/access/guard";
 import { refused } from "~/server/boundary";
-import { setTarget } from "~/server/cases/set-target";
+import { setTarget } from "~/server/cases/piece/set-target";
 import { words } from "~/words";
 import type { Route } from "./+types/progress";
 

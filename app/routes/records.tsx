@@ -5,7 +5,7 @@ import { forStudent } from "~/server/access/guard";
 import { may } from "~/server/access/who";
 import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
-import { deleteForGood, recordsPage } from "~/server/cases/student-gone";
+import { deleteForGood, recordsPage } from "~/server/cases/people/student-gone";
 import { readForm } from "~/server/form";
 import { words } from "~/words";
 import { recordsWords } from "~/words/records";

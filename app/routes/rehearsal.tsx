@@ -1,7 +1,7 @@
 import { Rehearsal as RehearsalPage } from "~/features/group/rehearsal";
 import { forTeacher } from "~/server/access/guard";
 import { idsOf } from "~/server/boundary";
-import { rehearsalPage } from "~/server/cases/rehearsal";
+import { rehearsalPage } from "~/server/cases/group/rehearsal";
 import { words } from "~/words";
 import { groupWords } from "~/words/groups";
 import type { Route } from "./+types/rehearsal";

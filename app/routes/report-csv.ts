@@ -2,7 +2,7 @@ import { reportTable } from "~/features/report/report-table";
 import { reportQuerySchema } from "~/forms/report";
 import { csvOf } from "~/server/csv";
 import { forTeacher } from "~/server/access/guard";
-import { reportPage } from "~/server/cases/report";
+import { reportPage } from "~/server/cases/record/report";
 import { readQuery } from "~/server/query";
 import type { Route } from "./+types/report-csv";
 

@@ -1,7 +1,7 @@
 import type { Drawing } from "~/features/print/drawing.server";
 import { reportQuerySchema } from "~/forms/report";
 import { forTeacher } from "~/server/access/guard";
-import { reportPage } from "~/server/cases/report";
+import { reportPage } from "~/server/cases/record/report";
 import { preferredLocale } from "~/server/locale";
 import { readQuery } from "~/server/query";
 import type { Route } from "./+types/report-pdf";

@@ -3,7 +3,7 @@ import { ReportPage } from "~/features/report/report-page";
 import { reportQuerySchema } from "~/forms/report";
 import { forTeacher } from "~/server/access/guard";
 import { formOf } from "~/server/body";
-import { keepRule, reportPage } from "~/server/cases/report";
+import { keepRule, reportPage } from "~/server/cases/record/report";
 import { readQuery } from "~/server/query";
 import { words } from "~/words";
 import { reportWords } from "~/words/report";

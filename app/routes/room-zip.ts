@@ -4,9 +4,9 @@ import { forTeacher } from "~/server/access/guard";
 import { withReceived } from "~/server/archive/received";
 import { wantsRecordings, zipAnswer } from "~/server/archive/zip-answer";
 import { insistOnMethod } from "~/server/body";
-import { readRoomIn } from "~/server/cases/room-in";
-import { roomAsZip } from "~/server/cases/room-out";
-import { roomOf } from "~/server/cases/rooms";
+import { readRoomIn } from "~/server/cases/room/room-in";
+import { roomAsZip } from "~/server/cases/room/room-out";
+import { roomOf } from "~/server/cases/people/rooms";
 import type { Route } from "./+types/room-zip";
 
 /** The whole room, taken along. */

@@ -1,7 +1,7 @@
 import { forStudent } from "~/server/access/guard";
 import { asItCame } from "~/server/as-it-came";
 import { idsOf } from "~/server/boundary";
-import { originalFile } from "~/server/cases/scores";
+import { originalFile } from "~/server/cases/piece/scores";
 import type { Route } from "./+types/score-file";
 
 /** The file of a piece's notes as it came. */

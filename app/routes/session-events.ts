@@ -2,8 +2,8 @@ import * as v from "valibot";
 import { sessionEventSchema } from "~/core/session";
 import { forSession } from "~/server/access/guard";
 import { jsonOf } from "~/server/body";
-import { appendEvents } from "~/server/cases/append-events";
-import { storedEvents } from "~/server/cases/stand";
+import { appendEvents } from "~/server/cases/session/append-events";
+import { storedEvents } from "~/server/cases/session/stand";
 import type { Route } from "./+types/session-events";
 
 const MOST_AT_ONCE = 500;

@@ -2,7 +2,7 @@ import * as v from "valibot";
 import { forSession } from "~/server/access/guard";
 import { bytesOf, insistOnMethod, jsonOf } from "~/server/body";
 import { idsOf } from "~/server/boundary";
-import { keepTake, takeCome, takeMore, takeWholeSchema } from "~/server/cases/takes";
+import { keepTake, takeCome, takeMore, takeWholeSchema } from "~/server/cases/take/takes";
 import type { Route } from "./+types/session-take";
 
 const MOST_TEXT = 1_000_000;

@@ -2,7 +2,7 @@ import { data } from "react-router";
 import * as v from "valibot";
 import { TrackPage } from "~/features/track/track-page";
 import { forStudent } from "~/server/access/guard";
-import { trackedSchema, trackPage } from "~/server/cases/track";
+import { trackedSchema, trackPage } from "~/server/cases/piece/track";
 import { words } from "~/words";
 import { trackWords } from "~/words/track";
 import type { Route } from "./+types/session-track";

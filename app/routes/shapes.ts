@@ -1,7 +1,7 @@
 import { forStudent } from "~/server/access/guard";
 import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
-import { actOnShapes, shapeActSchema } from "~/server/cases/shapes";
+import { actOnShapes, shapeActSchema } from "~/server/cases/week/shapes";
 import { readForm } from "~/server/form";
 import type { Route } from "./+types/shapes";
 

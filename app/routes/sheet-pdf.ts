@@ -1,9 +1,9 @@
 import * as v from "valibot";
-import { PAPERS } from "~/features/plan/papers";
+import { PAPERS } from "~/features/sheet/papers";
 import type { Drawing } from "~/features/print/drawing.server";
 import { forStudent } from "~/server/access/guard";
 import { idsOf } from "~/server/boundary";
-import { sheetPage } from "~/server/cases/sheet";
+import { sheetPage } from "~/server/cases/week/sheet";
 import { preferredLocale } from "~/server/locale";
 import type { Route } from "./+types/sheet-pdf";
 

@@ -1,11 +1,11 @@
-import { SheetPage } from "~/features/plan/sheet-page";
+import { SheetPage } from "~/features/sheet/sheet-page";
 import { forStudent } from "~/server/access/guard";
 import { formOf } from "~/server/body";
 import { idsOf, refused } from "~/server/boundary";
-import { readGivenItems } from "~/server/cases/give";
-import { otherStudents } from "~/server/cases/whom";
-import { giveWeek } from "~/server/cases/give-week";
-import { sheetPage } from "~/server/cases/sheet";
+import { readGivenItems } from "~/server/cases/give/give";
+import { otherStudents } from "~/server/cases/people/whom";
+import { giveWeek } from "~/server/cases/give/give-week";
+import { sheetPage } from "~/server/cases/week/sheet";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import type { Route } from "./+types/sheet";

@@ -8,7 +8,7 @@ import {
   signInToDemo,
   signInWithCode,
   signInWithPassword,
-} from "~/server/cases/sign-in";
+} from "~/server/cases/people/sign-in";
 import { servicesOf } from "~/server/context";
 import { readForm, withoutPassword } from "~/server/form";
 import { words } from "~/words";

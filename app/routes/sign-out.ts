@@ -2,7 +2,7 @@ import { redirect } from "react-router";
 import { callerOf, goWith } from "~/server/access/door";
 import { formOf } from "~/server/body";
 import { answering } from "~/server/boundary";
-import { signOut } from "~/server/cases/sign-in";
+import { signOut } from "~/server/cases/people/sign-in";
 import { servicesOf } from "~/server/context";
 import type { Route } from "./+types/sign-out";
 

@@ -1,6 +1,6 @@
 import { forTake } from "~/server/access/guard";
 import { idsOf, notFound } from "~/server/boundary";
-import { spokenSound } from "~/server/cases/hand-ins";
+import { spokenSound } from "~/server/cases/take/hand-ins";
 import { wholeSound } from "~/server/takes/whole-sound";
 import type { Route } from "./+types/spoken-comment";
 

@@ -1,7 +1,7 @@
 import { readEngravingAsked } from "~/forms/notation";
 import { forSession } from "~/server/access/guard";
 import { idsOf, notFound } from "~/server/boundary";
-import { standNotes } from "~/server/cases/stand";
+import { standNotes } from "~/server/cases/session/stand";
 import type { Route } from "./+types/stand-notes";
 
 /** The notes of a passage as a session has them, for a width. */

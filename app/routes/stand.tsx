@@ -1,5 +1,5 @@
 import { Stand } from "~/features/stand/stand";
-import { standPage } from "~/server/cases/stand";
+import { standPage } from "~/server/cases/session/stand";
 import { forSession } from "~/server/access/guard";
 import { words } from "~/words/stand-words";
 import type { Route } from "./+types/stand";

@@ -3,12 +3,12 @@ import { beforeEach, expect, test } from "@jest/globals";
 import { newItem } from "~/core/week";
 import type { Services } from "~/server/services";
 import { furnishedRoom } from "~/server/test/room";
-import { lessonPage } from "~/server/cases/lesson";
-import { setWeek } from "~/server/cases/set-week";
-import { studentPage } from "~/server/cases/student-pages";
-import { todayPage } from "~/server/cases/today";
-import { weekPage } from "~/server/cases/student-week";
-import { weekOf } from "~/server/cases/week";
+import { lessonPage } from "~/server/cases/week/lesson";
+import { setWeek } from "~/server/cases/week/set-week";
+import { studentPage } from "~/server/cases/people/student-pages";
+import { todayPage } from "~/server/cases/week/today";
+import { weekPage } from "~/server/cases/week/student-week";
+import { weekOf } from "~/server/cases/week/board";
 
 let room: Awaited<ReturnType<typeof furnishedRoom>>;
 beforeEach(async () => {

@@ -1,7 +1,7 @@
 import { told } from "~/features/records/told";
 import { forStudent } from "~/server/access/guard";
 import { notFound } from "~/server/boundary";
-import { studentTables } from "~/server/cases/student-tables";
+import { studentTables } from "~/server/cases/room/student-tables";
 import { csvOf } from "~/server/csv";
 import type { Route } from "./+types/student-table";
 

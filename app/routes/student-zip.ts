@@ -2,7 +2,7 @@ import { told } from "~/features/records/told";
 import { forStudent } from "~/server/access/guard";
 import { may } from "~/server/access/who";
 import { wantsRecordings, zipAnswer } from "~/server/archive/zip-answer";
-import { studentAsZip } from "~/server/cases/student-out";
+import { studentAsZip } from "~/server/cases/room/student-out";
 import type { Route } from "./+types/student-zip";
 
 /** Everything of a student, taken along. */

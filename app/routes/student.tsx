@@ -1,8 +1,8 @@
 import { StudentPage } from "~/features/student/student-page";
 import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
-import { answer, answerSchema } from "~/server/cases/questions";
-import { studentPage } from "~/server/cases/student-pages";
+import { answer, answerSchema } from "~/server/cases/record/questions";
+import { studentPage } from "~/server/cases/people/student-pages";
 import { forStudent } from "~/server/access/guard";
 import { readForm } from "~/server/form";
 import { words } from "~/words";

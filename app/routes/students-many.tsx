@@ -3,9 +3,9 @@ import { addressOf, callerOf } from "~/server/access/door";
 import { forTeacher } from "~/server/access/guard";
 import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
-import { qrOf } from "~/server/cases/access";
-import { addMany, readList } from "~/server/cases/many-students";
-import { roomOf } from "~/server/cases/rooms";
+import { qrOf } from "~/server/cases/people/access";
+import { addMany, readList } from "~/server/cases/people/many-students";
+import { roomOf } from "~/server/cases/people/rooms";
 import { words } from "~/words";
 import type { Route } from "./+types/students-many";
 

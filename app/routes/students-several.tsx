@@ -2,7 +2,11 @@ import { SeveralStudentsPage } from "~/features/student/several-students-page";
 import { forTeacher } from "~/server/access/guard";
 import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
-import { setPreparedWeeks, setTimesOfSeveral, severalPage } from "~/server/cases/several-students";
+import {
+  setPreparedWeeks,
+  setTimesOfSeveral,
+  severalPage,
+} from "~/server/cases/people/several-students";
 import { words } from "~/words";
 import { severalWords } from "~/words/several";
 import type { Route } from "./+types/students-several";

@@ -2,7 +2,7 @@ import { data } from "react-router";
 import { TablePage } from "~/features/records/table-page";
 import { forTeacher } from "~/server/access/guard";
 import { formOf } from "~/server/body";
-import { bringTableIn, tablePage } from "~/server/cases/table-in";
+import { bringTableIn, tablePage } from "~/server/cases/room/table-in";
 import { words } from "~/words";
 import { tableWords } from "~/words/table-in";
 import type { Route } from "./+types/table";

@@ -1,7 +1,7 @@
 import { Readable } from "node:stream";
 import { forTake } from "~/server/access/guard";
 import { notFound } from "~/server/boundary";
-import { takeSound, type SoundRange } from "~/server/cases/takes";
+import { takeSound, type SoundRange } from "~/server/cases/take/takes";
 import type { Route } from "./+types/take-sound";
 
 const RANGE = /^bytes=(?:(\d{1,12})-(\d{0,12})|-(\d{1,12}))$/;

@@ -1,9 +1,9 @@
 import { redirect } from "react-router";
-import { TimesPage } from "~/features/plan/times-page";
+import { TimesPage } from "~/features/times/times-page";
 import { forStudent } from "~/server/access/guard";
 import { formOf } from "~/server/body";
 import { refused } from "~/server/boundary";
-import { chooseTimes, timesPage } from "~/server/cases/times";
+import { chooseTimes, timesPage } from "~/server/cases/week/times";
 import { words } from "~/words";
 import { planWords } from "~/words/plan";
 import type { Route } from "./+types/times";

@@ -1,6 +1,6 @@
 import { TrackPage } from "~/features/track/track-page";
 import { forPassage } from "~/server/access/guard";
-import { trackPage } from "~/server/cases/track";
+import { trackPage } from "~/server/cases/piece/track";
 import { words } from "~/words";
 import { trackWords } from "~/words/track";
 import type { Route } from "./+types/track";

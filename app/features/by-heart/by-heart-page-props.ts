@@ -3,7 +3,7 @@ import type { BarRange } from "~/components/use-bar-selection";
 import type { MetreRegion, PaperLayout, Score } from "~/core/score";
 import type { PartStanding, Stretch } from "~/core/week";
 import type { Day } from "~/core/units";
-import type { MemoryLine } from "~/features/plan/memory-lines";
+import type { MemoryLine } from "~/features/my-week/memory-lines";
 
 export interface ByHeartPageProps {
   readonly studioId: string;

@@ -5,7 +5,7 @@ import type { RibbonPassage } from "~/components/bar-ribbon";
 import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
 import type { BarRange } from "~/components/use-bar-selection";
-import { MemoryLines } from "~/features/plan/memory-lines";
+import { MemoryLines } from "~/features/my-week/memory-lines";
 import { words } from "~/words";
 import { heartWords } from "~/words/by-heart";
 import type { ByHeartPageProps } from "./by-heart-page-props";

@@ -9,7 +9,7 @@ import {
   type Fix,
   type StudentWeek,
 } from "~/core/week";
-import { oftenTold } from "~/features/plan/often-told";
+import { oftenTold } from "~/features/my-week/often-told";
 import { words } from "~/words";
 import { changeWords } from "~/words/change-week";
 import type { Items } from "./use-items";

@@ -18,7 +18,7 @@ import {
   type Often,
   type ReviewedItem,
 } from "~/core/week";
-import { oftenTold } from "~/features/plan/often-told";
+import { oftenTold } from "~/features/my-week/often-told";
 import { useFormats } from "~/components/locale";
 import type { Day } from "~/core/units";
 import type { LessonForm } from "~/forms/lesson";

@@ -7,7 +7,7 @@ import type { AssignmentItem, Before, TakeAsked, WeekTimes } from "~/core/week";
 import { daysBetween, type Day } from "~/core/units";
 import { Questions, type WaitingQuestion } from "~/features/questions/questions";
 import type { PassageLine } from "~/features/shapes";
-import { MoveLesson } from "~/features/plan/move-lesson";
+import { MoveLesson } from "~/features/my-week/move-lesson";
 import { AdviceList } from "~/features/advice/advice-list";
 import type { AdviceShown } from "~/features/advice/advice-shapes";
 import { preparedItem } from "~/features/advice/prepared-item";

@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { Link } from "react-router";
 import { Empty } from "~/components/page";
-import { WeekGrid } from "~/features/plan/week-grid";
+import { WeekGrid } from "~/features/my-week/week-grid";
 import type { AssignmentItem, StudentWeek } from "~/core/week";
 import type { Day } from "~/core/units";
 import { planWords } from "~/words/plan";

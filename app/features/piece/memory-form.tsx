@@ -8,7 +8,7 @@ import { SubmitButton } from "~/components/submit-button";
 import type { PrintedBegins } from "~/core/score";
 import { MEMORY_UNITS } from "~/core/week";
 import { addDays, type Day } from "~/core/units";
-import { MemoryLines, type MemoryLine } from "~/features/plan/memory-lines";
+import { MemoryLines, type MemoryLine } from "~/features/my-week/memory-lines";
 import { memoryFormSchema } from "~/forms/memory";
 import { planWords } from "~/words/plan";
 import styles from "./piece.module.css";

@@ -12,7 +12,7 @@ import type {
   Tempi,
 } from "~/core/score";
 import type { BeatUnit, Day } from "~/core/units";
-import type { MemoryLine } from "~/features/plan/memory-lines";
+import type { MemoryLine } from "~/features/my-week/memory-lines";
 import type { FlawDays } from "~/forms/flaw-days";
 import type { PassageLine } from "~/features/shapes";
 

@@ -1,6 +1,6 @@
-import type { Paper } from "~/features/plan/papers";
-import { sheetPdf } from "~/features/plan/sheet-pdf.server";
-import type { Sheet } from "~/features/plan/sheet-shapes";
+import type { Paper } from "~/features/sheet/papers";
+import { sheetPdf } from "~/features/sheet/sheet-pdf.server";
+import type { Sheet } from "~/features/sheet/sheet-shapes";
 import { reportPdf } from "~/features/report/report-pdf.server";
 import type { Report } from "~/features/report/report-shapes";
 

@@ -1,7 +1,7 @@
 import Button from "@mui/material/Button";
 import { useFetcher } from "react-router";
 import type { WeekChange } from "~/core/week";
-import { changeTold } from "~/features/plan/change-told";
+import { changeTold } from "~/features/my-week/change-told";
 import { changeWords } from "~/words/change-week";
 import styles from "./today.module.css";
 

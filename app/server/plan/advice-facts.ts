@@ -12,8 +12,8 @@ import {
   tempoTallies,
   type Passage,
 } from "~/db/queries";
-import { blockOf } from "../cases/start-session";
-import { stateOf } from "../cases/passage-line";
+import { blockOf } from "./block-of";
+import { stateOf } from "./passage-line";
 import { aheadOf, daysAhead, LEAST_PLAYS, type AheadInputs } from "./ahead";
 import { standingOf } from "./standing";
 

@@ -10,7 +10,7 @@ import {
 import type { AssignmentItem, Often } from "~/core/week";
 import { addDays, daysBetween, type Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
-import { passageTempo } from "../cases/passage-tempo";
+import { passageTempo } from "./passage-tempo";
 import { standingOf } from "./standing";
 import { openItems, type RunningWeek } from "./week-on";
 

@@ -8,9 +8,9 @@ import type { StageWork } from "~/core/score";
 import { reviewIn } from "~/core/week";
 import { daysBetween, type Bpm, type Day } from "~/core/units";
 import type { Passage, PlayedDay } from "~/db/queries";
-import { blockOf } from "../cases/start-session";
+import { blockOf } from "./block-of";
 import { standingOf } from "./standing";
-import { stateOf } from "../cases/passage-line";
+import { stateOf } from "./passage-line";
 
 /** What is looked at for "what five minutes would move". */
 const SHORT_MINUTES = 4;

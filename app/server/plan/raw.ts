@@ -2,7 +2,7 @@ import { mayRestLong } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { passagesNamed, type Assignment, type Passage } from "~/db/queries";
-import { stateOf } from "../cases/passage-line";
+import { stateOf } from "./passage-line";
 
 /** Passages that can't be played yet: of these a week must not rest too long. */
 export const rawOf = (passages: readonly Passage[], today: Day): ReadonlySet<string> =>

@@ -1,7 +1,7 @@
 import { fastTempo, stairsOf } from "~/core/session";
 import type { Day } from "~/core/units";
 import type { Passage } from "~/db/queries";
-import { blockOf } from "../cases/start-session";
+import { blockOf } from "./block-of";
 
 const MOST = 60;
 

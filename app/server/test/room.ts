@@ -3,10 +3,10 @@ import { aLadder } from "~/core/ladder/test/fixtures";
 import { EventWriter, NOON } from "~/core/session/test/event-writer";
 import type { Database } from "~/db/client";
 import { memoryDatabase } from "~/db/test/memory";
-import { addPiece, readPieceForm } from "../cases/add-piece";
-import { openRoom } from "../cases/open-room";
-import { cutPassage, setLadder } from "../cases/passages";
-import { passagePart, startSession } from "../cases/start-session";
+import { addPiece, readPieceForm } from "../cases/piece/add-piece";
+import { openRoom } from "../cases/people/open-room";
+import { cutPassage, setLadder } from "../cases/piece/passages";
+import { passagePart, startSession } from "../cases/session/start-session";
 import { servicesOver } from "./services-over";
 
 export { EventWriter, NOON };
