@@ -211,22 +211,7 @@ export {
   assignmentsOf,
   beginsOn,
   changeSeen,
-  dropByHand,
-  dropShape,
-  enoughOf,
-  insertByHand,
   insertWeek,
-  keepShape,
-  markMemory,
-  memoryOf,
-  memoryOfAll,
-  playedByDay,
-  practiceByHand,
-  putMemory,
-  sayEnough,
-  sessionsBetween,
-  shapesOf,
-  takeBackEnough,
   tellOfChange,
   lastsUntil,
   replaceWeek,
@@ -234,10 +219,22 @@ export {
   weeksOfAll,
   writeWeek,
   type Assignment,
+} from "./week";
+export {
+  dropByHand,
+  enoughOf,
+  insertByHand,
+  playedByDay,
+  practiceByHand,
+  sayEnough,
+  sessionsBetween,
+  takeBackEnough,
   type ByHand,
   type PlayedDay,
   type Whose,
-} from "./week";
+} from "./practised";
+export { dropShape, keepShape, shapesOf } from "./shapes";
+export { markMemory, memoryOf, memoryOfAll, putMemory } from "./memory-plans";
 export {
   engravingOf,
   insertScore,

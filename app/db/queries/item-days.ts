@@ -3,7 +3,7 @@ import { REASONS, type KeptItem } from "~/core/week";
 import type { Day } from "~/core/units";
 import type { Queries } from "~/db/client";
 import { dayRow, idRow } from "./rows";
-import type { Whose } from "./week";
+import type { Whose } from "./practised";
 
 const askedRow = v.object({
   person_id: idRow,
