@@ -117,11 +117,17 @@ test("something is set for the band: each has it in their week, one is left out 
   await page.getByLabel("What").fill("The way home");
   await page.getByRole("button", { name: "Set it for 12" }).click();
   await page.waitForURL(/\/groups\/[0-9a-f-]+\?assigned=/);
-  const set = page.getByRole("listitem").filter({ hasText: "The way home" });
+  // Whose week is too full now is told at once, by name.
+  const assigned = page.getByRole("status").filter({ hasText: "Assigned." });
+  await expect(assigned).toContainText("Gideon Marsh: The way home");
+  const set = page
+    .getByRole("listitem")
+    .filter({ hasText: "Assigned to" })
+    .filter({ hasText: "The way home" });
   await expect(set).toContainText("Assigned to 10 of 12");
   await expect(set).toContainText("Myrtle Oake (you left them out)");
   await expect(set).toContainText("Rufus Dray (stopped because of pain");
-  await page.getByRole("link", { name: "Gideon Marsh" }).click();
+  await page.getByRole("link", { name: "Gideon Marsh" }).last().click();
   await expect(page.getByText("The way home").first()).toBeVisible();
 });
 

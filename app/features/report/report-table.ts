@@ -8,7 +8,6 @@ export const reportTable = (lines: readonly ReportLine[]) => ({
   columns: [
     columns.name,
     columns.instrument,
-    columns.since,
     columns.days,
     columns.minutes,
     columns.byHand,
@@ -21,11 +20,11 @@ export const reportTable = (lines: readonly ReportLine[]) => ({
     columns.late,
     columns.ratings,
     columns.grade,
+    columns.since,
   ],
   rows: lines.map((line) => [
     line.name,
     line.instrument,
-    line.since ?? "",
     line.days,
     line.minutes,
     line.byHand,
@@ -38,5 +37,6 @@ export const reportTable = (lines: readonly ReportLine[]) => ({
     line.takes.late,
     line.ratings.join("; "),
     line.grade ? Math.round(line.grade.sum) : null,
+    line.since ?? "",
   ]),
 });
