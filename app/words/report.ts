@@ -19,7 +19,7 @@ export const reportWords = {
   columns: {
     name: "Player",
     instrument: "Instrument",
-    since: "Counted since",
+    since: "Since",
     days: "Days",
     minutes: "Minutes",
     byHand: "By hand",

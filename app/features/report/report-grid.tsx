@@ -22,18 +22,19 @@ const number = (
   ...(told && { renderCell: ({ row }) => told(row) }),
 });
 
-function Name({ name, since }: ReportLine) {
-  const formats = useFormats();
-  return since ? said.since(name, formats.shortDay(since)) : name;
+function Since({ since }: ReportLine) {
+  const { shortDay } = useFormats();
+  return since && shortDay(since);
 }
 
 const COLUMNS: GridColDef<ReportLine>[] = [
+  { field: "name", headerName: columns.name, flex: 1, minWidth: 150 },
   {
-    field: "name",
-    headerName: columns.name,
-    flex: 1,
-    minWidth: 150,
-    renderCell: ({ row }) => <Name {...row} />,
+    field: "since",
+    headerName: columns.since,
+    width: 110,
+    valueGetter: (_, { since }) => since ?? "",
+    renderCell: ({ row }) => <Since {...row} />,
   },
   { field: "instrument", headerName: columns.instrument, width: 120 },
   { ...number("days", columns.days, ({ days }) => days), width: 80 },
@@ -87,7 +88,13 @@ export function ReportGrid({ lines }: { readonly lines: readonly ReportLine[] })
       density="compact"
       initialState={{
         sorting: { sortModel: [{ field: "name", sort: "asc" }] },
-        columns: { columnVisibilityModel: { instrument: false, late: false } },
+        columns: {
+          columnVisibilityModel: {
+            instrument: false,
+            late: false,
+            since: lines.some(({ since }) => since !== undefined),
+          },
+        },
       }}
       showToolbar
       slotProps={{
