@@ -8,6 +8,7 @@ import { refused } from "~/server/boundary";
 import { answerTo, commentOn, handIn, handInsOf } from "~/server/cases/take/hand-ins";
 import { dropTake, dropTakesOf, letParents, sayHeard, takePage } from "~/server/cases/take/takes";
 import { readQuery } from "~/server/query";
+import { waitingQuerySchema } from "~/forms/waiting";
 import { words } from "~/words";
 import { listenWords } from "~/words/listen";
 import type { Route } from "./+types/take";
@@ -63,10 +64,12 @@ export const action = (asked: Route.ActionArgs) =>
     if (what === "comment" || what === "answer") {
       if (who.role !== "teacher") throw data({ sentence: TEACHERS }, { status: 403 });
       if (what === "comment") return told(await commentOn(services, studioId, takeId, form));
-      const answered = await answerTo(services, studioId, takeId, form);
+      const { order } = readQuery(asked.request, waitingQuerySchema);
+      const answered = await answerTo(services, studioId, takeId, form, order);
       if (!answered.ok) return told(answered);
       const { next } = answered.value;
-      return redirect(`/studio/${studioId}/${next ? `recordings/${next}` : "listening"}`);
+      const first = order === "newest" ? "?order=newest" : "";
+      return redirect(`/studio/${studioId}/${next ? `recordings/${next}${first}` : "listening"}`);
     }
     if (what !== "one" && what !== "all") return told(err("There is no such thing to do."));
     const { passageId } = await dropTake(services, studioId, takeId);

@@ -117,8 +117,9 @@ export const listenWords = {
     heard: "Heard; on to the next",
     again: "Again, please",
     desk: "Takes to hear",
-    deskLead: (count: number) =>
-      count === 1 ? "One take waits." : `${count} takes wait, the oldest first.`,
+    deskLead: (count: number, order: "oldest" | "newest") =>
+      count === 1 ? "One take waits." : `${count} takes wait, the ${order} first.`,
+    otherOrder: { oldest: "Newest first", newest: "Oldest first" },
     begin: "Hear the first",
     missing: "Not handed in",
     missingSince: (day: string) => `It was due on ${day}.`,

@@ -3,6 +3,7 @@ import { Link } from "react-router";
 import { useFormats } from "~/components/locale";
 import { Empty, Page, Section } from "~/components/page";
 import type { Day } from "~/core/units";
+import type { WaitingOrder } from "~/forms/waiting";
 import { listenWords } from "~/words/listen";
 import styles from "./take.module.css";
 
@@ -10,6 +11,8 @@ const { handIn: said } = listenWords;
 
 interface WaitingPageProps {
   readonly studioId: string;
+  /** Which come first. */
+  readonly order: WaitingOrder;
   readonly waiting: readonly {
     readonly takeId: string;
     readonly name: string;
@@ -28,21 +31,29 @@ interface WaitingPageProps {
   }[];
 }
 
-/** Takes that were handed in and wait to be heard, the oldest first. */
-export function WaitingPage({ studioId, waiting, missing }: WaitingPageProps) {
+/** Takes that were handed in and wait to be heard. */
+export function WaitingPage({ studioId, order, waiting, missing }: WaitingPageProps) {
   const formats = useFormats();
   const [first] = waiting;
-  const to = (takeId: string) => `/studio/${studioId}/recordings/${takeId}`;
+  const asked = order === "newest" ? "?order=newest" : "";
+  const to = (takeId: string) => `/studio/${studioId}/recordings/${takeId}${asked}`;
   return (
     <Page
       title={said.desk}
-      lead={said.deskLead(waiting.length)}
+      lead={said.deskLead(waiting.length, order)}
       back={{ to: `/studio/${studioId}`, label: said.week }}
       actions={
         first && (
-          <Button component={Link} to={to(first.takeId)} variant="contained">
-            {said.begin}
-          </Button>
+          <>
+            {waiting.length > 1 && (
+              <Button component={Link} to={order === "newest" ? "?" : "?order=newest"}>
+                {said.otherOrder[order]}
+              </Button>
+            )}
+            <Button component={Link} to={to(first.takeId)} variant="contained">
+              {said.begin}
+            </Button>
+          </>
         )
       }
     >

@@ -142,6 +142,32 @@ test("Today tells what is to be handed in: on the day before, on the day, and wh
   expect(await told(5)).toEqual([]);
 }, 60_000);
 
+test("the newest can be heard first, and the next one is the newest that waits", async () => {
+  const one = await roomWithWeek({ bring: "recording" });
+  const { services, studioId, personId, passageId } = one;
+  const first = await one.record();
+  expect((await one.give(first)).ok).toBe(true);
+  one.clock.now += 60_000;
+  const item = newItem(randomUUID(), { title: "Again", passageId, bring: "recording" });
+  const page = await lessonPage(services, studioId, personId);
+  const { version, after, from, until } = page.draft;
+  const text = { items: [one.item, item], word: "", shape: null };
+  const set = { version, after, from, until, text, decisions: {} };
+  expect((await setWeek(services, studioId, personId, set)).ok).toBe(true);
+  const second = await one.record();
+  const sent = form({ id: randomUUID(), item: item.id, line: "" });
+  expect((await handIn(services, studioId, second, sent)).ok).toBe(true);
+  const waits = async (order: "oldest" | "newest") =>
+    (await waitingPage(services, studioId, order)).waiting.map(({ takeId }) => takeId);
+  expect(await waits("oldest")).toEqual([first, second]);
+  expect(await waits("newest")).toEqual([second, first]);
+  const [waiting] = (await handInsOf(services, studioId, second)).handedIn;
+  const heard = form({ handIn: waiting!.id, answer: "heard", rating: "" });
+  expect(await answerTo(services, studioId, second, heard, "newest")).toMatchObject({
+    value: { next: first },
+  });
+}, 60_000);
+
 test("where no take is asked for, none is taken", async () => {
   const { services, studioId, record, give } = await roomWithWeek({ bring: "question" });
   const take = await record();

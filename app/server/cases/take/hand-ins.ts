@@ -2,6 +2,7 @@ import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import { addDays, dayOf, type Day } from "~/core/units";
 import { dueDay, isLate, ratingsOf } from "~/core/week";
+import type { WaitingOrder } from "~/forms/waiting";
 import {
   addComment,
   answeredSince,
@@ -218,6 +219,7 @@ export async function answerTo(
   studioId: string,
   takeId: string,
   form: FormData,
+  order: WaitingOrder = "oldest",
 ): Promise<Result<{ next: string | undefined }, string>> {
   const read = v.safeParse(answerSchema, Object.fromEntries(form));
   if (!read.success) return err(read.issues[0].message);
@@ -228,8 +230,8 @@ export async function answerTo(
   const said = ["", there.rating, ...ratingsOf(scale)];
   if (!said.includes(answer.rating)) return err("Your scale has no such rating.");
   await answerHandIn(services.db, studioId, handInId, { ...answer, at: new Date(services.now()) });
-  const [next] = await waitingHandIns(services.db, studioId);
-  return ok({ next: next?.take_id });
+  const waiting = await waitingHandIns(services.db, studioId);
+  return ok({ next: waiting.at(order === "newest" ? -1 : 0)?.take_id });
 }
 
 /** What weeks that are on have asked for and nobody has handed in by its day, the oldest first. */
@@ -262,15 +264,20 @@ async function missingTakes(
     .toSorted((a, b) => (a.due < b.due ? -1 : 1));
 }
 
-/** Everything that waits to be heard, the oldest first; late: after its day. */
-export async function waitingPage(services: Services, studioId: string) {
+/** Everything that waits to be heard; late: after its day. */
+export async function waitingPage(
+  services: Services,
+  studioId: string,
+  order: WaitingOrder = "oldest",
+) {
   const studio = await studioById(services.db, studioId);
   const waiting = await waitingHandIns(services.db, studioId);
   const today = todayIn(services, studio);
   return {
     today,
     missing: await missingTakes(services, studioId, { today, timeZone: studio.time_zone }),
-    waiting: waiting
+    order,
+    waiting: (order === "newest" ? waiting.toReversed() : waiting)
       .map(lateIn(studio.time_zone))
       .map(({ take_id, ...each }) => ({ takeId: take_id, ...each })),
   };
