@@ -107,18 +107,16 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
     const all = day < today ? history.kept(day) : [];
     return ids.flatMap((id) => all.find(({ itemId }) => itemId === id) ?? []);
   };
-  // Laid out only where it isn't known already what a day asked.
+  // Laid out anew each morning, as whoever looked then saw it; not where that was kept.
   let plan: WeekLayout | undefined;
   const days: WentDay[] = [];
   for (const each of week) {
     const { day } = each;
     if (day > today) break;
     const kept = keptOn(day);
-    if (day === today) plan = laidFrom(day);
-    else if (kept.length === 0) plan ??= laidFrom(day);
+    plan = kept.length > 0 ? undefined : laidFrom(day);
     const laid = plan?.days.find((other) => other.day === day);
-    const morning =
-      kept.length > 0 ? asKept(each, kept) : { ...laid!, spared: spared(laid!, items) };
+    const morning = laid ? { ...laid, spared: spared(laid, items) } : asKept(each, kept);
     const asked = new Map(morning.items.map(({ itemId, minutes }) => [itemId, minutes]));
     const done = new Set(
       ids.flatMap((id) => {
@@ -133,16 +131,15 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
     const counted = day === today ? new Set([...done, ...asked.keys()]) : done;
     for (const id of counted) doneOn.get(id)!.push(day);
     const tomorrow = addDays(day, 1);
-    const laidOut = new Set(laid?.items.map(({ itemId }) => itemId));
     // What comes every day comes tomorrow whatever came of it today.
     const moves = items.some(
       ({ id, often, since, until, reachedOn }) =>
         since === tomorrow ||
         until === tomorrow ||
         reachedOn === day ||
-        (often.kind !== "daily" && counted.has(id) !== laidOut.has(id)),
+        (often.kind !== "daily" && counted.has(id) !== asked.has(id)),
     );
-    plan = moves ? undefined : plan && { ...plan, days: plan.days.filter((of) => of.day > day) };
+    if (moves) plan = undefined;
   }
   const last = week.at(-1)?.day;
   if (last === undefined || last < today) return { days, notes: [] };
