@@ -30,11 +30,11 @@ test("so it is in a form of one line, and with a tick", async ({ teacher, page, 
   const home = (await teacher.opensARoomAtOnce()).replace("/pieces/new", "");
   await page.unroute("**/assets/*.js");
   wakes = await opensAsleep(page, `${server.address}${home}/week`);
-  await page.getByLabel(/^A note, before/).fill("long notes");
+  await page.getByLabel("Note, or everything in one line").fill("long notes");
   wakes();
   await ready(page);
   await page.getByRole("button", { name: "yesterday" }).click();
-  await expect(page.getByLabel(/^A note, before/)).toHaveValue("long notes");
+  await expect(page.getByLabel("Note, or everything in one line")).toHaveValue("long notes");
 });
 
 test(

@@ -30,7 +30,7 @@ export const lessonWords = {
     `asked: ${often}, ${minutes(count)}${tempo ? `, to ${tempo} bpm` : ""}`,
   happened: ({ asked, doneOn, done }: Pick<ReviewedItem, "asked" | "doneOn" | "done">) => {
     if (done === 0 && doneOn === 0) return "not practised";
-    const of = asked > 0 ? `${doneOn} of ${days(asked)}` : days(doneOn);
+    const of = asked >= doneOn && asked > 0 ? `${doneOn} of ${days(asked)}` : days(doneOn);
     return `${minutes(done)}, done on ${of}`;
   },
   tempo: ({ from, to, passed }: TempoTold) => {

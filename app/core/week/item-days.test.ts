@@ -148,6 +148,9 @@ describe("a tempo that the week is for", () => {
     expect(plan.reached.get("ferry")).toBe(on(1));
     expect(plan.days[1]!.items.find(({ itemId }) => itemId === "ferry")!.done).toBe(true);
     expect(plan.days[2]!.spared).toEqual([{ itemId: "ferry", why: "reached" }]);
+    // Nothing of it is told to fall out, however often it was to come.
+    const thrice = { ...ferry, often: { kind: "times" as const, times: 3 } };
+    expect(went(passed({ [on(1)]: 84 }), 5, [thrice]).notes).toEqual([]);
     expect(minutesOf(plan, "scales")[2]).toBeGreaterThan(minutesOf(before, "scales")[2]!);
     // What is passed today was asked this morning.
     const today = went(passed({ [on(1)]: 84 }), 1);

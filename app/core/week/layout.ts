@@ -211,7 +211,8 @@ function fill(day: LayoutDay, items: readonly LayoutItem[]): LaidDay {
 function tasksOf(item: LayoutItem, week: readonly LayoutDay[], today: Day) {
   const least = leastMinutes(item.minutes);
   const [first] = week;
-  if (!first) return { wanted: 0, tasks: [] };
+  // What is asked no more falls out nowhere.
+  if (!first || (item.until && item.until <= today)) return { wanted: 0, tasks: [] };
   const open = week.filter(({ day, minutes }) => day >= today && minutes > 0 && isOpen(item, day));
   const task = (from: Day, until: Day, owed: number): Task => ({ item, least, from, until, owed });
   const end = "9999-12-31";
