@@ -80,7 +80,7 @@ test("a lesson that is typed and left is there again: by the page's own links, a
   await page.waitForURL(/\/students\/[0-9a-f-]+$/);
   const home = page.url();
   const lesson = `${home}/lesson`;
-  const word = page.getByLabel(/^A word/);
+  const word = page.getByLabel(/^Message to/);
   const back = page.getByText("Your unsaved changes from before are back.");
   await page.goto(lesson);
   await ready(page);
@@ -108,9 +108,11 @@ test("a lesson that is typed and left is there again: by the page's own links, a
   const desk = await other.newPage();
   await desk.goto(lesson);
   await ready(desk);
-  await expect(desk.getByLabel(/^A word/)).toHaveValue("");
+  await expect(desk.getByLabel(/^Message to/)).toHaveValue("");
   await desk.getByRole("button", { name: "Continue with them" }).click();
-  await expect(desk.getByLabel(/^A word/)).toHaveValue("Slow and even, the thumb under, eyes shut");
+  await expect(desk.getByLabel(/^Message to/)).toHaveValue(
+    "Slow and even, the thumb under, eyes shut",
+  );
   await other.close();
 
   await page.getByRole("button", { name: "Discard changes" }).click();
