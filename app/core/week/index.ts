@@ -144,4 +144,11 @@ export { chanceByHeart } from "./heart-chance";
 export { ratingScaleSchema, ratingsOf, type RatingScale } from "./rating";
 export { withSimpleTimes, type SimpleTimes } from "./simple-times";
 export { listedStudent, type ListColumn } from "./students-list";
-export { codesOf, shorthandSchema, spelt, USUAL_SHORTHAND, type Shorthand } from "./shorthand";
+export {
+  codesOf,
+  shorthandSchema,
+  spelt,
+  typedLine,
+  USUAL_SHORTHAND,
+  type Shorthand,
+} from "./shorthand";

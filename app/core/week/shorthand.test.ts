@@ -1,14 +1,19 @@
 import { expect, test } from "@jest/globals";
 import fc from "fast-check";
 import * as v from "valibot";
-import { codesOf, shorthandSchema, spelt, USUAL_SHORTHAND } from "./shorthand";
+import { codesOf, shorthandSchema, spelt, typedLine, USUAL_SHORTHAND } from "./shorthand";
 
 test("a line is spelt out, its minutes read, and what is no code stays as it was typed", () => {
-  const of = (line: string) => spelt(line, USUAL_SHORTHAND);
+  const of = (line: string) => {
+    const { about, minutes } = typedLine(line);
+    return { text: spelt(about, USUAL_SHORTHAND), minutes };
+  };
   expect(of("waltz 5-8 s m 12")).toEqual({ text: "waltz 5-8, slow, from memory", minutes: 12 });
   expect(of("  waltz   x W 8min")).toEqual({ text: "waltz x, whole", minutes: 8 });
   expect(of("s then faster")).toEqual({ text: "slow then faster", minutes: undefined });
-  expect(of("0")).toEqual({ text: "", minutes: undefined });
+  expect(of("12")).toEqual({ text: "", minutes: 12 });
+  expect(of("0")).toEqual({ text: "0", minutes: undefined });
+  expect(of("op12")).toEqual({ text: "op12", minutes: undefined });
   // Alone it is a code, in a word it is a letter.
   expect(of("scales ms")).toEqual({ text: "scales ms", minutes: undefined });
 });
@@ -18,7 +23,9 @@ test("without codes nothing but blanks is changed", () => {
   fc.assert(
     fc.property(fc.array(word), fc.option(fc.integer({ min: 1, max: 999 })), (words, minutes) => {
       const line = [...words, ...(minutes === null ? [] : [minutes])].join("  ");
-      expect(spelt(line, [])).toEqual({ text: words.join(" "), minutes: minutes ?? undefined });
+      const typed = typedLine(line);
+      expect(typed.minutes).toBe(minutes ?? undefined);
+      expect(spelt(typed.about, [])).toBe(words.join(" "));
     }),
   );
 });

@@ -37,29 +37,29 @@ export const USUAL_SHORTHAND: Shorthand = [
   { code: "w", means: "whole" },
 ];
 
-/** A line as it was typed, spelt out, and the minutes at its end; none where none stand there. */
-export interface Spelt {
-  readonly text: string;
-  readonly minutes: number | undefined;
+const MINUTES = /^(?:(.*)\s)?(\d{1,3})(?:min|m|')?$/i;
+
+/** What a line is about, and the minutes at its end; none where none stand there. */
+export function typedLine(line: string): { about: string; minutes: number | undefined } {
+  const read = MINUTES.exec(line.trim());
+  const minutes = Number(read?.[2] ?? 0);
+  return minutes > 0
+    ? { about: (read![1] ?? "").trim(), minutes }
+    : { about: line.trim(), minutes: undefined };
 }
 
-const MINUTES = /^(\d{1,3})(?:min|m|')?$/i;
-
-/** Spells a line out: "waltz 5-8 s m 12". A code that is not known stays as it was typed. */
-export function spelt(line: string, codes: Shorthand): Spelt {
-  const words = line.trim().split(/\s+/).filter(Boolean);
-  const last = MINUTES.exec(words.at(-1) ?? "");
-  const minutes = last ? Number(last[1]) : undefined;
+/** Spells a line out: "waltz 5-8 s m". A code that is not known stays as it was typed. */
+export function spelt(line: string, codes: Shorthand): string {
   const meaning = (word: string) =>
     codes.find(({ code }) => code.toLowerCase() === word.toLowerCase())?.means;
   let text = "";
-  for (const word of last ? words.slice(0, -1) : words) {
+  for (const word of line.trim().split(/\s+/)) {
     const means = meaning(word);
     // What is spelt out stands apart from what it is about.
     const between = text === "" ? "" : means ? ", " : " ";
     text += between + (means ?? word);
   }
-  return { text, minutes: minutes || undefined };
+  return text;
 }
 
 /** The codes of a list, one a line: the code, a blank, what it means. */

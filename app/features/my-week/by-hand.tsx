@@ -6,7 +6,7 @@ import { useState } from "react";
 import { Form, useNavigation, useSubmit } from "react-router";
 import type { Refused } from "~/components/field";
 import { planWords } from "~/words/plan";
-import { spelt, type Shorthand, type WeekItem } from "~/core/week";
+import { spelt, typedLine, type Shorthand, type WeekItem } from "~/core/week";
 import styles from "./week-page.module.css";
 
 const { week: said } = planWords;
@@ -35,7 +35,8 @@ export function ByHand({ items, answer, shorthand }: ByHandProps) {
     );
   const errors = answer && "errors" in answer ? answer.errors : {};
   const refused = Object.entries(errors).find(([name]) => name !== "codes")?.[1];
-  const line = spelt(note, shorthand);
+  const line = typedLine(note);
+  const text = spelt(line.about, shorthand);
   const written = answer && "written" in answer ? answer.written : 0;
   const [cleared, setCleared] = useState<string>();
   // What is written down stands no longer in its field; what was refused does.
@@ -107,9 +108,7 @@ export function ByHand({ items, answer, shorthand }: ByHandProps) {
             {said.byHandAdd(line.minutes)}
           </Button>
         )}
-        {line.text !== "" && line.text !== note.trim() && (
-          <span className={styles.soft}>{line.text}</span>
-        )}
+        {text !== line.about && <span className={styles.soft}>{text}</span>}
       </form>
       <Codes shorthand={shorthand} refused={errors.codes} />
       {refused && <p role="alert">{refused}</p>}

@@ -28,10 +28,15 @@ test("what is logged in one's own codes is read spelt out, and stays so when the
   expect(await codes()).toEqual(USUAL_SHORTHAND);
   expect((await write("waltz 5-8 s m 12")).ok).toBe(true);
   expect(await notes()).toEqual(["waltz 5-8, slow, from memory"]);
+  // Another number at its end is no minutes.
+  expect((await write("bars 5 to 8")).ok).toBe(true);
+  expect(await notes()).toContain("bars 5 to 8");
+  expect(await write("m ".repeat(50))).toMatchObject({ error: { errors: { note: /200/ } } });
   const keep = (list: string) => keepShorthand(services, studioId, personId, form({ codes: list }));
   expect((await keep("s in silence\nhs hands separately")).ok).toBe(true);
   expect((await write("fugue hs m 12")).ok).toBe(true);
   expect((await notes()).toSorted()).toEqual([
+    "bars 5 to 8",
     "fugue, hands separately m",
     "waltz 5-8, slow, from memory",
   ]);

@@ -1,7 +1,7 @@
 import * as v from "valibot";
 import { err, ok, type Result } from "~/core/result";
 import { addDays } from "~/core/units";
-import { codesOf, shorthandSchema, spelt } from "~/core/week";
+import { codesOf, shorthandSchema, spelt, typedLine } from "~/core/week";
 import {
   dropByHand,
   insertByHand,
@@ -16,6 +16,8 @@ import { todayIn, type Services } from "../../services";
 
 const LONGEST_MINUTES = 600;
 const DAYS_BACK = 28;
+const LONGEST_NOTE = 200;
+const TOO_LONG = `Keep it under ${LONGEST_NOTE} characters.`;
 
 const schema = typedForm(
   v.object({
@@ -38,11 +40,7 @@ const schema = typedForm(
       v.nullable(v.pipe(v.string(), v.uuid())),
     ),
     /** As it was typed, codes and minutes in it. */
-    note: v.pipe(
-      v.optional(v.string(), ""),
-      v.trim(),
-      v.maxLength(200, "Keep it under 200 characters."),
-    ),
+    note: v.pipe(v.optional(v.string(), ""), v.trim(), v.maxLength(LONGEST_NOTE, TOO_LONG)),
   }),
   ["minutes", "daysAgo"],
 );
@@ -60,7 +58,13 @@ export async function addByHand(
   const { db } = services;
   const today = todayIn(services, await studioById(db, studioId));
   await studentById(db, studioId, personId);
-  const { text: note } = spelt(typed, await shorthandOf(db, studioId, personId));
+  const line = typedLine(typed);
+  // A number at its end that is not its minutes belongs to the note: "bars 5 to 8".
+  const about = line.minutes === minutes ? line.about : typed;
+  const note = spelt(about, await shorthandOf(db, studioId, personId));
+  if (note.length > LONGEST_NOTE) {
+    return err({ errors: { note: TOO_LONG }, values: { note: typed } });
+  }
   const day = addDays(today, -daysAgo);
   await insertByHand(db, studioId, personId, { id, day, minutes, item_id: itemId, note });
   return ok(undefined);
