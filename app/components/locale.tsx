@@ -27,6 +27,8 @@ function makeFormats(locale: string, timeZone: string) {
     const formatter = new Intl.DateTimeFormat(locale, { timeZone, ...options });
     return (moment: Date) => formatter.format(moment);
   };
+  const dayOfMoment = at({ day: "numeric", month: "long" });
+  const clock = at({ hour: "2-digit", minute: "2-digit", hourCycle: "h23" });
   const monthName = new Intl.DateTimeFormat(locale, { timeZone: "UTC", month: "long" });
   const number = (options?: Intl.NumberFormatOptions) => {
     const formatter = new Intl.NumberFormat(locale, options);
@@ -39,9 +41,9 @@ function makeFormats(locale: string, timeZone: string) {
     longDay: date({ weekday: "long", day: "numeric", month: "long" }),
     /** The name of a month, 1–12. */
     monthOf: (month: number) => monthName.format(new Date(Date.UTC(2026, month - 1, 15))),
-    dayOfMoment: at({ day: "numeric", month: "long" }),
-    /** Its day and time of day. */
-    moment: at({ day: "numeric", month: "long", hour: "numeric", minute: "2-digit" }),
+    dayOfMoment,
+    /** Its day and time of day; put together here, as servers and browsers join them differently. */
+    moment: (moment: Date) => `${dayOfMoment(moment)}, ${clock(moment)}`,
     number: number(),
     whole: number({ maximumFractionDigits: 0 }),
     tenth: number({ maximumFractionDigits: 1 }),

@@ -118,12 +118,21 @@ export const timesSchema = v.pipe(
     ),
     limits: v.optional(v.nullable(limitsSchema), null),
   }),
-  v.rawCheck(({ dataset, addIssue }) => {
-    const message = dataset.typed ? impossible(dataset.value) : undefined;
-    if (message) addIssue({ message });
-  }),
+  v.check(
+    (times) => impossible(times) === undefined,
+    ({ input }) => impossible(input as Times)!,
+  ),
 );
 export type WeekTimes = v.InferOutput<typeof timesSchema>;
+
+/** The same where nobody has to say yet when there is time: a lesson alone will do. */
+export const lessonTimesSchema = v.pipe(
+  storedTimesSchema,
+  v.check(
+    (times) => impossible(times) === undefined,
+    ({ input }) => impossible(input as Times)!,
+  ),
+);
 
 const minutesOnWeekday = (windows: readonly TimeWindow[], day: number): number =>
   windows.reduce((sum, each) => sum + (each.weekday === day ? each.minutes : 0), 0);

@@ -1,5 +1,10 @@
 import * as v from "valibot";
-import { timesSchema, type PlayLimits, type TimeWindow, type WeekTimes } from "./availability";
+import {
+  lessonTimesSchema,
+  type PlayLimits,
+  type TimeWindow,
+  type WeekTimes,
+} from "./availability";
 
 /** A week in a few words, as it is said for many at once; what is left out stays as it is. */
 export interface SimpleTimes {
@@ -17,12 +22,13 @@ const LIKELY = ["17:00", "18:30", "15:00"];
 export function withSimpleTimes(
   times: WeekTimes,
   { practice, lesson, limits }: SimpleTimes,
-): v.SafeParseResult<typeof timesSchema> {
+): v.SafeParseResult<typeof lessonTimesSchema> {
   const changed = {
     ...times,
     ...(lesson && { lesson: { ...lesson, minutes: times.lesson?.minutes ?? LESSON_MINUTES } }),
     ...(limits !== undefined && { limits }),
   };
+  const parsed = (all: WeekTimes) => v.safeParse(lessonTimesSchema, all);
   if (!practice) return parsed(changed);
   const { weekdays, minutes } = practice;
   const windows = weekdays.map((weekday): TimeWindow => {
@@ -32,14 +38,3 @@ export function withSimpleTimes(
   });
   return parsed({ ...changed, windows });
 }
-
-/** A lesson alone needs no practice times: those come later. */
-function parsed(times: WeekTimes): v.SafeParseResult<typeof timesSchema> {
-  if (times.windows.length > 0) return v.safeParse(timesSchema, times);
-  const read = v.safeParse(timesSchema, { ...times, windows: [NO_WINDOW] });
-  if (!read.success) return read;
-  return { ...read, output: { ...read.output, windows: [] } };
-}
-
-/** Stands where there is none yet; it meets no lesson that a day can have. */
-const NO_WINDOW: TimeWindow = { weekday: 0, from: "00:00", minutes: 5 };

@@ -1,5 +1,5 @@
 import { err, ok, type Result } from "~/core/result";
-import { CHILD_LIMITS } from "./availability";
+import { CHILD_LIMITS, WEEKDAYS } from "./availability";
 import type { SimpleTimes } from "./simple-times";
 
 /** A line of a pasted list: who it is, and what of the week is said there. */
@@ -9,9 +9,11 @@ export interface ListedStudent {
   readonly times: SimpleTimes;
 }
 
-const WEEKDAYS = ["mon", "tue", "wed", "thu", "fri", "sat", "sun"];
+/** The weekday that a word of two letters or more begins; -1 where it begins none. */
 const weekdayOf = (word: string): number =>
-  word.length < 3 ? -1 : WEEKDAYS.findIndex((day) => word.toLowerCase().startsWith(day));
+  word.length < 2
+    ? -1
+    : WEEKDAYS.findIndex((day) => day.toLowerCase().startsWith(word.toLowerCase()));
 
 const CLOCK = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/;
 
