@@ -19,7 +19,10 @@ export const loader = (asked: Route.LoaderArgs) =>
 export const action = (asked: Route.ActionArgs) =>
   forTeacher(asked, async ({ services, studioId }) => {
     const form = await formOf(asked.request);
-    if (form.get("act") === "assign") return setPreparedWeeks(services, studioId);
+    if (form.get("act") === "assign") {
+      const done = await setPreparedWeeks(services, studioId, form);
+      return done.ok ? done.value : refused(done.error);
+    }
     const done = await setTimesOfSeveral(services, studioId, form);
     return done.ok ? { saved: done.value } : refused(done.error);
   });

@@ -21,7 +21,8 @@ export const severalWords = {
   prepared: "Prepared weeks",
   none: "No prepared weeks.",
   line: (items: number, from: string) => `${count(items, "item")}, from ${from}`,
-  assign: (number: number) => (number === 1 ? "Assign 1 week" : `Assign all ${number} weeks`),
+  weekOf: (name: string) => `Prepared week for ${name}`,
+  assign: "Assign weeks",
   assigned: (number: number) => `${count(number, "week")} assigned.`,
   not: (name: string, sentence: string) => `${name}: ${sentence}`,
 };

@@ -38,7 +38,7 @@ interface SeveralStudentsPageProps {
 
 /** What is the same for many students, said once; and their prepared weeks, set in one press. */
 export function SeveralStudentsPage(props: SeveralStudentsPageProps) {
-  const { studioId, drafts, assigned } = props;
+  const { studioId, drafts, assigned, refused } = props;
   const formats = useFormats();
   return (
     <Page
@@ -54,6 +54,12 @@ export function SeveralStudentsPage(props: SeveralStudentsPageProps) {
             <ul className={styles.drafts}>
               {drafts.map(({ person_id, name, from_day, items }) => (
                 <li key={person_id}>
+                  <Checkbox
+                    name="week"
+                    value={person_id}
+                    defaultChecked
+                    slotProps={{ input: { "aria-label": said.weekOf(name) } }}
+                  />
                   <Link to={`/studio/${studioId}/students/${person_id}/lesson`}>{name}</Link>{" "}
                   <span className={styles.soft}>
                     {said.line(items, formats.shortDay(from_day))}
@@ -62,8 +68,9 @@ export function SeveralStudentsPage(props: SeveralStudentsPageProps) {
               ))}
             </ul>
             <Button type="submit" name="act" value="assign" variant="contained">
-              {said.assign(drafts.length)}
+              {said.assign}
             </Button>
+            {refused?.errors.week && <p role="alert">{refused.errors.week}</p>}
           </Form>
         )}
         {assigned && <p role="status">{said.assigned(assigned.assigned)}</p>}

@@ -11,7 +11,7 @@ import {
   studioById,
 } from "~/db/queries";
 import { DatabaseError, gatheredIn } from "~/db/client";
-import { aheadOf, beginsOn, lookedBackOn, nextLesson, WEEKS_AROUND } from "../../plan/week-on";
+import { aheadOf, lookedBackOn, nextLesson, WEEKS_AROUND } from "../../plan/week-on";
 import { todayIn, type Services } from "../../services";
 import { givenFrom, givePassage } from "./give";
 import type { Giving } from "./giving";
@@ -46,7 +46,9 @@ async function draftFor(giving: Giving, personId: string) {
     passagesOfPerson(asked, studioId, personId),
   ]);
   const set = aheadOf(weeks, today);
-  const from = set?.from_day ?? beginsOn(lookedBackOn(weeks, today), today);
+  // The week that is on lasts until its lesson, whatever is given meanwhile.
+  const last = lookedBackOn(weeks, today)?.until_day ?? today;
+  const from = set?.from_day ?? (last > today ? last : today);
   const until = set?.until_day ?? nextLesson(from, times.lesson?.weekday);
   const empty = {
     ...{ id: newId(), version: 0, begun: false, from_day: from, until_day: until },

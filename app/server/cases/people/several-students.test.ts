@@ -81,9 +81,17 @@ test("the weeks that are prepared are set in one press", async () => {
     ["Ben", 1],
     ["Cleo", 1],
   ]);
-  expect(await setPreparedWeeks(services, studioId)).toEqual({ assigned: 3, not: [] });
-  expect((await severalPage(services, studioId)).drafts).toEqual([]);
-  for (const id of ids) {
+  const assign = (some: readonly string[]) => {
+    const form = new FormData();
+    for (const id of some) form.append("week", id);
+    return setPreparedWeeks(services, studioId, form);
+  };
+  expect(await assign([])).toMatchObject({ error: { errors: { week: /at least one/ } } });
+  expect(await assign(ids.slice(0, 2))).toEqual({ ok: true, value: { assigned: 2, not: [] } });
+  expect((await severalPage(services, studioId)).drafts.map(({ name }) => name)).toEqual(["Cleo"]);
+  // Pressed twice, nothing is assigned again.
+  expect(await assign(ids.slice(0, 2))).toMatchObject({ value: { assigned: 0 } });
+  for (const id of ids.slice(0, 2)) {
     const [mine] = await assignmentsOf(services.db, studioId, id, 1);
     expect(mine!.text.items).toMatchObject([{ title: "Long notes" }]);
   }

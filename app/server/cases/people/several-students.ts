@@ -101,19 +101,34 @@ export interface Assigned {
   readonly not: readonly { readonly name: string; readonly sentence: string }[];
 }
 
+const chosenSchema = v.pipe(
+  v.array(v.pipe(v.string(), v.uuid("A student can't be read."))),
+  v.minLength(1, "Choose at least one week."),
+);
+
 /**
- * Sets the weeks that are prepared, each as its lesson has it: from the day on which it begins, or
- * today where that has gone by.
+ * Sets weeks that are prepared, each as its lesson has it: from the day on which it begins, or today
+ * where that has gone by, what ends before it decided as its record suggests.
  */
-export async function setPreparedWeeks(services: Services, studioId: string): Promise<Assigned> {
-  const drafts = await draftsOfAll(services.db, studioId);
+export async function setPreparedWeeks(
+  services: Services,
+  studioId: string,
+  form: FormData,
+): Promise<Result<Assigned, FormRefused>> {
+  const chosen = v.safeParse(chosenSchema, form.getAll("week"));
+  if (!chosen.success) return err({ errors: { week: chosen.issues[0].message }, values: {} });
+  const drafts = (await draftsOfAll(services.db, studioId)).filter(({ person_id }) =>
+    chosen.output.includes(person_id),
+  );
   const not: { name: string; sentence: string }[] = [];
   for (const { person_id: personId, name } of drafts) {
-    const { draft } = await lessonPage(services, studioId, personId);
+    const { draft, last } = await lessonPage(services, studioId, personId);
     const { version, after, from, until, text } = draft;
-    const sent = { version, after, from, until, text, decisions: {} };
+    const open = last?.items.filter(({ decision }) => decision === "open") ?? [];
+    const decisions = Object.fromEntries(open.map(({ id, suggested }) => [id, suggested]));
+    const sent = { version, after, from, until, text, decisions };
     const done = await setWeek(services, studioId, personId, sent);
     if (!done.ok) not.push({ name, sentence: Object.values(done.error.errors)[0]! });
   }
-  return { assigned: drafts.length - not.length, not };
+  return ok({ assigned: drafts.length - not.length, not });
 }

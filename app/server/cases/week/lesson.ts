@@ -193,7 +193,7 @@ export async function lessonPage(given: Services, studioId: string, personId: st
       from: draft && draft.from_day >= earliest ? draft.from_day : from,
       until: draft && draft.until_day > from ? draft.until_day : until,
       text: draft?.begun === false ? withGiven(text, draft) : (draft?.text ?? text),
-      kept: draft !== undefined,
+      kept: draft?.begun === true,
     },
     passages: passages.map((each) => passageLine(each, today)),
     shapes: shapes.map(({ id, name }) => ({ id, name })),
