@@ -84,6 +84,13 @@ function impossible({ windows, lesson }: Times): string | undefined {
   return full < 0 ? undefined : `More than ${LONGEST_DAY} minutes on ${WEEKDAYS[full]}.`;
 }
 
+/** Refuses what can't be, with its sentence. */
+const possible = <T extends Times>() =>
+  v.rawCheck<T>(({ dataset, addIssue }) => {
+    const message = dataset.typed ? impossible(dataset.value) : undefined;
+    if (message) addIssue({ message });
+  });
+
 const MOST_WINDOWS = 28;
 
 /** Times as they are stored: without any until they have been asked for. */
@@ -118,21 +125,12 @@ export const timesSchema = v.pipe(
     ),
     limits: v.optional(v.nullable(limitsSchema), null),
   }),
-  v.check(
-    (times) => impossible(times) === undefined,
-    ({ input }) => impossible(input as Times)!,
-  ),
+  possible(),
 );
 export type WeekTimes = v.InferOutput<typeof timesSchema>;
 
 /** The same where nobody has to say yet when there is time: a lesson alone will do. */
-export const lessonTimesSchema = v.pipe(
-  storedTimesSchema,
-  v.check(
-    (times) => impossible(times) === undefined,
-    ({ input }) => impossible(input as Times)!,
-  ),
-);
+export const lessonTimesSchema = v.pipe(storedTimesSchema, possible());
 
 const minutesOnWeekday = (windows: readonly TimeWindow[], day: number): number =>
   windows.reduce((sum, each) => sum + (each.weekday === day ? each.minutes : 0), 0);

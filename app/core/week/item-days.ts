@@ -107,13 +107,13 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
     const all = day < today ? history.kept(day) : [];
     return ids.flatMap((id) => all.find(({ itemId }) => itemId === id) ?? []);
   };
-  // Laid out anew each morning, as whoever looked then saw it; not where that was kept.
-  let plan: WeekLayout | undefined;
   const days: WentDay[] = [];
+  let plan: WeekLayout | undefined;
   for (const each of week) {
     const { day } = each;
     if (day > today) break;
     const kept = keptOn(day);
+    // Laid out anew each morning, as whoever looked then saw it; not where that was kept.
     plan = kept.length > 0 ? undefined : laidFrom(day);
     const laid = plan?.days.find((other) => other.day === day);
     const morning = laid ? { ...laid, spared: spared(laid, items) } : asKept(each, kept);
@@ -130,24 +130,31 @@ export function itemDays({ items, days: week }: Week, history: History, today: D
     // What today still asks is counted on.
     const counted = day === today ? new Set([...done, ...asked.keys()]) : done;
     for (const id of counted) doneOn.get(id)!.push(day);
-    const tomorrow = addDays(day, 1);
-    // What comes every day comes tomorrow whatever came of it today.
-    const moves = items.some(
-      ({ id, often, since, until, reachedOn }) =>
-        since === tomorrow ||
-        until === tomorrow ||
-        reachedOn === day ||
-        (often.kind !== "daily" && counted.has(id) !== asked.has(id)),
-    );
-    if (moves) plan = undefined;
   }
   const last = week.at(-1)?.day;
   if (last === undefined || last < today) return { days, notes: [] };
-  const left = plan ?? laidFrom(addDays(days.at(-1)?.day ?? addDays(week[0]!.day, -1), 1));
+  const now = days.at(-1);
+  const holds = plan && now && !movesAfter(now, items);
+  const left = holds ? plan! : laidFrom(now ? addDays(now.day, 1) : week[0]!.day);
   const ahead = left.days
     .filter(({ day }) => day > today)
     .map((each) => wentDay({ ...each, spared: spared(each, items) }, new Set(), () => 0));
   return { days: [...days, ...ahead], notes: left.notes };
+}
+
+/**
+ * Whether the days ahead are other than this morning had them: an item comes, goes or has come to
+ * its goal, or was done without being asked. What comes every day comes tomorrow whatever came of it.
+ */
+function movesAfter({ day, extra }: WentDay, items: Week["items"]): boolean {
+  const tomorrow = addDays(day, 1);
+  return items.some(
+    ({ id, often, since, until, reachedOn }) =>
+      since === tomorrow ||
+      until === tomorrow ||
+      reachedOn === day ||
+      (often.kind !== "daily" && extra.includes(id)),
+  );
 }
 
 const earlier = (a: Day | null, b: Day | null): Day | null => (a && b && a < b ? a : (b ?? a));
