@@ -96,3 +96,40 @@ test("the weeks that are prepared are set in one press", async () => {
     expect(mine!.text.items).toMatchObject([{ title: "Long notes" }]);
   }
 }, 60_000);
+
+test("a week that is on lasts until its lesson; assigned on that day, what it asked is decided", async () => {
+  const { services, studioId, personId, clock } = room;
+  const week = { version: 0, after: null, from: "2026-05-04", until: "2026-05-11", decisions: {} };
+  const set = async (to: string, title: string) => {
+    const item = newItem(services.newId(), { title, kind: "technique" });
+    const text = { items: [item], word: "", shape: null };
+    const done = await setWeek(services, studioId, to, { ...week, text });
+    if (!done.ok) throw new Error(JSON.stringify(done.error));
+    return { weekId: done.value.id, items: [item.id] };
+  };
+  const [ada, ben] = ids as [string, string];
+  for (const id of [ada, ben]) await set(id, "Long notes");
+  const given = await set(personId, "Scales");
+  // On Wednesday, five days before their lesson.
+  clock.now += 2 * 86_400_000;
+  const to = { to: [ada, ben], items: given.items };
+  await giveWeek(services, studioId, { personId, weekId: given.weekId }, to);
+  const assign = (id: string) => {
+    const form = new FormData();
+    form.append("week", id);
+    return setPreparedWeeks(services, studioId, form);
+  };
+  const weeksOf = async (id: string) =>
+    (await assignmentsOf(services.db, studioId, id, 2)).map((each) => [
+      ...[each.from_day, each.until_day],
+      each.text.items.map(({ title, decision }) => `${title}: ${decision}`),
+    ]);
+  expect(await assign(ada)).toMatchObject({ value: { assigned: 1 } });
+  expect(await weeksOf(ada)).toMatchObject([
+    ["2026-05-11", "2026-05-18", ["Long notes: open", "Scales: open"]],
+    ["2026-05-04", "2026-05-11", ["Long notes: carried"]],
+  ]);
+  clock.now += 5 * 86_400_000;
+  expect(await assign(ben)).toMatchObject({ value: { assigned: 1 } });
+  expect(await weeksOf(ben)).toEqual(await weeksOf(ada));
+}, 60_000);
