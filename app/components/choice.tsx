@@ -21,6 +21,8 @@ export function Choice<T extends string>(props: ChoiceProps<T>) {
       value={value}
       error={error !== undefined}
       helperText={error}
+      // The empty one may be a choice as well: all of them, or none.
+      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
       onChange={({ target }) => onChange(target.value as T)}
     >
       {options.map((option) => (

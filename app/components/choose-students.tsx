@@ -1,10 +1,10 @@
 import Button from "@mui/material/Button";
 import Checkbox from "@mui/material/Checkbox";
 import FormControlLabel from "@mui/material/FormControlLabel";
-import MenuItem from "@mui/material/MenuItem";
 import TextField from "@mui/material/TextField";
 import { useState } from "react";
 import { chooseWords as said } from "~/words/choose";
+import { Choice } from "./choice";
 import styles from "./choose-students.module.css";
 
 export interface StudentToChoose {
@@ -146,20 +146,12 @@ function Filter({ label, all, values, value, onChange }: FilterProps) {
   const choices = [...new Set(values.filter((each) => each !== ""))].toSorted();
   if (choices.length === 0) return null;
   return (
-    <TextField
-      select
-      size="small"
+    <Choice
       label={label}
       value={value}
-      onChange={({ target }) => onChange(target.value)}
-      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-    >
-      <MenuItem value="">{all}</MenuItem>
-      {choices.map((each) => (
-        <MenuItem key={each} value={each}>
-          {each}
-        </MenuItem>
-      ))}
-    </TextField>
+      options={["", ...choices]}
+      told={(each) => each || all}
+      onChange={onChange}
+    />
   );
 }

@@ -8,12 +8,12 @@ import { Field, type Refused } from "~/components/field";
 import { useFormats } from "~/components/locale";
 import { Page, Section } from "~/components/page";
 import { SubmitButton } from "~/components/submit-button";
-import { addDays, type Day } from "~/core/units";
+import type { Day } from "~/core/units";
+import { useWeekdayName } from "~/features/times/weekday-fields";
 import { words } from "~/words";
 import { severalWords as said } from "~/words/several";
 import styles from "./student.module.css";
 
-const A_MONDAY = "2026-05-04";
 const WEEKDAYS = [0, 1, 2, 3, 4, 5, 6];
 
 interface SeveralStudentsPageProps {
@@ -92,8 +92,7 @@ function TimesForm({
   refused,
   saved,
 }: Pick<SeveralStudentsPageProps, "students" | "refused" | "saved">) {
-  const formats = useFormats();
-  const nameOf = (weekday: number) => formats.fullWeekday(addDays(A_MONDAY, weekday));
+  const nameOf = useWeekdayName();
   return (
     <Form method="post" noValidate>
       <ChooseStudents name="to" label={said.whom} students={students} error={refused?.errors.to} />
@@ -120,22 +119,12 @@ function TimesForm({
       </fieldset>
       <fieldset className={styles.several}>
         <legend>{said.lesson}</legend>
-        <Field
+        <Change
           name="lesson-day"
-          size="small"
-          sx={{ width: 220 }}
-          select
           label={said.lessonDay}
           refused={refused}
-          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-        >
-          <MenuItem value="">{said.unchanged}</MenuItem>
-          {WEEKDAYS.map((weekday) => (
-            <MenuItem key={weekday} value={String(weekday)}>
-              {nameOf(weekday)}
-            </MenuItem>
-          ))}
-        </Field>
+          choices={WEEKDAYS.map((weekday) => [String(weekday), nameOf(weekday)])}
+        />
         <Field
           name="lesson-from"
           size="small"
@@ -148,23 +137,48 @@ function TimesForm({
       </fieldset>
       <fieldset className={styles.several}>
         <legend>{said.limits}</legend>
-        <Field
+        <Change
           name="limits"
-          size="small"
-          sx={{ width: 220 }}
-          select
           label={said.limits}
           refused={refused}
-          slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
-        >
-          <MenuItem value="">{said.unchanged}</MenuItem>
-          <MenuItem value="child">{said.child}</MenuItem>
-          <MenuItem value="none">{said.noLimits}</MenuItem>
-        </Field>
+          choices={[
+            ["child", said.child],
+            ["none", said.noLimits],
+          ]}
+        />
       </fieldset>
       {refused?.errors.form && <p role="alert">{refused.errors.form}</p>}
       <SubmitButton variant="contained">{said.save}</SubmitButton>
       {saved !== undefined && <p role="status">{said.saved(saved)}</p>}
     </Form>
+  );
+}
+
+interface ChangeProps {
+  readonly name: string;
+  readonly label: string;
+  readonly refused: Refused | undefined;
+  readonly choices: readonly (readonly [value: string, label: string])[];
+}
+
+/** One of some values, or no change. */
+function Change({ name, label, refused, choices }: ChangeProps) {
+  return (
+    <Field
+      name={name}
+      size="small"
+      sx={{ width: 220 }}
+      select
+      label={label}
+      refused={refused}
+      slotProps={{ select: { displayEmpty: true }, inputLabel: { shrink: true } }}
+    >
+      <MenuItem value="">{said.unchanged}</MenuItem>
+      {choices.map(([value, told]) => (
+        <MenuItem key={value} value={value}>
+          {told}
+        </MenuItem>
+      ))}
+    </Field>
   );
 }
